@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { format } from 'date-fns'
+import { ChevronRight, CircleAlert, CircleCheck, CircleHelp, Download, ListOrdered, LoaderCircle, Redo2, Undo2 } from '@lucide/vue'
+
+const emit = defineEmits<{ help: [] }>()
+const bench = useBench()
+const look = computed(() => bench.look!)
+const rename = (event: Event) => {
+  const box = event.target as HTMLInputElement, name = box.value.trim().slice(0, 80)
+  if (name) bench.edit('rename', (d) => { d.name = name })
+  else box.value = look.value.name
+}
+const saver = computed(() => bench.saver!)
+const state = computed(() => saver.value.state.value)
+const save = computed(() => ({
+  saved: { icon: CircleCheck, words: `saved ${format(new Date(saver.value.savedAt.value), 'HH:mm')}`, tone: 'text-go' }, waiting: { icon: LoaderCircle, words: 'saving soon', tone: 'text-soft' },
+  saving: { icon: LoaderCircle, words: 'saving', tone: 'text-soft' }, failed: { icon: CircleAlert, words: 'not saved yet; kept on this device', tone: 'text-stop' }, conflict: { icon: CircleAlert, words: 'two versions', tone: 'text-care' },
+}[state.value]))
+
+const outs = [['JSON', 'export.json', 'the look as a file'], ['SVG', 'export.svg', 'true size in mm'], ['PNG', 'picture.png?px=8', 'the painted face']] as const
+/** The server exports what it has, so what waits is saved first. */
+async function out(path: string): Promise<void> {
+  await saver.value.flush()
+  const link = document.createElement('a')
+  link.href = `/api/looks/${look.value.id}/${path}`
+  link.download = path.startsWith('picture') ? `${look.value.name}.png` : ''
+  link.click()
+}
+async function card(): Promise<void> {
+  await saver.value.flush()
+  await navigateTo(`/looks/${look.value.id}/steps`)
+}
+function budget(event: Event): void {
+  const text = (event.target as HTMLInputElement).value.trim(), m = /^(\d{1,3})(?::([0-5]?\d))?$/.exec(text)
+  if (text === '') bench.edit('time', (d) => { d.budget = null })
+  else if (m) bench.edit('time', (d) => { d.budget = Math.min(7200, Math.max(10, Number(m[1]) * 60 + Number(m[2] ?? 0))) });
+  (event.target as HTMLInputElement).value = look.value.budget === null ? '' : clock(look.value.budget)
+}
+</script>
+
+<template>
+  <header class="flex h-[52px] min-w-0 items-center gap-2.5 border-b border-rule bg-paper px-3">
+    <NuxtLink to="/" class="flex shrink-0 items-center gap-2 font-display text-lg font-bold text-mulberry"><img src="/mark.svg" alt="" class="size-7">Looks</NuxtLink>
+    <ChevronRight :size="16" class="shrink-0 text-soft" />
+    <input class="w-44 min-w-0 shrink rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" :value="look.name" maxlength="80" aria-label="Name of the look" @change="rename">
+    <span class="flex shrink-0 items-center gap-1 text-sm" :class="save.tone" role="status" data-testid="save-state" :data-state="state" :title="saver.problem.value"><component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" />{{ save.words }}</span>
+    <span class="flex-1" />
+    <SkinPanel />
+    <span class="flex shrink-0 items-center gap-1" title="Painting time from common practice, drying left out; and the time there is">
+      <strong :class="look.budget !== null && bench.seconds > look.budget ? 'text-stop' : ''" data-testid="time">{{ clock(bench.seconds) }}</strong><span class="text-sm text-soft">of</span>
+      <input class="field w-15! px-1! text-center" :value="look.budget === null ? '' : clock(look.budget)" placeholder="any" aria-label="Time there is, minutes:seconds" @change="budget"><span class="rounded bg-rule px-1 text-xs">estimate</span>
+    </span>
+    <span class="flex shrink-0"><button class="icon-btn" :disabled="!bench.undoWords" :title="`Undo ${bench.undoWords}`" aria-label="Undo" @click="bench.undo()"><Undo2 :size="18" /></button>
+      <button class="icon-btn" :disabled="!bench.redoWords" :title="`Redo ${bench.redoWords}`" aria-label="Redo" @click="bench.redo()"><Redo2 :size="18" /></button>
+      <button class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')"><CircleHelp :size="18" /></button></span>
+    <Menu as="div" class="relative shrink-0">
+      <MenuButton class="btn"><Download :size="15" />Export</MenuButton>
+      <MenuItems class="absolute right-0 z-40 mt-1 w-56 rounded-xl border border-rule bg-card p-1 shadow-xl">
+        <MenuItem v-for="[words, path, what] in outs" :key="words" v-slot="{ active }"><button class="flex w-full items-baseline gap-2 rounded-lg px-3 py-1.5 text-left" :class="active && 'bg-mulberry-wash'" @click="out(path)"><strong>{{ words }}</strong><span class="text-sm text-soft">{{ what }}</span></button></MenuItem>
+      </MenuItems>
+    </Menu>
+    <button class="btn-main shrink-0" @click="card"><ListOrdered :size="16" />Step list</button>
+  </header>
+</template>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { Copy, Layers, Trash2 } from '@lucide/vue'
+import type { Component } from 'vue'
+import { kindOf, type Field } from '#core/look'
+import AxisField from './controls/AxisField.vue'
+import CountStepper from './controls/CountStepper.vue'
+import PaintsField from './controls/PaintsField.vue'
+import PassesField from './controls/PassesField.vue'
+import PlacementField from './controls/PlacementField.vue'
+import SwitchField from './controls/SwitchField.vue'
+import ToolPicker from './controls/ToolPicker.vue'
+import TwinField from './controls/TwinField.vue'
+import WetnessPicker from './controls/WetnessPicker.vue'
+import ZonesField from './controls/ZonesField.vue'
+
+const bench = useBench()
+/** Controls that take the whole step, and those that hold the one value their field names. */
+const whole: Partial<Record<Field['control'], Component>> = { zones: ZonesField, paints: PaintsField, axis: AxisField, placement: PlacementField, twin: TwinField, passes: PassesField }
+const single: Partial<Record<Field['control'], Component>> = { tool: ToolPicker, wetness: WetnessPicker, dabs: CountStepper, switch: SwitchField }
+
+const step = computed(() => bench.selected)
+const number = computed(() => bench.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
+const kind = computed(() => step.value && kindOf(step.value))
+const effort = computed(() => step.value && kind.value ? kind.value.effort(step.value, bench.world) : null)
+const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
+const put = (field: Field, value: unknown) => bench.editStep(field.label.toLowerCase(), (s) => { (s as unknown as Record<string, unknown>)[field.path] = value })
+const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (event.target as HTMLInputElement).value.slice(0, 60) })
+</script>
+
+<template>
+  <aside class="min-h-0 overflow-y-auto border-l border-rule bg-paper" aria-label="Step card">
+    <div v-if="step && kind" :key="step.id" class="space-y-3 p-3">
+      <header>
+        <div class="flex items-center gap-1">
+          <span class="grid h-6 min-w-6 place-items-center rounded-full bg-mulberry px-1.5 text-sm font-bold text-white">{{ number }}</span>
+          <span class="eyebrow flex-1">{{ kind.words }}</span>
+          <button class="icon-btn" title="Copy this step" aria-label="Copy this step" @click="bench.duplicate()"><Copy :size="16" /></button>
+          <button class="icon-btn" title="Delete this step (Delete)" aria-label="Delete this step" @click="bench.remove()"><Trash2 :size="16" /></button>
+        </div>
+        <input class="mt-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" :value="step.label" aria-label="Name of the step" maxlength="60" @change="rename">
+      </header>
+      <template v-for="field in kind.fields" :key="field.label">
+        <SwitchField v-if="field.control === 'switch'" :model-value="valueOf(field.path) as boolean" :label="field.label" @update:model-value="put(field, $event)" />
+        <section v-else>
+          <h3 class="eyebrow mb-1">{{ field.label }}</h3>
+          <component :is="whole[field.control]" v-if="whole[field.control]" :step="step" />
+          <component :is="single[field.control]" v-else :model-value="valueOf(field.path)" :label="field.label" @update:model-value="put(field, $event)" />
+        </section>
+      </template>
+      <section class="space-y-1.5 border-t border-rule pt-2">
+        <SwitchField :model-value="step.optional" label="Can be left out when there is a queue" @update:model-value="v => bench.editStep('optional', (s) => { s.optional = v })" />
+        <p v-if="effort" class="text-[0.87rem] text-soft">About {{ clock(effort.seconds) }} min, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }} of the tool <span class="rounded bg-rule px-1 text-xs">estimate</span></p>
+      </section>
+    </div>
+    <div v-else class="grid h-full content-center gap-2 p-6 text-center text-soft">
+      <Layers :size="26" class="mx-auto" /><p class="font-display text-lg text-ink">No step selected</p>
+      <p>Choose one in the strip below, or click a print on the face. Lay a base or a stencil from the tray to begin.</p>
+    </div>
+  </aside>
+</template>

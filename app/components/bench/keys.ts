@@ -1,0 +1,44 @@
+/** The bench's keys, as the sheet of keys shows them. */
+export const KEYS: readonly { keys: string, does: string }[] = [
+  { keys: 'T', does: 'twin across the midline, or single again' }, { keys: 'F', does: 'flip the sheet over' },
+  { keys: '[  ]', does: 'turn 1°, with Shift 15°' }, { keys: '← ↑ → ↓', does: 'move 1 mm, with Shift 5 mm' },
+  { keys: 'A', does: 'aim at the focal point' }, { keys: 'D', does: 'one more dab (Shift: one less)' },
+  { keys: 'P', does: 'play the build' }, { keys: 'Delete', does: 'delete the step' },
+  { keys: 'Ctrl Z', does: 'undo' }, { keys: 'Ctrl Shift Z', does: 'redo' },
+  { keys: 'Enter', does: 'on a sheet of the tray: lay it' }, { keys: 'Alt ← →', does: 'in the strip: move a step' },
+  { keys: 'Esc', does: 'let go of the selection' }, { keys: '?', does: 'this sheet' },
+]
+
+const ARROWS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+
+/** What the bench does for a key press; returns whether the key was one of its own. */
+export function pressKey(event: KeyboardEvent, bench: ReturnType<typeof useBench>, actions: { play: () => void, help: () => void }): boolean {
+  const { key, shiftKey } = event
+  if (event.ctrlKey || event.metaKey) {
+    if (key.toLowerCase() === 'z') (shiftKey ? bench.redo : bench.undo)()
+    else if (key.toLowerCase() === 'y') bench.redo()
+    else return false
+    return true
+  }
+  if (event.altKey) return false
+  const arrow = ARROWS[key]
+  if (arrow && bench.selectedSheet) {
+    bench.nudge(arrow[0] * (shiftKey ? 5 : 1), arrow[1] * (shiftKey ? 5 : 1))
+    return true
+  }
+  switch (key.toLowerCase()) {
+    case 't': bench.twin(); return true
+    case 'f': bench.flip(); return true
+    case '[': bench.turn(-1); return true
+    case '{': bench.turn(-15); return true
+    case ']': bench.turn(1); return true
+    case '}': bench.turn(15); return true
+    case 'a': bench.aim(); return true
+    case 'd': bench.dab(shiftKey ? -1 : 1); return true
+    case 'p': actions.play(); return true
+    case '?': actions.help(); return true
+    case 'delete': case 'backspace': bench.remove(); return true
+    case 'escape': bench.selectedId = null; bench.spot = null; return true
+    default: return false
+  }
+}

@@ -1,0 +1,74 @@
+import Konva from 'konva'
+import type { Point } from '#core/geometry'
+import { landmarkList, type Landmarks } from '#core/skin'
+import { toScreen, toSkin, type View } from './view'
+
+export const RULER = 18
+const INK = '#5C564E'
+
+/** Draws the ruler along the stage's top and left edge: mm from the midline and from the bridge of the nose. */
+export function drawRuler(layer: Konva.Layer, view: View, width: number, height: number, inches: boolean): void {
+  const unit = inches ? 25.4 : 10, small = inches ? 25.4 / 8 : view.k > 4 ? 1 : 5
+  const shape = new Konva.Shape({
+    listening: false,
+    sceneFunc(ctx) {
+      const c = ctx._context
+      c.fillStyle = '#F6F4EF'
+      c.fillRect(0, 0, width, RULER)
+      c.fillRect(0, 0, RULER, height)
+      c.strokeStyle = '#B9B2A6'
+      c.fillStyle = INK
+      c.font = '10px "Atkinson Hyperlegible Next Variable", sans-serif'
+      c.lineWidth = 1
+      c.beginPath()
+      const ticks = (from: number, to: number, draw: (v: number, long: boolean) => void) => {
+        for (let n = Math.ceil(from / small); n * small <= to; n++) {
+          const v = n * small
+          draw(v, Math.abs(v / unit - Math.round(v / unit)) < 1e-6)
+        }
+      }
+      const [x0, y0] = toSkin(view, [RULER, RULER]), [x1, y1] = toSkin(view, [width, height])
+      const label = (v: number) => String(Math.abs(Math.round(v / (inches ? 25.4 : 1))))
+      const every = inches ? 1 : view.k > 3.5 ? 10 : 20
+      c.textAlign = 'center'
+      ticks(x0, x1, (v, long) => {
+        const [x] = toScreen(view, [v, 0])
+        c.moveTo(Math.round(x) + 0.5, RULER)
+        c.lineTo(Math.round(x) + 0.5, RULER - (long ? 6 : 3))
+        if (long && Math.round(v / (inches ? 25.4 : 1)) % every === 0) c.fillText(label(v), x, 9)
+      })
+      ticks(y0, y1, (v, long) => {
+        const [, y] = toScreen(view, [0, v])
+        c.moveTo(RULER, Math.round(y) + 0.5)
+        c.lineTo(RULER - (long ? 6 : 3), Math.round(y) + 0.5)
+        if (long && Math.round(v / (inches ? 25.4 : 1)) % every === 0) {
+          c.save()
+          c.translate(9, y)
+          c.rotate(-Math.PI / 2)
+          c.fillText(label(v), 0, 0)
+          c.restore()
+        }
+      })
+      c.stroke()
+      c.fillStyle = '#F6F4EF'
+      c.fillRect(0, 0, RULER, RULER)
+      c.fillStyle = INK
+      c.fillText(inches ? 'in' : 'mm', RULER / 2, 12)
+    },
+  })
+  layer.add(shape)
+}
+
+/** Midline, landmarks and the focal point. */
+export function drawGuides(layer: Konva.Layer, view: View, face: Landmarks, focus: Point, height: number): void {
+  const [mx] = toScreen(view, [0, 0])
+  layer.add(new Konva.Line({ points: [mx, RULER, mx, height], stroke: '#7A2E5D', strokeWidth: 1, dash: [6, 5], opacity: 0.55, listening: false }))
+  for (const mark of landmarkList(face)) {
+    const [x, y] = toScreen(view, mark.at)
+    layer.add(new Konva.Circle({ x, y, radius: 2.4, fill: '#FDFCF9', stroke: '#23201D', strokeWidth: 0.9, opacity: 0.8, listening: false }))
+  }
+  const [fx, fy] = toScreen(view, focus)
+  layer.add(new Konva.Group({ x: fx, y: fy, listening: false }).add(
+    new Konva.Circle({ radius: 6, stroke: '#7A2E5D', strokeWidth: 1.4 }), new Konva.Circle({ radius: 1.6, fill: '#7A2E5D' }),
+  ))
+}

@@ -1,0 +1,62 @@
+import { wrap, type Remote } from 'comlink'
+import { toRaw } from 'vue'
+import type { Look } from '#core/look'
+import type { Stencil } from '#core/stencil'
+import type { Painter, Picture } from '~/workers/painter'
+
+let remote: Remote<Painter> | null = null
+const told = new Set<string>()
+let paintsTold = ''
+
+function painter(): Remote<Painter> {
+  return remote ??= wrap<Painter>(new Worker(new URL('../workers/painter.ts', import.meta.url), { type: 'module' }))
+}
+
+/** Pictures of looks from the painting worker. It is told of each sheet once. */
+export function usePainter() {
+  async function tell(shapes: ReadonlyMap<string, Stencil>, paints: Record<string, string>): Promise<void> {
+    const fresh = [...shapes.values()].filter(s => !told.has(s.id)), key = JSON.stringify(paints)
+    if (fresh.length === 0 && key === paintsTold) return
+    fresh.forEach(s => told.add(s.id))
+    paintsTold = key
+    await painter().know(fresh.map(s => toRaw(s)), paints)
+  }
+  return {
+    tell,
+    paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => painter().paint(look, pxPerMm, upTo),
+    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> => painter().thumbs(look, pxPerMm),
+  }
+}
+
+/**
+ * Runs an asynchronous job for the newest input only: while one runs, later calls replace each other, and only the last of them runs next.
+ */
+export function newestOnly<A extends unknown[]>(job: (...args: A) => Promise<void>): (...args: A) => void {
+  let running = false, next: A | null = null
+  const run = async (args: A): Promise<void> => {
+    running = true
+    try {
+      await job(...args)
+    } finally {
+      running = false
+      if (next) {
+        const again = next
+        next = null
+        void run(again)
+      }
+    }
+  }
+  return (...args) => {
+    if (running) next = args
+    else void run(args)
+  }
+}
+
+/** A picture drawn on a canvas of its size. */
+export function canvasOf({ rgba, width, height }: Picture): HTMLCanvasElement {
+  const canvas = document.createElement('canvas')
+  canvas.width = width
+  canvas.height = height
+  canvas.getContext('2d')!.putImageData(new ImageData(rgba, width, height), 0, 0)
+  return canvas
+}

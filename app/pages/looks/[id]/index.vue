@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { pressKey } from '~/components/bench/keys'
+
+const route = useRoute(), bench = useBench()
+const failed = ref<string[]>([]), help = ref(false)
+/** How many steps the played build shows; null when it is not played. */
+const playTo = ref<number | null>(null)
+
+async function open(): Promise<void> {
+  failed.value = []
+  try {
+    await bench.open(String(route.params.id))
+  } catch (error) {
+    failed.value = sentencesOf(error)
+  }
+}
+await open()
+useHead({ title: () => bench.look ? `${bench.look.name}, Janusform` : 'Janusform' })
+onBeforeUnmount(() => bench.close())
+useEventListener(window, 'pagehide', () => void bench.saver?.flush())
+
+const { pause, resume } = useIntervalFn(() => {
+  if (playTo.value === null || playTo.value >= bench.look!.steps.length) {
+    playTo.value = null
+    pause()
+  } else playTo.value++
+}, 700, { immediate: false })
+function play(): void {
+  playTo.value = playTo.value === null ? 0 : null
+  if (playTo.value === null) pause()
+  else resume()
+}
+
+useEventListener(window, 'keydown', (event) => {
+  const target = event.target as HTMLElement
+  if (!bench.look || help.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"][aria-orientation="vertical"], [role="menu"], [role="radiogroup"]')) return
+  if (pressKey(event, bench, { play, help: () => { help.value = true } })) event.preventDefault()
+})
+</script>
+
+<template>
+  <main v-if="bench.look" class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]">
+    <BenchHeader class="col-span-3" @help="help = true" />
+    <TrayPanel />
+    <FaceStage :play-to="playTo" />
+    <StepCard />
+    <BuildStrip class="col-span-3" :play-to="playTo" @play="play" />
+    <KeysDialog :open="help" @close="help = false" />
+    <ConflictDialog v-if="bench.saver?.theirs.value" :theirs="bench.saver.theirs.value" />
+  </main>
+  <main v-else-if="failed.length" class="mx-auto grid h-screen max-w-md content-center gap-3 text-center">
+    <h1 class="font-display text-2xl font-semibold">The look could not be opened</h1>
+    <p v-for="s in failed" :key="s">{{ s }}</p>
+    <p class="text-soft">Whatever was saved is safe on the server.</p>
+    <div class="flex justify-center gap-2"><button class="btn-main" @click="open">Try again</button><NuxtLink to="/" class="btn">All looks</NuxtLink></div>
+  </main>
+</template>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { ArrowLeft, Printer } from '@lucide/vue'
+import { kindOf, lookSeconds, sheetsOf } from '#core/look'
+import { ADULT_FACE } from '#core/skin'
+import type { LookRecord } from '~~/server/db/looks'
+
+const id = String(useRoute().params.id)
+const drawer = useDrawer(), kit = useKit(), painter = usePainter()
+const record = shallowRef<LookRecord | null>(null), failed = ref<string[]>([]), thumbs = shallowRef<string[]>([]), picture = ref('')
+const world = computed(() => ({ face: ADULT_FACE, stencil: (s: string) => drawer.shapes.get(s), paintColour: (p: string) => kit.find(p)?.colour }))
+const look = computed(() => record.value?.look)
+const rows = computed(() => look.value?.steps.map(step => ({ step, words: kindOf(step).words, lines: kindOf(step).lines(step, world.value), effort: kindOf(step).effort(step, world.value) })) ?? [])
+/** Long lists get smaller rows, so that they stay on one sheet of paper. */
+const dense = computed(() => rows.value.length > 7)
+
+try {
+  [record.value] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
+  await drawer.ensure(sheetsOf(record.value!.look))
+} catch (error) {
+  failed.value = sentencesOf(error)
+}
+useHead({ title: () => look.value ? `${look.value.name}, step list` : 'Step list' })
+onMounted(async () => {
+  if (!look.value) return
+  await painter.tell(drawer.shapes, Object.fromEntries(kit.paints.map(p => [p.id, p.colour])))
+  const pictures = await painter.thumbs(look.value, 1)
+  thumbs.value = pictures.map(p => canvasOf(p).toDataURL())
+  picture.value = canvasOf(await painter.paint(look.value, 2)).toDataURL()
+})
+const print = () => window.print()
+const cautions = [
+  'Ask for allergies and offer a test patch. No paint on broken or sore skin, or on anyone who is ill.', 'Eyes closed while a lid is worked, and about ten seconds after.',
+  'One clean sponge for one person; wash and disinfect stencils between people.', 'Local rules, the product\'s label and the insurer come before anything on this page.',
+]
+</script>
+
+<template>
+  <main class="mx-auto max-w-[188mm] p-4 print:max-w-none print:p-0">
+    <nav class="no-print mb-4 flex items-center justify-between">
+      <NuxtLink :to="`/looks/${id}`" class="btn"><ArrowLeft :size="16" />Back to the bench</NuxtLink>
+      <button class="btn-main" :disabled="!picture" @click="print"><Printer :size="16" />Print on one A4</button>
+    </nav>
+    <div v-if="failed.length" role="alert" class="rounded-xl border border-stop p-4"><p v-for="s in failed" :key="s">{{ s }}</p></div>
+    <article v-if="look" class="print-sheet" :class="dense && 'dense'">
+      <header class="flex items-start gap-4 border-b-2 border-ink pb-2">
+        <img v-if="picture" :src="picture" :alt="`${look.name}, painted`" class="face rounded-lg object-cover">
+        <div class="min-w-0 flex-1">
+          <h1 class="font-display text-3xl leading-tight font-bold">{{ look.name }}</h1>
+          <p>{{ rows.length }} {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of painting <span class="rounded bg-rule px-1 text-xs">estimate</span><span v-if="look.budget !== null">, {{ clock(look.budget) }} min there</span></p>
+          <p v-if="look.notes" class="mt-1">{{ look.notes }}</p>
+          <ul class="mt-1.5 list-disc pl-4 text-[0.78rem] leading-snug text-soft"><li v-for="c in cautions" :key="c">{{ c }}</li></ul>
+        </div>
+      </header>
+      <ol>
+        <li v-for="({ step, words, lines, effort }, i) in rows" :key="step.id" class="row flex break-inside-avoid gap-3 border-b border-rule" :class="step.optional && 'border-dashed'">
+          <span class="num font-display font-bold text-mulberry">{{ i + 1 }}</span>
+          <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" :alt="`Face after step ${i + 1}`" class="thumb rounded-md object-cover">
+          <div class="min-w-0 flex-1">
+            <p class="flex items-baseline gap-2"><strong>{{ step.label || words }}</strong><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span><span class="ml-auto text-soft">~{{ clock(effort.seconds) }}, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}</span></p>
+            <dl><div v-for="line in lines" :key="line.label" class="flex gap-2"><dt class="w-14 shrink-0 text-soft">{{ line.label }}</dt><dd>{{ line.text }}</dd></div></dl>
+          </div>
+        </li>
+      </ol>
+    </article>
+  </main>
+</template>
+
+<style scoped>
+.print-sheet { font-size: 13px; line-height: 1.35; }
+.face { height: 34mm; }
+.row { padding-block: 2mm; }
+.thumb { height: 24mm; }
+.num { width: 7mm; font-size: 20px; }
+.dense { font-size: 11px; line-height: 1.25; }
+.dense .face { height: 26mm; }
+.dense .row { padding-block: 1mm; }
+.dense .thumb { height: 16mm; }
+</style>

@@ -1,0 +1,54 @@
+import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer'
+
+enablePatches()
+
+interface Entry { label: string, forth: Patch[], back: Patch[], merge: string | null, at: number }
+
+/** Edits of the same kind that follow within this time are undone together, ms. */
+const MERGE_MS = 900
+
+/** Undo and redo of an immutable document by patches, without limit. */
+export class History<T extends object> {
+  private done: Entry[] = []
+  private undone: Entry[] = []
+
+  constructor(public present: T) {}
+
+  get canUndo(): boolean { return this.done.length > 0 }
+  get canRedo(): boolean { return this.undone.length > 0 }
+  get undoLabel(): string { return this.done.at(-1)?.label ?? '' }
+  get redoLabel(): string { return this.undone.at(-1)?.label ?? '' }
+
+  /** Changes the document; returns whether anything changed. Edits with the same `merge` key in quick succession become one. */
+  edit(label: string, recipe: (draft: T) => void, merge: string | null = null, at = Date.now()): boolean {
+    const [next, forth, back] = produceWithPatches(this.present, recipe as never) as unknown as [T, Patch[], Patch[]]
+    if (forth.length === 0) return false
+    this.present = next
+    this.undone = []
+    const last = this.done.at(-1)
+    if (last && merge !== null && last.merge === merge && at - last.at < MERGE_MS) {
+      last.forth = [...last.forth, ...forth]
+      last.back = [...back, ...last.back]
+      last.at = at
+    } else {
+      this.done.push({ label, forth, back, merge, at })
+    }
+    return true
+  }
+
+  undo(): string | null {
+    const entry = this.done.pop()
+    if (!entry) return null
+    this.present = applyPatches(this.present, entry.back)
+    this.undone.push(entry)
+    return entry.label
+  }
+
+  redo(): string | null {
+    const entry = this.undone.pop()
+    if (!entry) return null
+    this.present = applyPatches(this.present, entry.forth)
+    this.done.push({ ...entry, merge: null })
+    return entry.label
+  }
+}

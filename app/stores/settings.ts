@@ -1,0 +1,13 @@
+import { useLocalStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { MM_PER_INCH } from '#core/geometry'
+
+/** What the painter has set once, on this device. */
+export const useSettings = defineStore('settings', () => {
+  const guides = useLocalStorage('janusform-guides', true)
+  const ruler = useLocalStorage('janusform-ruler', true)
+  const inches = useLocalStorage('janusform-inches', false)
+  /** A length in the chosen unit, with it. */
+  const length = (mm: number, digits = 0): string => inches.value ? `${(mm / MM_PER_INCH).toFixed(2)} in` : `${mm.toFixed(digits)} mm`
+  return { guides, ruler, inches, length }
+})

@@ -1,0 +1,2 @@
+export * from './sheetJson'
+export * from './svgOut'

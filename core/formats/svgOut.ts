@@ -1,0 +1,57 @@
+import type { Ring } from '../geometry'
+import { kindOf, type Look, type World } from '../look'
+import { hexOf } from '../paint'
+import type { SheetGeometry } from '../stencil'
+
+const f = (v: number): string => String(Math.round(v * 1000) / 1000 + 0)
+
+/** Rings as SVG path data, mm to a micrometre. */
+export function pathData(rings: readonly Ring[]): string {
+  return rings.map((ring) => {
+    let d = ''
+    for (let i = 0; i < ring.length; i += 2) d += `${i ? 'L' : 'M'}${f(ring[i]!)} ${f(ring[i + 1]!)}`
+    return `${d}Z`
+  }).join('')
+}
+
+/** Text made safe for XML. */
+export const escapeXml = (text: string): string => text.replace(/[&<>"']/g, c => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/g, '')
+
+/** A sheet as an SVG file in mm: its edge and its openings. */
+export function sheetSvg(sheet: SheetGeometry, title: string): string {
+  const { width: w, height: h } = sheet
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${f(w)}mm" height="${f(h)}mm" viewBox="${f(-w / 2)} ${f(-h / 2)} ${f(w)} ${f(h)}">
+<title>${escapeXml(title)}</title>
+<path id="sheet" d="${pathData([sheet.outline])}" fill="none" stroke="#23201D" stroke-width="0.2"/>
+<g id="openings" fill="#23201D" fill-rule="evenodd">
+${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join('\n')}
+</g>
+</svg>
+`
+}
+
+/**
+ * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a group of their own.
+ * A film of several colours gets its first one; films are drawn flat, with their opacity.
+ * @param box the part of the skin frame to show, mm
+ */
+export function lookSvg(look: Look, world: World, box: { minX: number, minY: number, maxX: number, maxY: number }): string {
+  const w = box.maxX - box.minX, h = box.maxY - box.minY
+  const prints = look.steps.map((step) => {
+    const paths = kindOf(step).prints(step, world).map(print =>
+      `    <path d="${pathData(print.rings)}" fill="${hexOf(print.colours[0]!)}" fill-opacity="${f(print.opacity)}" fill-rule="evenodd"/>`)
+    return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
+  })
+  const sheets = look.steps.flatMap(step => kindOf(step).outlines(step, world).map(o =>
+    `  <path d="${pathData([o.ring])}"><title>${escapeXml(step.label)}${o.twin ? ', twin' : ''}</title></path>`))
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${f(w)}mm" height="${f(h)}mm" viewBox="${f(box.minX)} ${f(box.minY)} ${f(w)} ${f(h)}">
+<title>${escapeXml(look.name)}</title>
+<g id="prints" stroke="none">
+${prints.join('\n')}
+</g>
+<g id="sheets" fill="none" stroke="#7A2E5D" stroke-width="0.3">
+${sheets.join('\n')}
+</g>
+</svg>
+`
+}

@@ -1,0 +1,7 @@
+export * from './units'
+export * from './point'
+export * from './ring'
+export * from './polygon'
+export * from './transform'
+export * from './flatten'
+export * from './clip'

@@ -1,0 +1,6 @@
+export * from './parts'
+export * from './kinds'
+export * from './look'
+export * from './fresh'
+export * from './where'
+export * from './aim'

@@ -1,0 +1,126 @@
+import { boxOf, EMPTY_BOX, type Box, type Ring } from '../geometry'
+import type { Grid } from './grid'
+
+/** Coverage of part of a grid: one value in [0, 1] a pixel, from pixel (i0, j0) on. */
+export interface Mask {
+  readonly i0: number
+  readonly j0: number
+  readonly width: number
+  readonly height: number
+  readonly data: Float32Array
+}
+
+export const EMPTY_MASK: Mask = { i0: 0, j0: 0, width: 0, height: 0, data: new Float32Array(0) }
+
+/**
+ * Exact area coverage of a region on a grid. Each edge adds its signed area to the pixels right of it, and a running sum along the row
+ * gives the coverage. Holes must run the other way round from their outer rings and regions must not overlap, as clipping leaves them.
+ * @param rings in mm of the skin frame
+ * @param grid the pixel grid
+ * @param margin pixels of empty border to keep around the region, for spreading
+ */
+export function coverageOf(rings: readonly Ring[], grid: Grid, margin = 0): Mask {
+  let box: Box = EMPTY_BOX
+  for (const ring of rings) box = boxOf(ring, box)
+  const k = grid.pxPerMm
+  const i0 = Math.max(0, Math.floor((box.minX - grid.x0) * k) - margin), i1 = Math.min(grid.width, Math.ceil((box.maxX - grid.x0) * k) + margin)
+  const j0 = Math.max(0, Math.floor((box.minY - grid.y0) * k) - margin), j1 = Math.min(grid.height, Math.ceil((box.maxY - grid.y0) * k) + margin)
+  const width = i1 - i0, height = j1 - j0
+  if (!(width > 0 && height > 0)) return EMPTY_MASK
+  // One spare column takes what falls right of the last pixel.
+  const stride = width + 2, sums = new Float32Array(stride * height)
+  for (const ring of rings) {
+    const n = ring.length
+    let px = (ring[n - 2]! - grid.x0) * k - i0, py = (ring[n - 1]! - grid.y0) * k - j0
+    for (let i = 0; i < n; i += 2) {
+      const x = (ring[i]! - grid.x0) * k - i0, y = (ring[i + 1]! - grid.y0) * k - j0
+      addEdge(sums, stride, width, height, px, py, x, y)
+      px = x
+      py = y
+    }
+  }
+  const data = new Float32Array(width * height)
+  for (let j = 0; j < height; j++) {
+    let total = 0
+    for (let i = 0; i < width; i++) {
+      total += sums[j * stride + i]!
+      data[j * width + i] = Math.min(1, Math.abs(total))
+    }
+  }
+  return { i0, j0, width, height, data }
+}
+
+function addEdge(sums: Float32Array, stride: number, width: number, height: number, x0: number, y0: number, x1: number, y1: number): void {
+  if (y0 === y1) return
+  const sign = y0 < y1 ? 1 : -1
+  if (y0 > y1) {
+    [x0, x1] = [x1, x0];
+    [y0, y1] = [y1, y0]
+  }
+  const slope = (x1 - x0) / (y1 - y0)
+  let y = Math.max(0, y0), x = x0 + (y - y0) * slope
+  const end = Math.min(height, y1)
+  while (y < end) {
+    const row = Math.floor(y), next = Math.min(row + 1, end), xNext = x + (next - y) * slope
+    addSpan(sums, row * stride, clamp(x, width), clamp(xNext, width), (next - y) * sign)
+    y = next
+    x = xNext
+  }
+}
+
+const clamp = (x: number, width: number) => x < 0 ? 0 : x > width ? width : x
+
+/** Adds an edge that crosses one pixel row from xa to xb and covers `d` of its height. */
+function addSpan(sums: Float32Array, row: number, xa: number, xb: number, d: number): void {
+  const left = Math.min(xa, xb), right = Math.max(xa, xb)
+  const first = Math.floor(left), last = Math.ceil(right)
+  if (last <= first + 1) {
+    const middle = (left + right) / 2 - first
+    sums[row + first]! += d * (1 - middle)
+    sums[row + first + 1]! += d * middle
+    return
+  }
+  const s = 1 / (right - left), u = left - first, a0 = s * (1 - u) * (1 - u) / 2
+  const v = right - last + 1, am = s * v * v / 2
+  sums[row + first]! += d * a0
+  if (last === first + 2) {
+    sums[row + first + 1]! += d * (1 - a0 - am)
+  } else {
+    const a1 = s * (1.5 - u)
+    sums[row + first + 1]! += d * (a1 - a0)
+    for (let i = first + 2; i < last - 1; i++) sums[row + i]! += d * s
+    const a2 = a1 + (last - first - 3) * s
+    sums[row + last - 1]! += d * (1 - a2 - am)
+  }
+  sums[row + last]! += d * am
+}
+
+/** The mask softened by three box blurs, close to a Gaussian of standard deviation `sigma` pixels. Needs a margin of about 3 sigma. */
+export function blurred(mask: Mask, sigma: number): Mask {
+  if (sigma < 0.3 || mask.data.length === 0) return mask
+  const r = Math.max(1, Math.round(Math.sqrt(4 * sigma * sigma + 1) / 2 - 0.5))
+  let a = mask.data, b = new Float32Array(a.length)
+  for (let pass = 0; pass < 3; pass++) {
+    boxBlur(a, b, mask.height, mask.width, mask.width, 1, r)
+    const c: Float32Array<ArrayBuffer> = a === mask.data ? new Float32Array(a.length) : a as Float32Array<ArrayBuffer>
+    boxBlur(b, c, mask.width, mask.height, 1, mask.width, r)
+    a = c
+  }
+  return { ...mask, data: a }
+}
+
+function boxBlur(from: Float32Array, to: Float32Array, lines: number, length: number, lineStep: number, step: number, r: number): void {
+  const k = 1 / (2 * r + 1)
+  for (let l = 0; l < lines; l++) {
+    const base = l * lineStep
+    // Past the ends the last value goes on, so that a shape cut by the picture's edge stays whole there.
+    const first = from[base]!, last = from[base + (length - 1) * step]!
+    let sum = 0
+    for (let i = -r; i <= r; i++) sum += i < 0 ? first : i < length ? from[base + i * step]! : last
+    for (let i = 0; i < length; i++) {
+      to[base + i * step] = sum * k
+      const gone = i - r, come = i + r + 1
+      sum += (come < length ? from[base + come * step]! : last) - (gone >= 0 ? from[base + gone * step]! : first)
+    }
+  }
+}

@@ -1,0 +1,6 @@
+export * from './grid'
+export * from './coverage'
+export * from './compose'
+export * from './head'
+export * from './printLook'
+export * from './shrink'

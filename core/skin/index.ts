@@ -1,0 +1,6 @@
+export * from './landmarks'
+export * from './zones'
+export * from './relief'
+export * from './table'
+export * from './place'
+export * from './profile'

@@ -1,0 +1,154 @@
+import {
+  boxAround, boxOf, compose, lengthInMm, mapPolygon, mapRing, MM_PER_PX, polygonArea, regionOf, scaling, splitLength, stretchOf, translation, union,
+  type Affine, type Polygon, type Ring,
+} from '../geometry'
+import { ringFromRun, SHAPES, shapeRuns } from './svg/shapes'
+import { ROOT_STYLE, styleOf, type Style } from './svg/style'
+import { parseTransform } from './svg/transform'
+import { parseTree, type Element } from './svg/tree'
+import type { SheetGeometry } from './types'
+
+/** What a sheet may hold at most, so that a hostile file cannot stall the reader. */
+export const LIMITS = { points: 120_000, depth: 40, sheetMm: 1200, closeGapMm: 0.2, leastAreaMm2: 0.01 } as const
+
+/** A sheet read from a file, with what was noticed on the way. */
+export interface SheetRead { sheet: SheetGeometry, notes: string[], sized: boolean }
+
+interface Walk { parts: Polygon[], edge: Ring | null, points: number, notes: Set<string>, ids: Map<string, Element>, elements: number }
+
+/** Groups that hold guides, not cut-outs, and elements that are never drawn where they stand. */
+const SKIPPED = new Set(['defs', 'clipPath', 'mask', 'pattern', 'marker', 'symbol', 'script', 'style', 'text', 'image', 'foreignObject', 'metadata', 'title', 'desc', 'filter', 'linearGradient', 'radialGradient', 'animate', 'set'])
+
+/**
+ * Reads an SVG file into a sheet. Filled shapes, and closed shapes that are only stroked (cut lines), are openings; the element with
+ * id "sheet" is the sheet's edge, else the page is; a group with id "guides" is left out.
+ * @param text the file's text
+ * @param options.mmPerUnit real size of one user unit, when the file gives none
+ * @returns the sheet in its own frame (mm, origin at the sheet's centre, +y down), notes, and whether the file gave a real size
+ * @throws RangeError with one sentence saying what is wrong and what to do
+ */
+export function readSvg(text: string, options: { mmPerUnit?: number } = {}): SheetRead {
+  const root = parseTree(text)
+  const page = pageOf(root, options.mmPerUnit)
+  const walk: Walk = { parts: [], edge: null, points: 0, notes: new Set(), ids: new Map(), elements: 0 }
+  indexIds(root, walk.ids, 0)
+  visitChildren(root, page.toMm, styleOf(root, ROOT_STYLE), walk, 0)
+  const openings = union(walk.parts).filter(p => polygonArea(p) >= LIMITS.leastAreaMm2)
+  if (openings.length === 0) throw new RangeError('The file has no opening: draw what is cut out as closed, filled shapes.')
+  const outline = walk.edge ?? page.outline ?? aroundOpenings(openings)
+  const box = boxOf(outline), width = box.maxX - box.minX, height = box.maxY - box.minY
+  if (!(width > 0 && height > 0)) throw new RangeError('The sheet has no size: give the file a width and a height in mm.')
+  if (Math.max(width, height) > LIMITS.sheetMm) {
+    throw new RangeError(`The sheet would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`)
+  }
+  const inside = boxAround(openings), slack = 0.05
+  if (inside.minX < box.minX - slack || inside.maxX > box.maxX + slack || inside.minY < box.minY - slack || inside.maxY > box.maxY + slack) {
+    throw new RangeError('An opening reaches past the sheet\'s edge. Move it inside, or make the sheet larger.')
+  }
+  const centre = translation(-(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2)
+  const sheet: SheetGeometry = {
+    width, height, outline: mapRing(centre, outline), openings: openings.map(p => mapPolygon(p, ring => mapRing(centre, ring))),
+  }
+  return { sheet, notes: [...walk.notes], sized: page.sized }
+}
+
+interface Page { toMm: Affine, outline: Ring | null, sized: boolean }
+
+/** The map from the root's user units to mm (SVG 1.1, sections 7.2 and 7.7: the viewBox is fitted into width x height, centred). */
+function pageOf(root: Element, mmPerUnit?: number): Page {
+  const side = (key: 'width' | 'height'): number | null => {
+    const text = root.attrs[key]
+    if (text === undefined || text.trim().endsWith('%')) return null
+    const mm = lengthInMm(text)
+    if (mm === null || !(mm > 0)) throw new RangeError(`The page's ${key} "${text.slice(0, 40)}" is not a size. Give it in mm, above zero.`)
+    return mm
+  }
+  const width = side('width'), height = side('height')
+  const view = root.attrs.viewBox?.trim().split(/[\s,]+/).map(Number) ?? null
+  if (view && (view.length !== 4 || view.some(v => !Number.isFinite(v)) || !(view[2]! > 0 && view[3]! > 0))) {
+    throw new RangeError(`The viewBox "${root.attrs.viewBox!.slice(0, 60)}" needs four numbers, with a width and height above zero.`)
+  }
+  const unit = splitLength(root.attrs.width ?? '')?.unit
+  const sized = mmPerUnit !== undefined || (width !== null && unit !== '' && unit !== 'px')
+  const rect = (w: number, h: number): Ring => Float64Array.from([0, 0, w, 0, w, h, 0, h])
+  if (!view) {
+    const k = mmPerUnit ?? MM_PER_PX
+    const w = width === null ? null : width * k / MM_PER_PX, h = height === null ? null : height * k / MM_PER_PX
+    return { toMm: scaling(k), outline: w !== null && h !== null ? rect(w, h) : null, sized }
+  }
+  const [vx, vy, vw, vh] = view as [number, number, number, number]
+  const k = mmPerUnit ?? (width !== null && height !== null ? Math.min(width / vw, height / vh) : width !== null ? width / vw : height !== null ? height / vh : MM_PER_PX)
+  const w = mmPerUnit !== undefined || width === null ? vw * k : width, h = mmPerUnit !== undefined || height === null ? vh * k : height
+  const toMm = compose(translation((w - vw * k) / 2, (h - vh * k) / 2), compose(scaling(k), translation(-vx, -vy)))
+  return { toMm, outline: rect(w, h), sized }
+}
+
+function indexIds(element: Element, ids: Map<string, Element>, depth: number): void {
+  if (depth > 200) throw new RangeError('The SVG is nested more than 200 deep; ungroup it and try again.')
+  if (element.attrs.id && !ids.has(element.attrs.id)) ids.set(element.attrs.id, element)
+  for (const child of element.children) indexIds(child, ids, depth + 1)
+}
+
+function visitChildren(element: Element, toMm: Affine, style: Style, walk: Walk, depth: number): void {
+  for (const child of element.children) visit(child, toMm, style, walk, depth)
+}
+
+function visit(element: Element, outer: Affine, parent: Style, walk: Walk, depth: number): void {
+  if (SKIPPED.has(element.name) || element.attrs.id === 'guides') return
+  if (depth > LIMITS.depth) throw new RangeError(`Groups are nested more than ${LIMITS.depth} deep; ungroup them and try again.`)
+  if (++walk.elements > LIMITS.points) throw new RangeError('The file draws more shapes than a sheet can hold; simplify it.')
+  const style = styleOf(element, parent)
+  if (style.hidden) return
+  const toMm = compose(outer, parseTransform(element.attrs.transform))
+  if (element.name === 'g' || element.name === 'a' || element.name === 'svg' || element.name === 'switch') visitChildren(element, toMm, style, walk, depth + 1)
+  else if (element.name === 'use') visitUse(element, toMm, style, walk, depth)
+  else if (SHAPES.has(element.name)) visitShape(element, toMm, style, walk)
+}
+
+function visitUse(element: Element, toMm: Affine, style: Style, walk: Walk, depth: number): void {
+  const href = element.attrs.href ?? ''
+  if (!href.startsWith('#')) {
+    walk.notes.add('A reference to another file was left out.')
+    return
+  }
+  const target = walk.ids.get(href.slice(1))
+  if (!target) return
+  const at = compose(toMm, translation(Number(element.attrs.x ?? 0) || 0, Number(element.attrs.y ?? 0) || 0))
+  if (target.name === 'symbol') visitChildren(target, at, style, walk, depth + 1)
+  else visit(target, at, style, walk, depth + 1)
+}
+
+function visitShape(element: Element, toMm: Affine, style: Style, walk: Walk): void {
+  if (!style.fill && !style.stroke && element.attrs.id !== 'sheet') return
+  const stretch = stretchOf(toMm)
+  if (!Number.isFinite(stretch) || stretch === 0) return
+  const rings: Ring[] = []
+  for (const run of shapeRuns(element.name, element.attrs, stretch)) {
+    walk.points += run.points.length / 2
+    if (walk.points > LIMITS.points) throw new RangeError(`The file has more than ${LIMITS.points.toLocaleString('en')} points; simplify its curves and try again.`)
+    const ring = ringFromRun(run.points)
+    if (!ring) continue
+    const mm = mapRing(toMm, ring)
+    if (!mm.every(Number.isFinite)) throw new RangeError(`A <${element.name}> has a coordinate that is not a number.`)
+    if (!run.closed) closeRun(run.points, stretch, style, walk)
+    rings.push(mm)
+  }
+  if (rings.length === 0) return
+  if (element.attrs.id === 'sheet') walk.edge = rings[0]!
+  // One fill rule a shape: the rings of one path decide together what is inside.
+  else walk.parts.push(...regionOf(rings, style.rule))
+}
+
+/** Lets an open run count as closed: fills close by themselves, cut lines only across a small gap. */
+function closeRun(points: readonly number[], mmPerUnit: number, style: Style, walk: Walk): void {
+  if (style.fill) return
+  const gap = mmPerUnit * Math.hypot(points[0]! - points.at(-2)!, points[1]! - points.at(-1)!)
+  if (gap >= LIMITS.closeGapMm) throw new RangeError(`A cut line is open by ${gap.toFixed(1)} mm. Close it, and try again.`)
+  if (gap > 1e-3) walk.notes.add(`A cut line was closed across a gap of ${gap.toFixed(2)} mm.`)
+}
+
+function aroundOpenings(openings: readonly Polygon[]): Ring {
+  const b = boxAround(openings), m = 8
+  return Float64Array.from([b.minX - m, b.minY - m, b.maxX + m, b.minY - m, b.maxX + m, b.maxY + m, b.minX - m, b.maxY + m])
+}
+

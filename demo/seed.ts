@@ -1,0 +1,40 @@
+import { readSvg } from '../core/stencil'
+import { looksIn } from '../server/db/looks'
+import { openDb } from '../server/db/open'
+import { paintsIn } from '../server/db/paints'
+import { stencilsIn } from '../server/db/stencils'
+import { collection } from './collection'
+import { svgOf } from './draw/sheet'
+import { looks } from './looks'
+import { paints } from './paints'
+
+/** Puts what is missing of the demo into the database; what is there, changed or deleted by its user stays as it is. */
+export function seed(file?: string): { stencils: number, paints: number, looks: number } {
+  const db = openDb(file), at = new Date().toISOString(), added = { stencils: 0, paints: 0, looks: 0 }
+  const drawer = stencilsIn(db), kit = paintsIn(db), gallery = looksIn(db)
+  db.transaction(() => {
+    for (const drawing of collection()) {
+      if (drawer.find(drawing.id)) continue
+      const svg = svgOf(drawing), { id, name, kind, tags, zones, heading = null } = drawing
+      drawer.create(readSvg(svg).sheet, { id, name, kind, tags, zones, heading, copies: 1, notes: '' }, svg, at)
+      added.stencils++
+    }
+    for (const paint of paints) {
+      if (kit.knows(paint.id)) continue
+      kit.create(paint)
+      added.paints++
+    }
+    for (const look of looks) {
+      if (gallery.knows(look.id)) continue
+      gallery.create(look, at)
+      added.looks++
+    }
+  })()
+  db.close()
+  return added
+}
+
+if (process.argv[1]?.endsWith('seed.ts')) {
+  const added = seed()
+  console.log(`demo: added ${added.stencils} stencils, ${added.paints} paints, ${added.looks} looks`)
+}

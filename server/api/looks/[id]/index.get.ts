@@ -1,0 +1,2 @@
+/** A look with the version that a save must name. */
+export default defineEventHandler(event => lookOf(event))

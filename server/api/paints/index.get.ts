@@ -1,0 +1,2 @@
+/** The kit's paints. */
+export default defineEventHandler(() => useHouse().paints.all())

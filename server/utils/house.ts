@@ -1,0 +1,14 @@
+import { looksIn } from '../db/looks'
+import { openDb } from '../db/open'
+import { paintsIn } from '../db/paints'
+import { stencilsIn } from '../db/stencils'
+
+function open() {
+  const db = openDb()
+  return { db, looks: looksIn(db), stencils: stencilsIn(db), paints: paintsIn(db) }
+}
+
+let house: ReturnType<typeof open> | null = null
+
+/** The repositories, opened once. */
+export const useHouse = () => house ??= open()
