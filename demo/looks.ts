@@ -1,14 +1,15 @@
-import type { Point } from '../core/geometry'
+import { centroidOf, type Point } from '../core/geometry'
 import { axisFor, freshLook, freshSheet, freshWash, washRings, type Look, type PaintRef, type Pass, type SheetStep, type Wash } from '../core/look'
-import { ADULT_FACE, type ZoneId } from '../core/skin'
+import { ADULT_FACE, layOn, type Placement } from '../core/skin'
+import { readSvg } from '../core/stencil'
+import { collection } from './collection'
+import { svgOf } from './draw/sheet'
 import { paints } from './paints'
 
 const ref = (id: string): PaintRef => {
   const { name, colour } = paints.find(p => p.id === id)!
   return { id, name, colour }
 }
-
-const wash = (id: string, label: string, zones: ZoneId[], colours: string[], more: Partial<Wash> = {}): Wash => ({ ...freshWash(id, label, zones, colours.map(ref), ADULT_FACE), ...more })
 
 /** A base on an outline of its own, given for the right half and mirrored. */
 function drawn(id: string, label: string, right: Point[], colours: string[], more: Partial<Wash> = {}): Wash {
@@ -21,6 +22,19 @@ const pass = (paint: string, dabs = 5, more: Partial<Pass> = {}): Pass => ({ ope
 
 const sheet = (id: string, label: string, stencil: string, at: Point, passes: Pass[], more: Partial<SheetStep> = {}): SheetStep => ({ ...freshSheet(id, label, stencil, at, ref('gull')), passes, ...more })
 
+/** A stencil step that dabs only the openings which land where `keep` says, as a painter does with a texture. */
+function patch(id: string, label: string, stencil: string, place: Placement, keep: (x: number, y: number) => boolean, passes: Pass[], more: Partial<SheetStep> = {}): SheetStep {
+  const { openings } = readSvg(svgOf(collection().find(d => d.id === stencil)!)).sheet, laid = layOn(place)
+  const numbers = openings.flatMap((opening, i) => keep(...laid.point(centroidOf([opening]))) ? [i] : [])
+  return sheet(id, label, stencil, place.at, passes.map(p => ({ ...p, openings: { use: 'chosen', numbers } })), { tilt: place.tilt, side: place.side, ...more })
+}
+
+/** A ring of skin around the right eye, out to the temple and down the cheekbone. */
+const around = (least: number, most: number, below = 60) => (x: number, y: number): boolean => {
+  const d = Math.hypot((x - 31) * 0.9, y - 4)
+  return d > least && d < most && x > 24 && y < below && Math.abs(x) < 66
+}
+
 const look = (id: string, name: string, skin: Partial<Look['skin']>, about: Partial<Look>, steps: Look['steps']): Look => {
   const base = freshLook(id, name)
   return { ...base, ...about, skin: { ...base.skin, ...skin }, steps }
@@ -30,37 +44,41 @@ const look = (id: string, name: string, skin: Partial<Look['skin']>, about: Part
 const MASK: Point[] = [[0, -34], [18, -37], [40, -42], [60, -44], [66, -30], [64, -8], [58, 10], [46, 22], [30, 24], [16, 19], [9, 12], [4, 14]]
 const BROW_FAN: Point[] = [[0, -50], [22, -56], [46, -50], [58, -34], [60, -14], [48, 4], [36, 14], [18, 14], [10, 5], [5, 3]]
 
+/** A heart-shaped face, as an owl has: two rounds that meet between the brows, down to a point at the mouth. */
+const OWL: Point[] = [[0, -20], [10, -34], [28, -42], [48, -36], [59, -14], [57, 14], [46, 36], [30, 50], [14, 58], [0, 62]]
+
 /** Looks of the Saltmarsh Lantern Fair. */
 export const looks: Look[] = [
-  look('demo-midnight-moth', 'Midnight Moth', { colour: '#dcb093', hair: '#3a2a20' }, { tags: ['fair', 'night'], budget: 360, notes: 'Saltmarsh Lantern Fair, ticket 014. Wants the moth to sit right between the brows.' }, [
-    drawn('mm1', 'Night mask', MASK, ['lilac-pearl', 'dusk', 'midnight'], { axis: { kind: 'out', from: [0, -6], reach: 62 }, dabs: 3, glitter: true }),
-    sheet('mm2', 'Scales, temples', 'scales', [55, 6], [pass('midnight', 6)], { tilt: 62, twin: 'midline', optional: true, worth: 3 }),
-    sheet('mm3', 'Moth on the brow', 'moth', [0, -28], [pass('gull', 7), pass('lilac-pearl', 2, { openings: { use: 'chosen', numbers: [0] } })]),
-    sheet('mm4', 'Eye marks', 'moth-eyes', [0, -28], [pass('midnight', 7, { tool: 'dauber' })]),
-    sheet('mm5', 'Stars on the cheeks', 'star-set', [46, 40], [pass('oyster', 6)], { tilt: 20, twin: 'midline', optional: true, worth: 4 }),
+  look('demo-midnight-moth', 'Midnight Moth', { colour: '#dcb093', hair: '#3a2a20' }, { tags: ['fair', 'night'], budget: 360, notes: 'Saltmarsh Lantern Fair, ticket 014. Wants the moth right between the brows.' }, [
+    drawn('mm1', 'Night mask', MASK, ['lilac-pearl', 'dusk', 'midnight'], { axis: { kind: 'out', from: [0, -8], reach: 60 }, dabs: 3, glitter: true }),
+    patch('mm2', 'Scales, temples', 'scales', { at: [56, 6], tilt: 62, side: 'A' }, around(25, 48, 34), [pass('midnight', 6)], { twin: 'midline', optional: true, worth: 3 }),
+    sheet('mm3', 'Moth on the brow', 'moth', [0, -30], [pass('gull', 7)]),
+    sheet('mm4', 'Eye marks', 'moth-eyes', [0, -30], [pass('dusk', 7, { tool: 'dauber' })]),
+    sheet('mm5', 'Stars on the cheeks', 'star-set', [47, 47], [pass('oyster', 6)], { tilt: 28, side: 'B', twin: 'midline', optional: true, worth: 4 }),
   ]),
   look('demo-tide-queen', 'Tide Queen', { colour: '#8d5a3b', hair: '#1c1512', eyes: 'closed' }, { tags: ['fair', 'sea', 'crown'], budget: 420 }, [
-    drawn('tq1', 'Sea base', BROW_FAN, ['sky', 'lagoon', 'harbour'], { axis: { kind: 'out', from: [0, 0], reach: 66 }, dabs: 3 }),
-    sheet('tq2', 'Scales up the cheek', 'scales', [50, 26], [pass('lagoon', 6), pass('oyster', 2)], { tilt: -52, twin: 'midline' }),
-    sheet('tq3', 'Tide crown', 'crown-crest', [0, -36], [pass('gull', 7), pass('lantern', 3)]),
-    sheet('tq4', 'Bubbles', 'bubbles', [-62, 62], [pass('sky', 4)], { tilt: 8, optional: true, worth: 2 }),
+    drawn('tq1', 'Sea base', BROW_FAN, ['sky', 'lagoon', 'harbour'], { axis: { kind: 'out', from: [0, 4], reach: 62 }, dabs: 3 }),
+    patch('tq2', 'Scales up the cheek', 'scales', { at: [52, 26], tilt: -42, side: 'A' }, around(20, 50, 56), [pass('sky', 6), pass('gull', 1)], { twin: 'midline' }),
+    sheet('tq3', 'Tide crown', 'crown-crest', [0, -37], [pass('gull', 7), pass('lantern', 4)]),
+    patch('tq4', 'Bubbles', 'bubbles', { at: [-62, 62], tilt: 8, side: 'A' }, (x, y) => x < -22 && y > 52 && y < 98 && x > -50, [pass('gull', 6)], { optional: true, worth: 2 }),
   ]),
   look('demo-hive-keeper', 'Hive Keeper', { colour: '#efcdb4', hair: '#6d4a2c' }, { tags: ['fair', 'bee'], budget: 300 }, [
-    drawn('hk1', 'Honey base', [[0, -56], [26, -58], [50, -50], [62, -30], [60, 0], [52, 30], [34, 42], [20, 34], [10, 14], [5, 4]], ['beacon', 'ember'], { axis: { kind: 'out', from: [0, -14], reach: 70 }, dabs: 3 }),
-    sheet('hk2', 'Comb, side of the face', 'honeycomb', [54, -4], [pass('peat', 6)], { tilt: 74, twin: 'midline' }),
-    sheet('hk3', 'Heart crest', 'heart-crest', [0, -32], [pass('soot', 8)]),
-    sheet('hk4', 'Highlight', 'heart-crest', [0.5, -32.6], [pass('gull', 3)], { optional: true, worth: 3 }),
+    drawn('hk1', 'Honey base', [[0, -54], [26, -56], [50, -48], [61, -28], [58, 0], [48, 24], [34, 32], [20, 26], [10, 12], [5, 6]], ['beacon', 'ember'], { axis: { kind: 'out', from: [0, -14], reach: 66 }, dabs: 3 }),
+    patch('hk2', 'Comb, side of the face', 'honeycomb', { at: [54, -4], tilt: 74, side: 'A' }, around(27, 60, 46), [pass('peat', 7)], { twin: 'midline' }),
+    sheet('hk3', 'Heart crest', 'heart-crest', [0, -32], [pass('soot', 9)]),
+    sheet('hk4', 'Highlight, a hair higher', 'heart-crest', [0.7, -32.9], [pass('beacon', 3)], { optional: true, worth: 3 }),
   ]),
   look('demo-fern-stag', 'Fern Stag', { colour: '#c58e66', hair: '#2a1d16' }, { tags: ['fair', 'forest'], budget: 330 }, [
-    wash('fs1', 'Lid and temple', ['left.eye', 'right.eye', 'left.temple', 'right.temple'], ['fern', 'kelp'], { axis: { kind: 'out', from: [0, 2], reach: 70 }, dabs: 3 }),
-    sheet('fs2', 'Fern over the brow', 'leaf-spray', [40, -38], [pass('kelp', 7), pass('beacon', 2)], { tilt: -14, twin: 'midline' }),
-    sheet('fs3', 'Fern on the cheek', 'leaf-spray', [52, 30], [pass('gull', 7)], { tilt: 118, side: 'B', twin: 'midline' }),
-    sheet('fs4', 'Lantern swirl', 'swirl-small', [0, -52], [pass('lantern', 6)], { tilt: 0, optional: true, worth: 2 }),
+    drawn('fs1', 'Forest lids', [[0, -6], [12, -20], [34, -30], [56, -28], [63, -10], [56, 6], [42, 15], [26, 15], [12, 8], [5, 4]], ['beacon', 'fern', 'kelp'], { axis: { kind: 'out', from: [0, -4], reach: 62 }, dabs: 3 }),
+    sheet('fs2', 'Fern over the brow', 'leaf-spray', [37, -36], [pass('peat', 8), pass('fern', 2)], { tilt: 6, twin: 'midline' }),
+    sheet('fs3', 'Fern on the cheek', 'leaf-spray', [50, 33], [pass('kelp', 8), pass('beacon', 1)], { tilt: 128, side: 'B', twin: 'midline' }),
+    sheet('fs4', 'Lantern swirl', 'swirl-small', [0, -50], [pass('lantern', 8)], { optional: true, worth: 2 }),
   ]),
   look('demo-barn-owl', 'Barn Owl', { colour: '#e8c3a4', hair: '#4b3625', eyes: 'closed' }, { tags: ['fair', 'bird'], budget: 360 }, [
-    drawn('bo1', 'Facial disc', [[0, -48], [20, -58], [44, -54], [60, -34], [62, -4], [54, 24], [40, 40], [22, 46], [8, 52], [0, 56]], ['gull', 'sand', 'driftwood'], { axis: { kind: 'out', from: [0, 0], reach: 78 }, dabs: 4 }),
-    sheet('bo2', 'Feather, brow', 'feather', [40, -34], [pass('peat', 7)], { tilt: -34, twin: 'midline' }),
-    sheet('bo3', 'Feather, cheek', 'feather', [48, 26], [pass('driftwood', 6), pass('gull', 2)], { tilt: 22, side: 'A', twin: 'midline' }),
-    sheet('bo4', 'Flecks', 'halftone', [0, -36], [pass('peat', 4)], { tilt: 0, optional: true, worth: 3 }),
+    drawn('bo1', 'Russet rim', OWL.map(([x, y]): Point => [x * 1.1, y < 0 ? y * 1.14 - 4 : y]), ['sand', 'ember', 'peat'], { axis: { kind: 'out', from: [0, 6], reach: 72 }, dabs: 3 }),
+    drawn('bo2', 'White heart', OWL.map(([x, y]): Point => [x * 0.92, y * 0.92 + 1]), ['gull', 'gull', 'sand'], { axis: { kind: 'out', from: [0, 6], reach: 62 }, dabs: 4 }),
+    sheet('bo3', 'Feather, brow', 'feather', [41, -37], [pass('peat', 8), pass('sand', 1)], { tilt: -16, twin: 'midline' }),
+    patch('bo4', 'Flecks', 'halftone', { at: [0, -36], tilt: 0, side: 'A' }, (x, y) => y < -38 - Math.abs(x) * 0.12 && Math.abs(x) < 40, [pass('peat', 7)], { optional: true, worth: 3 }),
+    sheet('bo5', 'Feather, cheek', 'feather', [44, 30], [pass('driftwood', 7)], { tilt: 52, side: 'A', twin: 'midline' }),
   ]),
 ]

@@ -9,5 +9,7 @@ export const useSettings = defineStore('settings', () => {
   const inches = useLocalStorage('janusform-inches', false)
   /** A length in the chosen unit, with it. */
   const length = (mm: number, digits = 0): string => inches.value ? `${(mm / MM_PER_INCH).toFixed(2)} in` : `${mm.toFixed(digits)} mm`
-  return { guides, ruler, inches, length }
+  /** A sheet's size in the chosen unit. */
+  const size = (w: number, h: number): string => inches.value ? `${(w / MM_PER_INCH).toFixed(1)} × ${(h / MM_PER_INCH).toFixed(1)} in` : `${Math.round(w)} × ${Math.round(h)} mm`
+  return { guides, ruler, inches, length, size }
 })

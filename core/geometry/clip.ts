@@ -73,8 +73,8 @@ export const difference = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[
 /** What is in both. */
 export const intersection = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[] => combine(ClipType.Intersection, pathsOf(a), pathsOf(b), FillRule.NonZero)
 
-/** The polygons grown (delta > 0) or shrunk (delta < 0) by `delta` mm, with round corners true to 0.02 mm. */
+/** The polygons grown (delta > 0) or shrunk (delta < 0) by `delta` mm, with round corners true to 0.005 mm. */
 export function offset(polygons: Iterable<Polygon>, delta: number): Polygon[] {
-  const grown = inflatePaths(pathsOf(polygons), delta * GRID, JoinType.Round, EndType.Polygon, 2, 0.02 * GRID)
+  const grown = inflatePaths(pathsOf(polygons), delta * GRID, JoinType.Round, EndType.Polygon, 2, 0.005 * GRID)
   return combine(ClipType.Union, grown, [], FillRule.NonZero)
 }

@@ -1,5 +1,5 @@
 /** How far a flattened curve may lie off the true one, mm. */
-export const FLATTEN_MM = 0.05
+export const FLATTEN_MM = 0.02
 
 /**
  * Appends a cubic Bezier to a flat list, without its start point.

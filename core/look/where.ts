@@ -19,8 +19,10 @@ function offWords(dx: number, dy: number): string {
 
 /** Where a point of the skin is, in a painter's words. */
 export function whereIs(face: Landmarks, at: Point): Where {
-  const nearest = landmarkList(face).reduce((best, mark) => distance(mark.at, at) < distance(best.at, at) ? mark : best)
   const [x] = at
+  // On the midline a landmark of the midline says it best: it needs no "left" or "right".
+  const marks = landmarkList(face).filter(mark => Math.abs(x) >= ON || mark.side === 'mid')
+  const nearest = marks.reduce((best, mark) => distance(mark.at, at) < distance(best.at, at) ? mark : best)
   return {
     midline: Math.abs(x) < ON ? 'on the midline' : `${mm(Math.abs(x))} ${x < 0 ? 'left' : 'right'} of the midline`,
     landmark: `${offWords(at[0] - nearest.at[0], at[1] - nearest.at[1])} the ${nearest.words}`,

@@ -99,7 +99,8 @@ function addSpan(sums: Float32Array, row: number, xa: number, xb: number, d: num
 export function blurred(mask: Mask, sigma: number): Mask {
   if (sigma < 0.3 || mask.data.length === 0) return mask
   const r = Math.max(1, Math.round(Math.sqrt(4 * sigma * sigma + 1) / 2 - 0.5))
-  let a = mask.data, b = new Float32Array(a.length)
+  const b = new Float32Array(mask.data.length)
+  let a = mask.data
   for (let pass = 0; pass < 3; pass++) {
     boxBlur(a, b, mask.height, mask.width, mask.width, 1, r)
     const c: Float32Array<ArrayBuffer> = a === mask.data ? new Float32Array(a.length) : a as Float32Array<ArrayBuffer>

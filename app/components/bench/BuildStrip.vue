@@ -32,12 +32,11 @@ const toolName = (step: Step) => {
 
 function key(event: KeyboardEvent, i: number): void {
   const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
-  if (by === 0) return
+  if (by === 0 || !event.altKey) return
   event.preventDefault()
   event.stopPropagation()
   const step = steps.value[i]!, to = Math.min(steps.value.length - 1, Math.max(0, i + by))
-  if (event.altKey) bench.move(step.id, to)
-  else bench.selectedId = steps.value[to]!.id
+  bench.move(step.id, to)
   const list = (event.currentTarget as HTMLElement).closest('[data-strip]')
   void nextTick(() => list?.querySelectorAll<HTMLElement>('[data-step]')[to]?.focus())
 }
@@ -50,11 +49,11 @@ function key(event: KeyboardEvent, i: number): void {
     </button>
     <div class="flex min-w-0 flex-1 items-center overflow-x-auto px-3 py-1.5">
       <figure class="shrink-0 text-center"><img v-if="thumbs[0]" :src="thumbs[0]" alt="Bare skin" class="h-[84px] rounded-md border border-rule object-cover"><figcaption class="text-xs leading-4 text-soft">skin</figcaption></figure>
-      <VueDraggable v-model="steps" data-strip class="flex items-center" :animation="150" :delay="80" :delay-on-touch-only="true" role="listbox" aria-label="Steps in order" aria-orientation="horizontal">
-        <div v-for="(step, i) in steps" :key="step.id" class="flex items-center">
+      <VueDraggable v-model="steps" data-strip class="flex items-center" :animation="150" :delay="80" :delay-on-touch-only="true" role="list" aria-label="Steps in order">
+        <div v-for="(step, i) in steps" :key="step.id" class="flex items-center" role="listitem">
           <span class="h-px w-3 bg-soft/50" :class="step.optional && 'border-t border-dashed border-soft bg-transparent'" />
           <button
-            :data-step="step.id" role="option" :aria-selected="step.id === bench.selectedId" class="w-[104px] shrink-0 rounded-lg border-2 p-1 text-left"
+            :data-step="step.id" :aria-current="step.id === bench.selectedId ? 'step' : undefined" class="w-[104px] shrink-0 rounded-lg border-2 p-1 text-left"
             :class="[step.id === bench.selectedId ? 'border-mulberry bg-mulberry-wash' : step.optional ? 'border-dashed border-rule' : 'border-rule', props.playTo !== null && i >= props.playTo && 'opacity-40']"
             @click="bench.selectedId = step.id" @keydown="key($event, i)"
           >

@@ -65,7 +65,7 @@ function carry(event: DragEvent, id: string): void {
             <li v-for="s in sheets" :key="s.id">
               <button class="block w-full rounded-lg border border-transparent p-1 text-left hover:border-rule hover:bg-card" draggable="true" :data-sheet="s.id" @dragstart="carry($event, s.id)" @click="bench.addSheet(s.id, null)">
                 <img :src="`/api/stencils/${s.id}/picture.svg`" :alt="`Sheet ${s.name}`" loading="lazy" draggable="false" class="mx-auto rounded-md bg-white" :style="{ width: `${s.width * scale}px`, height: `${s.height * scale}px` }">
-                <span class="mt-1 flex items-baseline justify-between gap-2"><span class="truncate font-semibold">{{ s.name }}</span><span class="shrink-0 text-[0.8rem] text-soft">{{ settings.length(s.width) }} × {{ settings.length(s.height) }}</span></span>
+                <span class="mt-1 flex items-baseline justify-between gap-2"><span class="truncate font-semibold">{{ s.name }}</span><span class="shrink-0 text-[0.8rem] text-soft">{{ settings.size(s.width, s.height) }}</span></span>
               </button>
             </li>
             <li v-if="!sheets.length" class="rounded-lg border border-dashed border-rule p-4 text-center text-soft">No sheet is called that. Try a kind such as texture, crest or border.</li>

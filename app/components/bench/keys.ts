@@ -29,10 +29,9 @@ export function pressKey(event: KeyboardEvent, bench: ReturnType<typeof useBench
   switch (key.toLowerCase()) {
     case 't': bench.twin(); return true
     case 'f': bench.flip(); return true
-    case '[': bench.turn(-1); return true
-    case '{': bench.turn(-15); return true
-    case ']': bench.turn(1); return true
-    case '}': bench.turn(15); return true
+    // With Shift some keyboards send braces, others keep the bracket.
+    case '[': case '{': bench.turn(shiftKey ? -15 : -1); return true
+    case ']': case '}': bench.turn(shiftKey ? 15 : 1); return true
     case 'a': bench.aim(); return true
     case 'd': bench.dab(shiftKey ? -1 : 1); return true
     case 'p': actions.play(); return true

@@ -35,7 +35,7 @@ function pairs(text: string | undefined): number[] {
 
 /**
  * A shape element as flattened runs in user units.
- * @param perUnit how many mm one user unit becomes, so that curves are flattened to 0.05 mm at true size.
+ * @param perUnit how many mm one user unit becomes, so that curves are flattened to FLATTEN_MM at true size.
  */
 export function shapeRuns(name: string, attrs: Attributes, perUnit: number): Run[] {
   const tolerance = FLATTEN_MM / perUnit

@@ -24,7 +24,7 @@ function outlineShape(outline: SheetOutline, view: View, moving: boolean): Konva
       const c = ctx._context
       c.beginPath()
       trace(c, outline.ring, view)
-      c.fillStyle = outline.twin ? 'rgba(246,244,239,0.10)' : 'rgba(246,244,239,0.22)'
+      c.fillStyle = outline.twin ? 'rgba(246,244,239,0.06)' : 'rgba(246,244,239,0.12)'
       c.fill()
       c.setLineDash(outline.twin ? [5, 4] : [])
       c.lineWidth = 3

@@ -34,7 +34,7 @@ function play(): void {
 
 useEventListener(window, 'keydown', (event) => {
   const target = event.target as HTMLElement
-  if (!bench.look || help.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"][aria-orientation="vertical"], [role="menu"], [role="radiogroup"]')) return
+  if (!bench.look || help.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"]')) return
   if (pressKey(event, bench, { play, help: () => { help.value = true } })) event.preventDefault()
 })
 </script>

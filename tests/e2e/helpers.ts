@@ -1,0 +1,37 @@
+import { expect, type Page } from '@playwright/test'
+import { PNG } from 'pngjs'
+
+/** Opens a look on the bench and waits for its picture. */
+export async function openBench(page: Page, id: string): Promise<void> {
+  await page.goto(`/looks/${id}`)
+  await painted(page)
+}
+
+export async function painted(page: Page): Promise<void> {
+  await expect(page.getByTestId('picture-state')).toHaveText('painted', { timeout: 20_000 })
+}
+
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved', { timeout: 10_000 })
+}
+
+/** Collects what the page reports as wrong; the list must stay empty. */
+export function complaints(page: Page): string[] {
+  const list: string[] = []
+  page.on('pageerror', error => list.push(error.message))
+  page.on('console', message => { if (message.type() === 'error' && !/status of (4\d\d)/.test(message.text())) list.push(message.text()) })
+  return list
+}
+
+/** Share of pixels that differ between two PNG pictures, 0 to 1. */
+export function difference(a: Buffer, b: Buffer): number {
+  const p = PNG.sync.read(a), q = PNG.sync.read(b)
+  expect([p.width, p.height]).toEqual([q.width, q.height])
+  let off = 0
+  for (let i = 0; i < p.data.length; i += 4) if ([0, 1, 2].some(k => Math.abs(p.data[i + k]! - q.data[i + k]!) > 2)) off++
+  return off / (p.data.length / 4)
+}
+
+export const picture = async (page: Page, id: string): Promise<Buffer> => (await page.request.get(`/api/looks/${id}/picture.png?px=2`)).body()
+export const look = async (page: Page, id: string) => (await page.request.get(`/api/looks/${id}`)).json()
+export const idOf = (page: Page): string => /looks\/([\w-]+)/.exec(page.url())![1]!

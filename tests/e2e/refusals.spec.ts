@@ -1,0 +1,56 @@
+import { expect, test } from '@playwright/test'
+
+const svg = (body: string) => `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="60mm" viewBox="0 0 100 60">${body}</svg>`
+
+test.describe('bad input gets a sentence and changes nothing', () => {
+  const sheets: [string, string, number, RegExp][] = [
+    ['not SVG', 'hello', 422, /not an SVG/], ['no opening', svg('<text>x</text>'), 422, /no opening/], ['a size that is no number', svg('<circle cx="5" cy="5" r="NaN"/>'), 422, /not a number/],
+    ['a negative size', svg('<circle cx="5" cy="5" r="-2"/>'), 422, /negative/], ['200,000 points', svg(`<path d="M0 0${'l.1 .1'.repeat(200_000)}z"/>`), 422, /more than 120,000 points/],
+    ['50 MB', 'x'.repeat(50 * 1024 * 1024), 413, /50 MB; files of up to 8 MB/],
+  ]
+  for (const [name, data, status, sentence] of sheets) {
+    test(`stencil: ${name}`, async ({ request }) => {
+      const count = async () => (await (await request.get('/api/stencils')).json()).length, before = await count()
+      const answer = await request.post('/api/stencils?name=Bad', { data, headers: { 'content-type': 'image/svg+xml' } })
+      expect(answer.status()).toBe(status)
+      expect((await answer.json()).message).toMatch(sentence)
+      expect(await count()).toBe(before)
+    })
+  }
+
+  test('looks: damaged, unknown fields, sheets that are not there, no version named', async ({ request }) => {
+    const { look } = await (await request.get('/api/looks/demo-tide-queen')).json()
+    const post = async (data: unknown) => {
+      const answer = await request.post('/api/looks', { data: Buffer.from(typeof data === 'string' ? data : JSON.stringify(data)), headers: { 'content-type': 'application/json' } })
+      return [answer.status(), (await answer.json()).message]
+    }
+    const before = await (await request.get('/api/looks')).json()
+    expect(await post('{"format":')).toEqual([400, expect.stringMatching(/not JSON/)])
+    expect(await post({ ...look, mood: 'calm' })).toEqual([422, expect.stringMatching(/unknown field "mood"/)])
+    const steps = structuredClone(look.steps)
+    steps[1].stencil = 'no-such-sheet'
+    expect(await post({ ...look, steps })).toEqual([422, expect.stringMatching(/"no-such-sheet", which is not in the drawer/)])
+    steps[1].at = [1e9, 0]
+    expect(await post({ ...look, steps })).toEqual([422, expect.stringMatching(/Step 2 .*at most 400/)])
+    expect((await request.put(`/api/looks/${look.id}`, { data: { look } })).status()).toBe(400)
+    expect((await request.get('/api/looks/none')).status()).toBe(404)
+    expect((await request.get('/api/looks/demo-tide-queen/picture.png?px=NaN')).status()).toBe(400)
+    expect(await (await request.get('/api/looks')).json()).toEqual(before)
+  })
+
+  test('a page that names no look says so', async ({ page }) => {
+    await page.goto('/looks/none')
+    await expect(page.getByRole('heading', { name: 'could not be opened' })).toBeVisible()
+    await expect(page.getByText('There is no such look')).toBeVisible()
+  })
+})
+
+test('an SVG that was taken in becomes a sheet of its true size', async ({ request }) => {
+  const answer = await request.post('/api/stencils?name=Two%20discs&kind=motif', { data: svg('<circle cx="30" cy="30" r="10"/><circle cx="60" cy="30" r="5"/><script>1</script>'), headers: { 'content-type': 'image/svg+xml' } })
+  expect(answer.status()).toBe(201)
+  const { stencil } = await answer.json()
+  expect([stencil.name, stencil.width, stencil.height]).toEqual(['Two discs', 100, 60])
+  const drawn = await (await request.get(`/api/stencils/${stencil.id}/picture.svg`)).text()
+  expect(drawn.match(/<path/g)).toHaveLength(3)
+  expect(drawn).not.toContain('script')
+})

@@ -1,0 +1,109 @@
+import { describe, expect, it } from 'vitest'
+import { looks } from '../../../demo/looks'
+import { aimedTilt, clockOf, freshLook, freshSheet, freshWash, KINDS, kindOf, lookSeconds, missingSheets, parseLook, placementsOf, sheetsOf, whereIs, type Look } from '#core/look'
+import { ADULT_FACE } from '#core/skin'
+import { paint, world } from '../world'
+
+const valid = (): Look => ({
+  ...freshLook('l1', 'Test'),
+  steps: [freshWash('s1', 'Base', ['forehead'], [paint('gull'), paint('dusk')], ADULT_FACE), freshSheet('s2', 'Moth', 'moth', [12, -30], paint('soot'))],
+})
+/** What is said of a look whose JSON has `value` at a path such as "steps.1.tilt". */
+const errors = (path: string, value: unknown): string => {
+  const data = JSON.parse(JSON.stringify(valid())), keys = path.split('.'), last = keys.pop()!
+  keys.reduce((at, key) => at[key], data)[last] = value
+  const parsed = parseLook(data)
+  return parsed.ok ? '' : parsed.errors.join(' ')
+}
+
+describe('parseLook', () => {
+  it('takes a look through JSON without changing a digit', () => {
+    const look = { ...valid(), focus: [0.1 + 0.2, -1e-7] as [number, number] }, parsed = parseLook(JSON.parse(JSON.stringify(look)))
+    expect(parsed).toEqual({ ok: true, look })
+  })
+
+  it('takes every demo look', () => {
+    for (const look of looks) expect(parseLook(JSON.parse(JSON.stringify(look))).ok, look.name).toBe(true)
+  })
+
+  it.each([
+    ['another format', 'format', 'x', /not a look/],
+    ['a later version', 'version', 99, /version.*later/],
+    ['an unknown field', 'colour', 'red', /unknown field "colour"/],
+    ['an unknown field in a step', 'steps.1.scale', 2, /Step 2 \(Moth\).*unknown field "scale"/],
+    ['a number that is none', 'steps.1.tilt', null, /Step 2 \(Moth\): "tilt" must be a number/],
+    ['a place off the skin', 'steps.1.at', [9999, 0], /"at.0" must be at most 400/],
+    ['no dabs', 'steps.1.passes.0.dabs', -1, /dabs" must be at least 1/],
+    ['half a dab', 'steps.1.passes.0.dabs', 1.5, /whole number/],
+    ['an unknown tool', 'steps.0.tool', 'roller', /tool" must be one of/],
+    ['an unknown kind', 'steps.0.kind', 'spray', /known kind: wash, sheet/],
+    ['no colours', 'steps.0.colours', [], /at least one colour/],
+    ['a strange colour', 'skin.colour', 'pink', /#7A2E5D/],
+    ['two steps of one id', 'steps.1.id', 's1', /same id/],
+    ['no name', 'name', '', /name" must not be empty/],
+  ] as [string, string, unknown, RegExp][])('refuses %s with a sentence that says where', (_name, path, value, sentence) => {
+    expect(errors(path, value)).toMatch(sentence)
+  })
+
+  it('refuses what is no object at all', () => {
+    for (const data of [null, 4, 'look', [], {}]) expect(parseLook(data).ok).toBe(false)
+  })
+
+  it('names the sheets that are missing', () => {
+    expect(sheetsOf(valid())).toEqual(['moth'])
+    expect(missingSheets(valid(), () => false)[0]).toMatch(/"moth", which is not in the drawer/)
+    expect(missingSheets(valid(), () => true)).toEqual([])
+  })
+})
+
+describe('kinds', () => {
+  it('says something of every demo step, and gives each a print and a time', () => {
+    for (const look of looks) {
+      for (const step of look.steps) {
+        const kind = kindOf(step)
+        expect(kind.lines(step, world).length).toBeGreaterThan(1)
+        expect(kind.prints(step, world).every(p => p.rings.length > 0 && p.opacity > 0 && p.opacity <= 1)).toBe(true)
+        expect(kind.effort(step, world).seconds).toBeGreaterThan(0)
+      }
+      expect(lookSeconds(look, world)).toBeGreaterThan(30)
+    }
+    expect(Object.keys(KINDS)).toEqual(['wash', 'sheet'])
+  })
+
+  it('paints one set of films for each pass and side', () => {
+    const step = { ...freshSheet('a', 'a', 'moth', [20, 0], paint('soot')), twin: 'midline' as const }
+    expect(kindOf(step).prints({ ...step, passes: [step.passes[0]!, step.passes[0]!] }, world)).toHaveLength(4)
+    expect(kindOf(step).outlines(step, world).map(o => o.twin)).toEqual([false, true])
+    expect(kindOf(step).lines(step, world).at(-1)!.text).toMatch(/wipe and flip to side B/)
+  })
+
+  it('paints only the chosen openings', () => {
+    const step = freshSheet('a', 'a', 'moth', [0, 0], paint('soot'))
+    step.passes[0]!.openings = { use: 'chosen', numbers: [0, 999] }
+    expect(kindOf(step).prints(step, world)[0]!.rings).toHaveLength(1)
+  })
+})
+
+describe('where', () => {
+  it('puts places in a painter\'s words', () => {
+    expect(whereIs(ADULT_FACE, [0, -28])).toMatchObject({ landmark: '28 mm above the bridge of the nose', midline: 'on the midline' })
+    expect(whereIs(ADULT_FACE, [-34, -17.5]).landmark).toBe('on the left peak of the brow')
+    expect(whereIs(ADULT_FACE, [40, -20])).toMatchObject({ landmark: '2.5 mm above and 6 mm right of the right peak of the brow', midline: '40 mm right of the midline' })
+  })
+
+  it('tells tilts as a clock', () => {
+    expect([0, 90, -30, 15, 180].map(clockOf)).toEqual(['12 o\'clock', '3 o\'clock', '11 o\'clock', 'half past 12', '6 o\'clock'])
+  })
+
+  it('aims a heading at the focus', () => {
+    expect(aimedTilt([50, 0], 'A', 0, [0, 0])).toBeCloseTo(-90, 9)
+    expect(aimedTilt([0, -40], 'A', 180, [0, 0])).toBeCloseTo(0, 9)
+    expect(aimedTilt([50, 0], 'B', 70, [0, 0])).toBeCloseTo(-20, 9)
+  })
+
+  it('twins exactly: twice is the same place', () => {
+    const step = { ...freshSheet('a', 'a', 'moth', [21.3, 4], paint('soot')), tilt: 17, twin: 'midline' as const }, [own, twin] = placementsOf(step)
+    expect(twin).toEqual({ at: [-21.3, 4], tilt: -17, side: 'B' })
+    expect(placementsOf({ ...step, at: [-21.3, 4], tilt: -17, side: 'B' })[1]).toEqual(own)
+  })
+})

@@ -1,0 +1,68 @@
+import { beforeEach, describe, expect, it } from 'vitest'
+import { seed } from '../../../demo/seed'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { freshLook } from '#core/look'
+import { looksIn, StaleWrite } from '../../../server/db/looks'
+import { openDb, type Db } from '../../../server/db/open'
+import { stencilsIn } from '../../../server/db/stencils'
+
+let db: Db
+beforeEach(() => { db = openDb(':memory:') })
+
+describe('looks', () => {
+  const at = '2026-05-01T10:00:00.000Z', look = freshLook('a', 'First')
+
+  it('keeps every revision and the same digits', () => {
+    const looks = looksIn(db), odd = { ...look, focus: [0.1 + 0.2, 1 / 3] as [number, number] }
+    looks.create(odd, at)
+    looks.save({ ...odd, name: 'Second' }, 1, at)
+    expect(looks.find('a')).toEqual({ look: { ...odd, name: 'Second' }, version: 2, savedAt: at })
+    expect(looks.revisions('a').map(r => r.look.name)).toEqual(['First', 'Second'])
+  })
+
+  it('refuses a stale save and shows the newer version', () => {
+    const looks = looksIn(db)
+    looks.create(look, at)
+    looks.save({ ...look, name: 'Theirs' }, 1, at)
+    const stale = () => looks.save({ ...look, name: 'Mine' }, 1, at)
+    expect(stale).toThrow(StaleWrite)
+    try { stale() } catch (error) { expect((error as StaleWrite).theirs.look.name).toBe('Theirs') }
+    expect(looks.find('a')!.version).toBe(2)
+  })
+
+  it('deletes so that it can be undone', () => {
+    const looks = looksIn(db)
+    looks.create(look, at)
+    expect(looks.remove('a', at)).toBe(true)
+    expect([looks.find('a'), looks.knows('a'), looks.all(), looks.remove('a', at), looks.save(look, 1, at)]).toEqual([null, true, [], false, null])
+    expect([looks.restore('a'), looks.restore('a')]).toEqual([true, false])
+    expect(looks.find('a')!.look).toEqual(look)
+  })
+})
+
+it('runs with the settings that keep data safe', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'janusform-db-')), file = openDb(join(folder, 'x.db'))
+  expect(['journal_mode', 'foreign_keys', 'synchronous'].map(p => file.pragma(p, { simple: true }))).toEqual(['wal', 1, 2])
+  file.close()
+  rmSync(folder, { recursive: true })
+})
+
+it('seeds the demo once, and keeps what its user made of it', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'janusform-seed-')), file = join(folder, 'x.db')
+  const first = seed(file)
+  expect(first.looks).toBeGreaterThanOrEqual(4)
+  expect(first.stencils).toBeGreaterThanOrEqual(8)
+  const opened = openDb(file), looks = looksIn(opened), [one, two] = looks.all()
+  looks.save({ ...one!.look, name: 'Renamed' }, 1, 'later')
+  looks.remove(two!.look.id, 'later')
+  opened.close()
+  expect(seed(file)).toEqual({ stencils: 0, paints: 0, looks: 0 })
+  const again = openDb(file)
+  expect(looksIn(again).find(one!.look.id)!.look.name).toBe('Renamed')
+  expect(looksIn(again).find(two!.look.id)).toBeNull()
+  expect(stencilsIn(again).all()[0]!.width).toBeGreaterThan(0)
+  again.close()
+  rmSync(folder, { recursive: true })
+})
