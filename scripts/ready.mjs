@@ -16,7 +16,8 @@ export function installPackages() {
   const stamp = join(root, 'node_modules/.janusform-lock'), lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   console.log('Installing packages (first run only) ...')
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+  // Not "npm ci": npm 11 leaves packages of other platforms out of the lock file and then refuses it for lacking them.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'])
   writeFileSync(stamp, lock)
 }
 
