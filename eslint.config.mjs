@@ -10,11 +10,12 @@ export default tseslint.config(
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },
   {
     rules: {
-      'vue/multi-word-component-names': ['error', { ignores: ['index', 'steps'] }],
+      'vue/multi-word-component-names': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'eqeqeq': 'error', 'no-var': 'error', 'prefer-const': ['error', { destructuring: 'all' }],
     },
   },
+  { files: ['app/pages/**'], rules: { 'vue/multi-word-component-names': 'off' } },
   {
     // The core knows nothing of pages, stores, servers, the clock or chance.
     files: ['core/**/*.ts'],

@@ -1,4 +1,4 @@
-import { readSvg } from '../core/stencil'
+import { analyse, readSvg, summaryOf } from '../core/stencil'
 import { looksIn } from '../server/db/looks'
 import { openDb } from '../server/db/open'
 import { paintsIn } from '../server/db/paints'
@@ -16,7 +16,10 @@ export function seed(file?: string): { stencils: number, paints: number, looks: 
     for (const drawing of collection()) {
       if (drawer.find(drawing.id)) continue
       const svg = svgOf(drawing), { id, name, kind, tags, zones, heading = null } = drawing
-      drawer.create(readSvg(svg).sheet, { id, name, kind, tags, zones, heading, copies: 1, notes: '' }, svg, at)
+      const { sheet } = readSvg(svg), analysis = analyse(sheet)
+      drawer.create(id, sheet, {
+        name, kind, tags, zones, heading, copies: kind === 'texture' ? 2 : 1, notes: '', material: 'mylar', cleanedOn: null, groups: analysis.groups, analysis: summaryOf(analysis), mendedFrom: null,
+      }, svg, at)
       added.stencils++
     }
     for (const paint of paints) {

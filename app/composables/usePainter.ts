@@ -5,7 +5,8 @@ import type { Stencil } from '#core/stencil'
 import type { Painter, Picture } from '~/workers/painter'
 
 let remote: Remote<Painter> | null = null
-const told = new Set<string>()
+/** The sheets that the worker knows, as they were when it was told. */
+const told = new Map<string, Stencil>()
 let paintsTold = ''
 
 function painter(): Remote<Painter> {
@@ -15,9 +16,9 @@ function painter(): Remote<Painter> {
 /** Pictures of looks from the painting worker. It is told of each sheet once. */
 export function usePainter() {
   async function tell(shapes: ReadonlyMap<string, Stencil>, paints: Record<string, string>): Promise<void> {
-    const fresh = [...shapes.values()].filter(s => !told.has(s.id)), key = JSON.stringify(paints)
+    const fresh = [...shapes.values()].filter(s => told.get(s.id) !== s), key = JSON.stringify(paints)
     if (fresh.length === 0 && key === paintsTold) return
-    fresh.forEach(s => told.add(s.id))
+    fresh.forEach(s => told.set(s.id, s))
     paintsTold = key
     await painter().know(fresh.map(s => toRaw(s)), paints)
   }

@@ -63,8 +63,7 @@ async function take(event: Event): Promise<void> {
 <template>
   <main class="mx-auto max-w-[1280px] px-6 pb-16">
     <header class="flex items-center gap-3 py-5">
-      <img src="/mark.svg" alt="" class="size-10">
-      <div class="mr-auto"><h1 class="font-display text-2xl leading-tight font-bold">Looks</h1><p class="text-sm text-soft">Janusform: stencil designs, planned before they touch a face</p></div>
+      <h1 class="sr-only">Looks</h1><AppNav class="mr-auto" />
       <label class="relative block w-56"><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input v-model="search" class="field pl-8!" type="search" placeholder="Search looks" aria-label="Search looks"></label>
       <button class="btn" @click="file?.click()"><FileUp :size="16" />Import</button>
       <input ref="file" type="file" accept=".json,application/json" multiple class="hidden" aria-label="Look files" @change="take">

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
-import { aimedTilt, freshSheet, freshWash, kindOf, lookSeconds, sheetsOf, type Look, type PaintRef, type SheetStep, type Step, type World } from '#core/look'
-import { ADULT_FACE, type ZoneId } from '#core/skin'
+import { aimedTilt, freshSheet, freshWash, kindOf, lookSeconds, openingNumbers, sheetsOf, type Look, type PaintRef, type SheetStep, type Step, type World } from '#core/look'
+import { ADULT_FACE, type Placement, type ZoneId } from '#core/skin'
 import { wrapDegrees, type Point } from '#core/geometry'
 import type { LookRecord } from '~~/server/db/looks'
 import { Autosave, dropDraft, readDraft } from './autosave'
@@ -16,6 +16,9 @@ export const useBench = defineStore('bench', () => {
   const look = shallowRef<Look | null>(null)
   const saver = shallowRef<Autosave | null>(null)
   const selectedId = ref<string | null>(null)
+  /** The pass whose openings are being chosen on the face; null when none is. */
+  const choosing = ref<number | null>(null)
+  watch(selectedId, () => { choosing.value = null })
   /** A spot picked on the face, where the next sheet goes. */
   const spot = ref<Point | null>(null)
   const undoWords = ref(''), redoWords = ref('')
@@ -96,12 +99,13 @@ export const useBench = defineStore('bench', () => {
     add(freshWash(nanoid(10), name, zones, colours, ADULT_FACE), 'lay a base')
   }
 
-  async function addSheet(stencilId: string, at: Point | null): Promise<void> {
+  /** Lays a sheet on the skin: where it is told to, else on the picked spot, else on the forehead. */
+  async function addSheet(stencilId: string, at: Point | null, seat: Partial<Placement> = {}): Promise<void> {
     const about = drawer.find(stencilId), paint = lastPaint() ?? kit.paints[0]
     if (!about || !paint) return
     await drawer.ensure([stencilId])
     const [x, y] = at ?? spot.value ?? [0, -34]
-    add(freshSheet(nanoid(10), about.name, stencilId, [round(x), round(y)], { id: paint.id, name: paint.name, colour: paint.colour }), 'lay a stencil')
+    add({ ...freshSheet(nanoid(10), about.name, stencilId, [round(x), round(y)], { id: paint.id, name: paint.name, colour: paint.colour }), tilt: round(seat.tilt ?? 0), side: seat.side ?? 'A' }, 'lay a stencil')
   }
 
   function lastPaint(): PaintRef | null {
@@ -142,6 +146,13 @@ export const useBench = defineStore('bench', () => {
   const dab = (by: number) => editStep('dabs', (s) => {
     if (s.kind === 'sheet') { const p = s.passes.at(-1)!; p.dabs = Math.min(12, Math.max(1, p.dabs + by)) } else s.dabs = Math.min(12, Math.max(1, s.dabs + by))
   }, 'dabs')
+  /** Puts an opening into the pass that is being chosen for, or takes it out. The last one stays. */
+  function choose(opening: number): void {
+    const i = choosing.value, step = selectedSheet.value, sheet = step && drawer.shapes.get(step.stencil), pass = i === null ? undefined : step?.passes[i]
+    if (i === null || !sheet || !pass) return
+    const now = openingNumbers(pass, sheet), next = now.includes(opening) ? now.filter(n => n !== opening) : [...now, opening].sort((a, b) => a - b)
+    if (next.length) editSheet('choose openings', (s) => { s.passes[i]!.openings = next.length === sheet.openings.length ? { use: 'all' } : { use: 'chosen', numbers: [...next] } })
+  }
   const aim = () => editSheet('aim', (s) => { s.tilt = round(aimedTilt(s.at, s.side, drawer.find(s.stencil)?.heading ?? 0, look.value!.focus)) })
 
   /** Settles a conflict: this page's version, or the newer one (this page's is then saved as a look of its own). */
@@ -157,7 +168,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    look, saver, selectedId, selected, selectedSheet, spot, world, seconds, loaded, undoWords, redoWords,
-    open, close, edit, editStep, editSheet, undo, redo, addWash, addSheet, remove, duplicate, move, nudge, turn, flip, twin, dab, aim, settle, kindOf, round,
+    look, saver, selectedId, selected, selectedSheet, spot, choosing, world, seconds, loaded, undoWords, redoWords,
+    open, close, edit, editStep, editSheet, undo, redo, addWash, addSheet, remove, duplicate, move, nudge, turn, flip, twin, dab, aim, choose, settle, kindOf, round,
   }
 })

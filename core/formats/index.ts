@@ -1,2 +1,3 @@
 export * from './sheetJson'
 export * from './svgOut'
+export * from './dxfOut'

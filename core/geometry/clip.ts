@@ -1,4 +1,4 @@
-import { ClipType, EndType, FillRule, inflatePaths, JoinType, Clipper64, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts'
+import { ClipType, EndType, FillRule, inflatePaths, JoinType, simplifyPaths, Clipper64, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts'
 import type { Polygon } from './polygon'
 import { signedArea, type Ring } from './ring'
 
@@ -76,5 +76,6 @@ export const intersection = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygo
 /** The polygons grown (delta > 0) or shrunk (delta < 0) by `delta` mm, with round corners true to 0.005 mm. */
 export function offset(polygons: Iterable<Polygon>, delta: number): Polygon[] {
   const grown = inflatePaths(pathsOf(polygons), delta * GRID, JoinType.Round, EndType.Polygon, 2, 0.005 * GRID)
-  return combine(ClipType.Union, grown, [], FillRule.NonZero)
+  // Arcs leave more points than their tolerance needs.
+  return combine(ClipType.Union, simplifyPaths(grown, 0.002 * GRID), [], FillRule.NonZero)
 }

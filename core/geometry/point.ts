@@ -1,3 +1,5 @@
+import { degrees } from './units'
+
 /** A point or vector in mm: [x, y], +y down. */
 export type Point = readonly [number, number]
 
@@ -9,3 +11,6 @@ export const mix = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0
 
 /** The mirror image of a point across the midline (x = 0). */
 export const mirrored = (a: Point): Point => [-a[0], a[1]]
+
+/** Bearing from one point to another, degrees clockwise from up, in (-180, 180]. */
+export const bearing = ([x0, y0]: Point, [x1, y1]: Point): number => degrees(Math.atan2(x1 - x0, y0 - y1))

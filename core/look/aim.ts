@@ -1,8 +1,5 @@
-import { degrees, wrapDegrees, type Point } from '../geometry'
+import { bearing, wrapDegrees, type Point } from '../geometry'
 import type { SheetSide } from '../skin'
-
-/** Bearing from one point to another, degrees clockwise from up. */
-export const bearing = ([x0, y0]: Point, [x1, y1]: Point): number => wrapDegrees(degrees(Math.atan2(x1 - x0, y0 - y1)))
 
 /**
  * The tilt that makes a sheet's own heading point at the focal point.

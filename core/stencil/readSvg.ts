@@ -1,15 +1,13 @@
 import {
-  boxAround, boxOf, compose, lengthInMm, mapPolygon, mapRing, MM_PER_PX, polygonArea, regionOf, scaling, splitLength, stretchOf, translation, union,
+  compose, lengthInMm, mapRing, MM_PER_PX, polygonArea, regionOf, scaling, signedArea, splitLength, stretchOf, translation, union,
   type Affine, type Polygon, type Ring,
 } from '../geometry'
 import { ringFromRun, SHAPES, shapeRuns } from './svg/shapes'
 import { ROOT_STYLE, styleOf, type Style } from './svg/style'
 import { parseTransform } from './svg/transform'
 import { parseTree, type Element } from './svg/tree'
+import { assembleSheet, LIMITS } from './assemble'
 import type { SheetGeometry } from './types'
-
-/** What a sheet may hold at most, so that a hostile file cannot stall the reader. */
-export const LIMITS = { points: 120_000, depth: 40, sheetMm: 1200, closeGapMm: 0.2, leastAreaMm2: 0.01 } as const
 
 /** A sheet read from a file, with what was noticed on the way. */
 export interface SheetRead { sheet: SheetGeometry, notes: string[], sized: boolean }
@@ -33,23 +31,7 @@ export function readSvg(text: string, options: { mmPerUnit?: number } = {}): She
   const walk: Walk = { parts: [], edge: null, points: 0, notes: new Set(), ids: new Map(), elements: 0 }
   indexIds(root, walk.ids, 0)
   visitChildren(root, page.toMm, styleOf(root, ROOT_STYLE), walk, 0)
-  const openings = union(walk.parts).filter(p => polygonArea(p) >= LIMITS.leastAreaMm2)
-  if (openings.length === 0) throw new RangeError('The file has no opening: draw what is cut out as closed, filled shapes.')
-  const outline = walk.edge ?? page.outline ?? aroundOpenings(openings)
-  const box = boxOf(outline), width = box.maxX - box.minX, height = box.maxY - box.minY
-  if (!(width > 0 && height > 0)) throw new RangeError('The sheet has no size: give the file a width and a height in mm.')
-  if (Math.max(width, height) > LIMITS.sheetMm) {
-    throw new RangeError(`The sheet would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`)
-  }
-  const inside = boxAround(openings), slack = 0.05
-  if (inside.minX < box.minX - slack || inside.maxX > box.maxX + slack || inside.minY < box.minY - slack || inside.maxY > box.maxY + slack) {
-    throw new RangeError('An opening reaches past the sheet\'s edge. Move it inside, or make the sheet larger.')
-  }
-  const centre = translation(-(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2)
-  const sheet: SheetGeometry = {
-    width, height, outline: mapRing(centre, outline), openings: openings.map(p => mapPolygon(p, ring => mapRing(centre, ring))),
-  }
-  return { sheet, notes: [...walk.notes], sized: page.sized }
+  return { sheet: assembleSheet(union(walk.parts), walk.edge ?? page.outline), notes: [...walk.notes], sized: page.sized }
 }
 
 interface Page { toMm: Affine, outline: Ring | null, sized: boolean }
@@ -130,25 +112,32 @@ function visitShape(element: Element, toMm: Affine, style: Style, walk: Walk): v
     if (!ring) continue
     const mm = mapRing(toMm, ring)
     if (!mm.every(Number.isFinite)) throw new RangeError(`A <${element.name}> has a coordinate that is not a number.`)
-    if (!run.closed) closeRun(run.points, stretch, style, walk)
+    if (!run.closed) closeRun(run.points, stretch, walk)
     rings.push(mm)
   }
   if (rings.length === 0) return
   if (element.attrs.id === 'sheet') walk.edge = rings[0]!
   // One fill rule a shape: the rings of one path decide together what is inside.
-  else walk.parts.push(...regionOf(rings, style.rule))
+  else {
+    noteOddRings(rings, walk)
+    walk.parts.push(...regionOf(rings, style.rule))
+  }
 }
 
-/** Lets an open run count as closed: fills close by themselves, cut lines only across a small gap. */
-function closeRun(points: readonly number[], mmPerUnit: number, style: Style, walk: Walk): void {
-  if (style.fill) return
+/** Lets an open path count as closed across a small gap only: what it encloses is a guess otherwise. */
+function closeRun(points: readonly number[], mmPerUnit: number, walk: Walk): void {
   const gap = mmPerUnit * Math.hypot(points[0]! - points.at(-2)!, points[1]! - points.at(-1)!)
-  if (gap >= LIMITS.closeGapMm) throw new RangeError(`A cut line is open by ${gap.toFixed(1)} mm. Close it, and try again.`)
-  if (gap > 1e-3) walk.notes.add(`A cut line was closed across a gap of ${gap.toFixed(2)} mm.`)
+  if (gap >= LIMITS.closeGapMm) throw new RangeError(`A path is open by ${gap.toFixed(1)} mm. Close it, and try again.`)
+  if (gap > 1e-3) walk.notes.add(`A path was closed across a gap of ${gap.toFixed(2)} mm.`)
 }
 
-function aroundOpenings(openings: readonly Polygon[]): Ring {
-  const b = boxAround(openings), m = 8
-  return Float64Array.from([b.minX - m, b.minY - m, b.maxX + m, b.minY - m, b.maxX + m, b.maxY + m, b.minX - m, b.maxY + m])
+/** Notes on rings that enclose nothing or cross themselves. */
+function noteOddRings(rings: readonly Ring[], walk: Walk): void {
+  for (const ring of rings) {
+    const plain = Math.abs(signedArea(ring)), covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
+    if (covered < LIMITS.leastAreaMm2) walk.notes.add('An opening without area was left out.')
+    else if (Math.abs(covered - plain) > 0.002 * covered + 0.01) walk.notes.add('A path crosses itself; what it encloses was taken by its fill rule. Look at it before you cut.')
+  }
 }
+
 

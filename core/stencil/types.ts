@@ -20,4 +20,8 @@ export interface Stencil extends SheetGeometry {
   readonly id: string
   readonly name: string
   readonly kind: StencilKind
+  /** Degrees clockwise from up in which it points; null when it has no direction. */
+  readonly heading?: number | null
+  /** Named sets of openings, by their numbers. */
+  readonly groups?: readonly { readonly name: string, readonly openings: readonly number[] }[]
 }

@@ -1,6 +1,7 @@
 import type { Point } from '../../core/geometry'
-import { band, disc, drop, leaf, polar, smooth, star, swell, type Shape } from './pen'
+import { band, disc, drop, flipped, leaf, polar, smooth, star, swell, type Shape } from './pen'
 import type { Drawing } from './sheet'
+import { spaced } from './spaced'
 
 /** Wings, body and feelers of a moth: every region parted from the next by a bridge. */
 function moth(): Drawing {
@@ -14,7 +15,7 @@ function moth(): Drawing {
   const shapes = [
     smooth([[0, -13.6], [2, -11.4], [1.9, -8], [2, -5], [1.7, 0], [1.5, 8], [1, 15], [0, 20], [-1, 15], [-1.5, 8], [-1.7, 0], [-2, -5], [-1.9, -8], [-2, -11.4]]),
   ]
-  return { id: 'moth', name: 'Night Moth', kind: 'crest', tags: ['moth', 'wings'], zones: ['forehead', 'nose'], width: 92, height: 70, shapes, both, heading: 0 }
+  return { id: 'moth', name: 'Night Moth', kind: 'crest', tags: ['moth', 'wings'], zones: ['forehead', 'nose'], width: 92, height: 70, shapes: spaced([...shapes, ...both, ...both.map(flipped)], 1), heading: 0 }
 }
 
 /** Eye marks for the moth's wings, to be laid in the same place in another colour. */
@@ -32,8 +33,8 @@ function heartCrest(): Drawing {
     disc(33, 12.5, 1.5), disc(37.2, 10.4, 1.1), disc(40.4, 7.2, 0.8), drop(7.4, -10.5, 40, 9, 1.5, 1.4), drop(13.8, -7.6, 58, 8, 1.25, 1.2),
   ]
   return {
-    id: 'heart-crest', name: 'Heart Crest', kind: 'crest', tags: ['heart', 'princess'], zones: ['forehead'], width: 100, height: 60, both, heading: 0,
-    shapes: [smooth([[0, -5.6], [2.4, -8.9], [6, -9.6], [8, -6.6], [7.4, -2.2], [4, 3.6], [0.4, 9.6], [0, 10], [-0.4, 9.6], [-4, 3.6], [-7.4, -2.2], [-8, -6.6], [-6, -9.6], [-2.4, -8.9]]), drop(0, 15.4, 180, 8, 1.7), disc(0, -14.2, 1.9), disc(0, -19.4, 1.3), disc(0, -23.4, 0.9)],
+    id: 'heart-crest', name: 'Heart Crest', kind: 'crest', tags: ['heart', 'princess'], zones: ['forehead'], width: 100, height: 60, heading: 0,
+    shapes: spaced([smooth([[0, -5.6], [2.4, -8.9], [6, -9.6], [8, -6.6], [7.4, -2.2], [4, 3.6], [0.4, 9.6], [0, 10], [-0.4, 9.6], [-4, 3.6], [-7.4, -2.2], [-8, -6.6], [-6, -9.6], [-2.4, -8.9]]), drop(0, 15.4, 180, 8, 1.7), disc(0, -14.2, 1.9), disc(0, -19.4, 1.3), disc(0, -23.4, 0.9), ...both, ...both.map(flipped)], 1),
   }
 }
 
@@ -44,14 +45,14 @@ function crownCrest(): Drawing {
     band(t => [4 + 38 * t, 13.5 + 9.5 * t * t] as Point, t => 2.5 - 1.4 * t), ...[0, 1, 2, 3, 4].map(i => disc(5 + 8.4 * i, 18.2 + 0.36 * i * i * 1.3, 1.35 - 0.12 * i)),
   ]
   return {
-    id: 'crown-crest', name: 'Tide Crown', kind: 'crest', tags: ['crown', 'princess', 'sea'], zones: ['forehead'], width: 108, height: 70, both, heading: 0,
-    shapes: [leaf(0, 8, 0, 33, 10), disc(0, -28.4, 1.9), drop(0, 20, 180, 9, 1.9), star(0, 13.6, 2.5, 1.2, 4)],
+    id: 'crown-crest', name: 'Tide Crown', kind: 'crest', tags: ['crown', 'princess', 'sea'], zones: ['forehead'], width: 108, height: 70, heading: 0,
+    shapes: spaced([leaf(0, 8, 0, 33, 10), disc(0, -28.4, 1.9), drop(0, 20, 180, 9, 1.9), star(0, 13.6, 2.5, 1.2, 4), ...both, ...both.map(flipped)], 1),
   }
 }
 
 function starSet(): Drawing {
   return {
-    id: 'star-set', name: 'Star Set', kind: 'set', tags: ['star', 'night'], zones: ['cheek', 'temple', 'forehead'], width: 80, height: 60, heading: 0,
+    id: 'star-set', name: 'Star Set', kind: 'set', tags: ['star', 'night'], zones: ['cheek', 'temple', 'forehead'], width: 0, height: 0, heading: 0,
     shapes: [
       star(-22, -8, 13, 5.4, 5, 0), star(6, -14, 9, 3.7, 5, 12), star(25, -17, 6, 2.5, 5, -10), star(-3, 8, 6.4, 2.6, 5, 24), star(14, 6, 4.6, 1.9, 5, -14), star(28, 2, 3.4, 1.45, 5, 8),
       star(-26, 17, 4.4, 1.8, 5, -16), star(-12, 20, 3.2, 1.35, 5, 10), star(4, 22, 7.4, 1.6, 4, 0), star(20, 18, 5.6, 1.25, 4, 0), star(31, 15, 3.6, 0.95, 4, 0), disc(31, -6, 1.1), disc(12.5, 16, 0.9), disc(-6, -22, 1.2), disc(-33, 6, 1),
@@ -73,7 +74,7 @@ function feather(): Drawing {
   }
   const [tx, ty] = spine(1)
   shapes.push(leaf(tx, ty, 66, 7, 2.6), band(t => spine(0.01 + 0.14 * t), t => 0.9 + 1.3 * t))
-  return { id: 'feather', name: 'Owl Feather', kind: 'motif', tags: ['bird', 'feather'], zones: ['cheek', 'temple'], width: 0, height: 0, shapes, heading: 70 }
+  return { id: 'feather', name: 'Owl Feather', kind: 'motif', tags: ['bird', 'feather'], zones: ['cheek', 'temple'], width: 0, height: 0, shapes: spaced(shapes, 0.8), heading: 70 }
 }
 
 function leafSpray(): Drawing {
@@ -87,7 +88,7 @@ function leafSpray(): Drawing {
   }
   const [tx, ty] = stem(1)
   shapes.push(leaf(tx + 1.4, ty - 1, 50, 9, 4), ...[[0, 0], [4.2, -3], [1.4, -5.6]].map(([dx, dy], i) => disc(-32 + dx!, 1 + dy! - 4, 1.7 - 0.25 * i)))
-  return { id: 'leaf-spray', name: 'Fern Spray', kind: 'motif', tags: ['leaf', 'forest'], zones: ['cheek', 'temple', 'forehead'], width: 0, height: 0, shapes, heading: 70 }
+  return { id: 'leaf-spray', name: 'Fern Spray', kind: 'motif', tags: ['leaf', 'forest'], zones: ['cheek', 'temple', 'forehead'], width: 0, height: 0, shapes: spaced(shapes, 1.1), heading: 70 }
 }
 
 function swirl(id: string, name: string, size: number): Drawing {
@@ -96,8 +97,8 @@ function swirl(id: string, name: string, size: number): Drawing {
   return {
     id, name, kind: 'motif', tags: ['swirl'], zones: ['temple', 'cheek', 'eye'], width: 0, height: 0, heading: 90,
     shapes: [
-      band(arm(1.45, 1.8, 17, 200, -6, 2), swell(3.2 * k, 0.5 * k, 0.55), 90),
-      band(arm(-0.95, 1.2, 9, 20, 17.5, -7.5), swell(2.2 * k, 0.45 * k, 0.5), 60),
+      band(arm(1.45, 1.8, 17, 200, -6, 2), swell(3.2 * k, Math.max(0.55, 0.5 * k), 0.55), 90),
+      band(arm(-0.95, 1.2, 9, 20, 17.5, -7.5), swell(2.2 * k, Math.max(0.55, 0.45 * k), 0.5), 60),
       drop(12 * k, 12.5 * k, 78, 13 * k, 1.9 * k, -3 * k), drop(17.5 * k, 5.4 * k, 60, 8 * k, 1.3 * k, -1.6 * k),
       disc(-6 * k, 2 * k, 0), disc(7.5 * k, 17.5 * k, 1.3 * k), disc(3 * k, 20 * k, 1 * k), disc(-26 * k, 14 * k, 1.4 * k), disc(-24 * k, 18 * k, 1 * k),
     ].filter(d => !d.includes('a0 0')),

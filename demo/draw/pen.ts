@@ -1,3 +1,4 @@
+import svgpath from 'svgpath'
 import type { Point, Polygon, Ring } from '../../core/geometry'
 import { hash } from '../../core/raster/grid'
 
@@ -75,3 +76,6 @@ export const swell = (most: number, least = 0.3, peak = 0.5) => (t: number): num
 
 /** A repeatable random number in [a, b) for a place in a drawing. */
 export const among = (a: number, b: number, i: number, j = 0, seed = 0): number => a + (b - a) * hash(i, j, seed)
+
+/** A shape's mirror image across the sheet's upright middle. */
+export const flipped = (shape: Shape): Shape => svgpath(shape).scale(-1, 1).toString()

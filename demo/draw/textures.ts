@@ -71,8 +71,8 @@ function halftone(): Drawing {
   for (let row = -12; row <= 12; row++) {
     for (let col = -16; col <= 16; col++) {
       const x = (col + (row % 2 ? 0.5 : 0)) * pitch, y = row * pitch * 0.866, fade = Math.hypot(x / 66, (y + 42) / 84)
-      const r = 1.72 * (1 - fade) + 0.42
-      if (r > 0.42 && fits(x, y, r)) shapes.push(disc(x, y, r))
+      const r = 1.42 * (1 - fade) + 0.38
+      if (r > 0.4 && fits(x, y, r)) shapes.push(disc(x, y, r))
     }
   }
   return { id: 'halftone', name: 'Fading Halftone', kind: 'texture', tags: ['dots', 'comic'], zones: ['forehead', 'cheek', 'temple'], width: w, height: h, shapes, heading: 180 }
@@ -84,16 +84,16 @@ function bubbles(): Drawing {
   for (let i = 0; i < 9000; i++) {
     const r = i < 60 ? among(5, 7.5, i, 1) : i < 700 ? among(2.6, 4.4, i, 1) : among(0.8, 2, i, 1)
     const x = among(-w / 2, w / 2, i, 2), y = among(-h / 2, h / 2, i, 3)
-    if (fits(x, y, r) && placed.every(([u, v, q]) => Math.hypot(x - u, y - v) > r + q + 1.1)) placed.push([x, y, r])
+    if (fits(x, y, r) && placed.every(([u, v, q]) => Math.hypot(x - u, y - v) > r + q + 1)) placed.push([x, y, r])
   }
   for (const [x, y, r] of placed) {
     if (r < 3.4) { rim.push(disc(x, y, r)); continue }
     // Large bubbles keep a glint: a crescent joined to the sheet by two bridges.
     const glint = difference([discRegion(x - r * 0.1, y - r * 0.1, r * 0.72)], [discRegion(x + r * 0.14, y + r * 0.14, r * 0.74)])
     const bar = (from: number, to: number): Polygon => ({ outer: Float64Array.from([[from, -0.55], [to, -0.55], [to, 0.55], [from, 0.55]].flatMap(([u, v]) => [x - (u! + v!) * Math.SQRT1_2, y - (u! - v!) * Math.SQRT1_2])), holes: [] })
-    const tie = [bar(r * 0.62, r * 1.1)]
+    const tie = [bar(r * 0.55, r * 1.1)]
     const solid = [...glint, ...intersection(tie, [discRegion(x, y, r)])]
-    rim.push(...regions(difference([discRegion(x, y, r)], solid)))
+    rim.push(...regions(offset(offset(difference([discRegion(x, y, r)], solid), -0.25), 0.25).filter(o => o.holes.length === 0)))
   }
   return { id: 'bubbles', name: 'Bubbles', kind: 'texture', tags: ['sea', 'dots'], zones: ['cheek', 'temple', 'forehead'], width: w, height: h, shapes: rim, heading: 0 }
 }

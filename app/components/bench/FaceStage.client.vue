@@ -3,11 +3,11 @@ import { useElementSize, useEventListener } from '@vueuse/core'
 import Konva from 'konva'
 import { Crosshair, Ruler, Waypoints, ZoomIn, ZoomOut } from '@lucide/vue'
 import { degrees, ringHolds, wrapDegrees, type Point } from '#core/geometry'
-import { kindOf, type SheetStep } from '#core/look'
+import { kindOf, openingNumbers, type SheetStep } from '#core/look'
 import { HEAD_BOX } from '#core/raster'
 import { zoneAt, zoneWords } from '#core/skin'
 import { drawGuides, drawRuler, RULER } from './stage/guides'
-import { drawSelection, handlesOf } from './stage/selection'
+import { drawChoice, drawSelection, handlesOf, openingAt } from './stage/selection'
 import { toScreen, toSkin, wholeHead, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
@@ -93,7 +93,11 @@ watchEffect(() => {
 watchEffect(() => {
   handleLayer.destroyChildren()
   const step = preview.value ?? bench.selectedSheet
-  if (step && props.playTo === null) drawSelection(handleLayer, step, bench.world, view.value, preview.value !== null)
+  if (step && props.playTo === null) {
+    drawSelection(handleLayer, step, bench.world, view.value, preview.value !== null)
+    const pass = bench.choosing === null ? undefined : step.passes[bench.choosing], sheet = bench.world.stencil(step.stencil)
+    if (pass && sheet) drawChoice(handleLayer, step, new Set(openingNumbers(pass, sheet)), bench.world, view.value)
+  }
   handleLayer.batchDraw()
 })
 
@@ -121,7 +125,9 @@ function press(event: PointerEvent): void {
     grip = { kind: 'turn' }
     return
   }
-  const skin = toSkin(view.value, point), sheet = sheetAt(skin)
+  const skin = toSkin(view.value, point), opening = chosen && bench.choosing !== null ? openingAt(chosen, bench.world, skin) : null
+  if (opening !== null) return bench.choose(opening)
+  const sheet = sheetAt(skin)
   if (sheet) {
     bench.selectedId = sheet.id
     bench.spot = null
@@ -190,6 +196,7 @@ const spotWords = computed(() => {
       <button class="icon-btn" title="Edge ruler" aria-label="Edge ruler" :aria-pressed="settings.ruler" :class="settings.ruler && 'text-mulberry'" @click="settings.ruler = !settings.ruler"><Ruler :size="17" /></button>
     </div>
     <p v-if="spotWords" class="pointer-events-none absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-1.5 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper"><Crosshair :size="14" />{{ spotWords }}</p>
+    <p v-if="bench.choosing !== null" class="absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-3 rounded-full bg-ink/85 py-0.5 pr-1 pl-3 text-sm text-paper">Click openings for pass {{ bench.choosing + 1 }}<button class="rounded-full bg-paper px-2 font-semibold text-ink" @click="bench.choosing = null">Done</button></p>
     <p v-if="slow" role="status" class="absolute bottom-2 left-6 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper">Painting the face…</p>
     <p v-if="problem" role="alert" class="absolute inset-x-8 bottom-4 rounded-lg border border-stop bg-card p-3 text-stop">{{ problem }}</p>
     <span class="sr-only" data-testid="picture-state">{{ busy ? 'painting' : picture ? 'painted' : 'empty' }}</span>

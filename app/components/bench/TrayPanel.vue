@@ -4,7 +4,7 @@ import { PaintRoller, Search, SquareDashed } from '@lucide/vue'
 import type { ZoneId } from '#core/skin'
 
 const bench = useBench(), drawer = useDrawer(), kit = useKit(), settings = useSettings()
-const search = ref('')
+const search = ref(''), fitting = ref(false)
 const sheets = computed(() => {
   const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
   return drawer.list.filter(s => words.every(w => `${s.name} ${s.kind} ${s.tags.join(' ')}`.toLowerCase().includes(w)))
@@ -59,7 +59,12 @@ function carry(event: DragEvent, id: string): void {
           <button class="btn-main w-full" :disabled="!where.length || !colours.length" @click="layBase">Lay this base</button>
         </TabPanel>
         <TabPanel class="flex h-full flex-col">
-          <label class="relative m-3 mb-1 block shrink-0"><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input v-model="search" class="field pl-8!" type="search" placeholder="Name, kind or tag" aria-label="Search sheets"></label>
+          <div class="m-3 mb-2 flex shrink-0 rounded-lg border border-rule bg-white p-0.5" role="group" aria-label="Which sheets">
+            <button v-for="[words, value] in [['All sheets', false], ['What fits', true]] as const" :key="words" class="flex-1 rounded-md py-0.5 text-[0.87rem]" :class="fitting === value ? 'bg-mulberry font-semibold text-white' : 'text-soft'" :aria-pressed="fitting === value" @click="fitting = value">{{ words }}</button>
+          </div>
+          <FitList v-if="fitting" />
+          <template v-else>
+          <label class="relative mx-3 mb-1 block shrink-0"><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input v-model="search" class="field pl-8!" type="search" placeholder="Name, kind or tag" aria-label="Search sheets"></label>
           <p class="shrink-0 px-3 pb-1 text-[0.8rem] text-soft">{{ sheets.length }} sheets at one scale. Drag onto the face, or press Enter.</p>
           <ul class="min-h-0 flex-1 space-y-1.5 overflow-y-auto px-3 pb-3">
             <li v-for="s in sheets" :key="s.id">
@@ -70,6 +75,7 @@ function carry(event: DragEvent, id: string): void {
             </li>
             <li v-if="!sheets.length" class="rounded-lg border border-dashed border-rule p-4 text-center text-soft">No sheet is called that. Try a kind such as texture, crest or border.</li>
           </ul>
+          </template>
         </TabPanel>
       </TabPanels>
     </TabGroup>

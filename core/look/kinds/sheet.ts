@@ -4,14 +4,15 @@ import { dabSeconds, HANDS, loadsFor } from '../../order'
 import { filmOf, linearOf, opacityOf, TOOLS } from '../../paint'
 import { layOn, mirroredPlacement, type Placement } from '../../skin'
 import type { Stencil } from '../../stencil'
-import { bounded, dabsSchema, idSchema, paintRefSchema, pointSchema, stepBase, toolSchema, wetnessSchema } from '../parts'
+import { bounded, dabsSchema, idSchema, paintRefSchema, pointSchema, stepBase, textSchema, toolSchema, wetnessSchema } from '../parts'
 import { clockOf, whereIs } from '../where'
 import type { CardLine, StepKind } from './kind'
 
 const openings = z.discriminatedUnion('use', [
   z.strictObject({ use: z.literal('all') }),
+  z.strictObject({ use: z.literal('group'), name: textSchema(40) }),
   z.strictObject({ use: z.literal('chosen'), numbers: z.array(z.int().min(0)).min(1, 'must choose at least one opening').max(5000) }),
-], { error: 'must use all openings or chosen ones' })
+], { error: 'must use all openings, a group or chosen ones' })
 
 const load = z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('one'), paint: paintRefSchema })], { error: 'must be a load of one colour' })
 
@@ -39,9 +40,17 @@ export function placementsOf(step: SheetStep): Placement[] {
 
 /** The openings that a pass paints. */
 export function passOpenings(pass: Pass, stencil: Stencil): Polygon[] {
-  const { openings } = pass
-  return openings.use === 'all' ? [...stencil.openings] : openings.numbers.flatMap(n => stencil.openings[n] ?? [])
+  return openingNumbers(pass, stencil).flatMap(n => stencil.openings[n] ?? [])
 }
+
+/** The numbers of the openings that a pass paints; none when its group is not there any more. */
+export function openingNumbers({ openings }: Pass, stencil: Stencil): readonly number[] {
+  if (openings.use === 'all') return stencil.openings.map((_, n) => n)
+  return openings.use === 'chosen' ? openings.numbers : stencil.groups?.find(g => g.name === openings.name)?.openings ?? []
+}
+
+/** Which openings a pass paints, in words; empty for all. */
+const openingWords = ({ openings }: Pass): string => openings.use === 'all' ? '' : openings.use === 'group' ? `, ${openings.name} only` : `, ${openings.numbers.length} openings only`
 
 const openArea = (pass: Pass, stencil: Stencil) => passOpenings(pass, stencil).reduce((a, p) => a + polygonArea(p), 0)
 
@@ -79,7 +88,7 @@ export const sheetKind: StepKind<SheetStep> = {
     ]
     step.passes.forEach((pass, i) => lines.push({
       label: step.passes.length > 1 ? `pass ${i + 1}` : 'colour',
-      text: `${pass.load.paint.name}, ${TOOLS[pass.tool].name}, ${pass.wetness}, ${pass.dabs} ${pass.dabs === 1 ? 'dab' : 'dabs'}${pass.openings.use === 'chosen' ? `, ${pass.openings.numbers.length} openings only` : ''}${pass.glitter ? ', glitter before lifting' : ''}`,
+      text: `${pass.load.paint.name}, ${TOOLS[pass.tool].name}, ${pass.wetness}, ${pass.dabs} ${pass.dabs === 1 ? 'dab' : 'dabs'}${openingWords(pass)}${pass.glitter ? ', glitter before lifting' : ''}`,
     }))
     if (step.twin === 'midline') {
       const [, twin] = placementsOf(step)

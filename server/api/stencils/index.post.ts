@@ -1,22 +1,36 @@
 import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
-import { readSvg, STENCIL_KINDS, type SheetRead } from '#core/stencil'
+import { analyse, readSheetFile, summaryOf, type FileRead } from '#core/stencil'
 
-const query = z.object({ name: z.string().trim().min(1).max(80), kind: z.enum(STENCIL_KINDS).default('motif') })
+const body = z.strictObject({
+  file: z.string().max(8 * 1024 * 1024),
+  widthMm: z.number().optional(),
+  about: notesSchema.partial().required({ name: true, kind: true }),
+  analysis: summarySchema.optional(),
+  mendedFrom: z.string().nullable().default(null),
+})
 
-/** Takes in a sheet from the text of an SVG file. */
+/** Sheets of up to this many openings are measured here when the page has not done it. */
+const QUICK = 400
+
+/** Takes in a sheet from the text of an SVG or DXF file, with its real width when the file gives none. */
 export default defineEventHandler(async (event) => {
-  const about = query.safeParse(getQuery(event))
-  if (!about.success) throw refusal(400, `Give the sheet a name of up to 80 letters and a kind: ${STENCIL_KINDS.join(', ')}.`)
-  const svg = await bodyText(event)
-  let read: SheetRead
+  const sent = body.safeParse(await bodyJson(event))
+  if (!sent.success) throw refusal(400, schemaSentences(sent.error))
+  const { file, widthMm, about, analysis, mendedFrom } = sent.data, { stencils } = useHouse()
+  let read: FileRead
   try {
-    read = readSvg(svg)
+    read = readSheetFile(file, widthMm)
   } catch (error) {
     if (error instanceof RangeError) throw refusal(422, error.message)
     throw error
   }
-  const meta = useHouse().stencils.create(read.sheet, { id: randomUUID(), ...about.data, tags: [], zones: [], heading: null, copies: 1, notes: '' }, svg, now())
+  if (read.ask !== null) throw refusal(422, read.ask)
+  if (mendedFrom !== null && !stencils.find(mendedFrom)) throw refusal(422, 'The sheet that this one was mended from is not in the drawer.')
+  const measured = analysis ?? (read.sheet.openings.length <= QUICK ? summaryOf(analyse(read.sheet)) : null)
+  const meta = stencils.create(randomUUID(), read.sheet, {
+    tags: [], zones: [], heading: null, copies: 1, notes: '', material: 'mylar', cleanedOn: null, groups: [], ...about, analysis: measured, mendedFrom,
+  }, file, now())
   setResponseStatus(event, 201)
-  return { stencil: meta, notes: read.sized ? read.notes : [...read.notes, 'The file gives no real size; it was read at 96 px to the inch. Check the width.'] }
+  return { stencil: meta, notes: read.notes }
 })

@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { Plus, Trash2 } from '@lucide/vue'
+import { MousePointerClick, Plus, Trash2 } from '@lucide/vue'
 import type { Pass, SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench()
+const bench = useBench(), drawer = useDrawer()
+const sheet = computed(() => drawer.shapes.get(props.step.stencil)), groups = computed(() => drawer.find(props.step.stencil)?.groups ?? [])
+const useOf = ({ openings }: Pass) => openings.use === 'group' ? `group:${openings.name}` : openings.use
+const use = (i: number, value: string) => value !== 'chosen' && change('openings', i, (p) => { p.openings = value === 'all' ? { use: 'all' } : { use: 'group', name: value.slice(6) } })
 const change = (label: string, i: number, recipe: (pass: Pass) => void) => bench.editSheet(label, s => recipe(s.passes[i]!))
 
 function more(): void {
@@ -25,7 +28,14 @@ function more(): void {
         <CountStepper :model-value="pass.dabs" label="dabs" @update:model-value="v => change('dabs', i, p => { p.dabs = v })" />
       </div>
       <WetnessPicker :model-value="pass.wetness" @update:model-value="v => change('wetness', i, p => { p.wetness = v })" />
-      <p v-if="pass.openings.use === 'chosen'" class="flex items-center justify-between text-[0.87rem] text-soft">{{ pass.openings.numbers.length }} openings only <button class="btn" @click="change('openings', i, p => { p.openings = { use: 'all' } })">Use all</button></p>
+      <div class="flex items-center gap-1.5">
+        <select class="field min-w-0 flex-1" :value="useOf(pass)" :aria-label="`Openings of pass ${i + 1}`" @change="use(i, ($event.target as HTMLSelectElement).value)">
+          <option value="all">all {{ sheet?.openings.length ?? '' }} openings</option>
+          <option v-for="g in groups" :key="g.name" :value="`group:${g.name}`">{{ g.name }} ({{ g.openings.length }})</option>
+          <option v-if="pass.openings.use === 'chosen'" value="chosen">{{ pass.openings.numbers.length }} chosen</option>
+        </select>
+        <button class="btn px-2" :class="bench.choosing === i && 'border-mulberry! bg-mulberry-wash text-mulberry'" :aria-pressed="bench.choosing === i" title="Click openings on the face" @click="bench.choosing = bench.choosing === i ? null : i"><MousePointerClick :size="15" />Choose</button>
+      </div>
       <SwitchField :model-value="pass.glitter" label="Glitter before lifting" @update:model-value="v => change('glitter', i, p => { p.glitter = v })" />
     </li>
     <li v-if="step.passes.length < 8"><button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another pass</button></li>

@@ -1,5 +1,5 @@
 import Konva from 'konva'
-import type { Point, Ring } from '#core/geometry'
+import { polygonHolds, type Point, type Ring } from '#core/geometry'
 import type { SheetOutline, SheetStep, World } from '#core/look'
 import { kindOf } from '#core/look'
 import { layOn } from '#core/skin'
@@ -50,6 +50,34 @@ export function handlesOf(step: SheetStep, world: World, view: View): Handles | 
   if (!sheet) return null
   const laid = layOn(step), reach = 16 / view.k
   return { turn: toScreen(view, laid.point([0, -sheet.height / 2 - reach])), flip: toScreen(view, laid.point([sheet.width / 2 + reach, 0])) }
+}
+
+/** Draws every opening of a sheet with those that a pass paints filled, for choosing them. */
+export function drawChoice(layer: Konva.Layer, step: SheetStep, painted: ReadonlySet<number>, world: World, view: View): void {
+  const sheet = world.stencil(step.stencil)
+  if (!sheet) return
+  const laid = layOn(step)
+  layer.add(new Konva.Shape({
+    listening: false,
+    sceneFunc(ctx) {
+      const c = ctx._context
+      sheet.openings.forEach((opening, n) => {
+        c.beginPath()
+        for (const ring of [opening.outer, ...opening.holes]) trace(c, laid.ring(ring), view)
+        c.fillStyle = painted.has(n) ? 'rgba(122,46,93,0.55)' : 'rgba(253,252,249,0.45)'
+        c.fill('evenodd')
+        c.lineWidth = 1
+        c.strokeStyle = MULBERRY
+        c.stroke()
+      })
+    },
+  }))
+}
+
+/** The opening of a step's sheet under a point of the skin; null beside them all. */
+export function openingAt(step: SheetStep, world: World, at: Point): number | null {
+  const [x, y] = layOn(step).back(at), n = world.stencil(step.stencil)?.openings.findIndex(o => polygonHolds(o, x, y)) ?? -1
+  return n < 0 ? null : n
 }
 
 /** Draws the selected sheet above the picture: outline, twin's ghost, and its handles. */

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { ringsOf, boxOf } from '#core/geometry'
+import { pathData } from '#core/formats'
+import { HEAD_BOX } from '#core/raster'
+import { discAt, keepOuts, layOn, ZONE_IDS, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
+import type { Seat } from '#core/stencil'
+
+const bench = useBench(), drawer = useDrawer(), worker = useSheetWorker(), painter = usePainter()
+const zone = ref<ZoneId>('forehead'), radius = ref(25)
+const seats = shallowRef<Seat[]>([]), done = ref<number | null>(null), thumb = ref('')
+
+const region = computed(() => bench.spot ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 } : zoneSpot(bench.world.face, zone.value))
+const where = computed(() => bench.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`)
+
+let known = ''
+async function search(): Promise<void> {
+  done.value = 0
+  await drawer.ensure(drawer.list.map(s => s.id))
+  const key = drawer.list.map(s => `${s.id}${s.heading}`).join()
+  if (key !== known) {
+    known = key
+    await worker.know(drawer.list.flatMap((about) => {
+      const shape = drawer.shapes.get(about.id)
+      return shape ? [{ ...toRaw(shape), heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
+    }))
+  }
+  const found = await worker.fits({ ...region.value, keepOuts: keepOuts(bench.world.face), focus: [...bench.look!.focus] }, (share) => { done.value = share })
+  // A search that a newer one replaced says nothing.
+  if (found === null) return
+  seats.value = found.slice(0, 24)
+  done.value = null
+}
+async function stop(): Promise<void> {
+  await worker.stop()
+  done.value = null
+}
+watch(region, () => void search(), { immediate: true })
+watch(() => bench.look, async (look) => {
+  if (look && bench.loaded) thumb.value = canvasOf((await painter.thumbs(look, 1)).at(-1)!).toDataURL()
+}, { immediate: true })
+onBeforeUnmount(() => void worker.stop())
+
+/** The seat drawn on the face: the part of the head around the spot, with the openings as they would lie. */
+const view = computed(() => {
+  const b = boxOf(region.value.ring), pad = 14, w = Math.max(b.maxX - b.minX, (b.maxY - b.minY) * 1.6) + 2 * pad, h = w / 1.6
+  return `${(b.minX + b.maxX) / 2 - w / 2} ${(b.minY + b.maxY) / 2 - h / 2} ${w} ${h}`
+})
+const drawn = (seat: Seat) => {
+  const sheet = drawer.shapes.get(seat.id), laid = layOn(seat)
+  return sheet ? pathData(ringsOf(sheet.openings).map(laid.ring)) : ''
+}
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 flex-col">
+    <div class="shrink-0 space-y-1.5 px-3 pb-2">
+      <template v-if="bench.spot">
+        <label class="flex items-center gap-2 text-[0.87rem]">radius <input v-model.number="radius" type="range" min="10" max="60" step="5" class="min-w-0 flex-1 accent-mulberry" aria-label="Radius of the spot, mm"><span class="w-12 text-right">{{ radius }} mm</span></label>
+        <button class="btn w-full text-[0.87rem]" @click="bench.spot = null">A zone instead of the picked spot</button>
+      </template>
+      <template v-else>
+        <select v-model="zone" class="field" aria-label="Zone to fill"><option v-for="z in ZONE_IDS" :key="z" :value="z">{{ zoneWords(z) }}</option></select>
+        <p class="text-[0.8rem] text-soft">Or tap a bare spot on the face.</p>
+      </template>
+      <div v-if="done !== null" class="flex items-center gap-2" role="status"><div class="h-1.5 flex-1 overflow-hidden rounded-full bg-rule"><div class="h-full bg-mulberry" :style="{ width: `${100 * done}%` }" /></div><button class="btn px-2 py-0 text-[0.8rem]" @click="stop">Stop</button></div>
+    </div>
+    <ol class="min-h-0 flex-1 space-y-2 overflow-y-auto px-3 pb-3" :aria-label="`What fits ${where}`">
+      <li v-for="(seat, i) in seats" :key="seat.id">
+        <button class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry" :data-seat="seat.id" @click="bench.addSheet(seat.id, seat.at, seat)">
+          <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage"><image v-if="thumb" :href="thumb" :x="HEAD_BOX.minX" :y="HEAD_BOX.minY" :width="HEAD_BOX.maxX - HEAD_BOX.minX" :height="HEAD_BOX.maxY - HEAD_BOX.minY" /><path :d="drawn(seat)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" /><path :d="pathData([region.ring])" fill="none" stroke="#FDFCF9" stroke-width="0.8" stroke-dasharray="2.4 2" /></svg>
+          <span class="mt-1 flex items-baseline gap-2"><strong class="min-w-0 flex-1 truncate">{{ i + 1 }}. {{ drawer.find(seat.id)?.name }}</strong><span class="font-display font-semibold text-mulberry">{{ seat.score.toFixed(2) }}</span></span>
+          <span class="block text-[0.8rem] leading-snug text-soft">{{ seat.reasons.join('; ') }}</span>
+        </button>
+      </li>
+    </ol>
+  </div>
+</template>

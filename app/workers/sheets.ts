@@ -1,0 +1,46 @@
+import { expose } from 'comlink'
+import { analyse, proposedJoins, readSheetFile, seatsFor, withJoins, withWiderBridges, withWiderSlots, type Analysis, type Candidate, type FileRead, type Island, type Join, type Seat, type SheetGeometry, type Spot } from '#core/stencil'
+
+/** What is changed when a sheet is mended. */
+export interface Mending { joins: Join[], bridge: number | null, slot: number | null }
+
+let candidates: Candidate[] = []
+let search = 0
+
+const sheets = {
+  /** Reads a file; a file that cannot be used comes back as its sentence. */
+  read(text: string, widthMm?: number): { ok: true, read: FileRead } | { ok: false, sentence: string } {
+    try {
+      return { ok: true, read: readSheetFile(text, widthMm) }
+    } catch (error) {
+      if (error instanceof RangeError) return { ok: false, sentence: error.message }
+      throw error
+    }
+  },
+  analyse: (sheet: SheetGeometry, below: number, onProgress: (words: string, done: number) => void): Analysis => analyse(sheet, below, (words, done) => onProgress(words, done)),
+  joins: (sheet: SheetGeometry, islands: Island[], width: number): Join[] => proposedJoins(sheet, islands, width),
+  /** The mended sheet with its new analysis. Bridges and slots are measured again after each other, as one changes the other. */
+  mend(sheet: SheetGeometry, { joins, bridge, slot }: Mending): { sheet: SheetGeometry, analysis: Analysis } {
+    let next = withJoins(sheet, joins)
+    if (slot !== null) next = withWiderSlots(next, analyse(next).slots, slot)
+    if (bridge !== null) next = withWiderBridges(next, analyse(next, bridge).bridges, bridge)
+    return { sheet: next, analysis: analyse(next) }
+  },
+  know(list: Candidate[]): void { candidates = list },
+  /** What fits a spot, best first; null when another search was begun, or this one was stopped, meanwhile. */
+  async fits(spot: Spot, onProgress: (done: number) => void): Promise<Seat[] | null> {
+    const mine = ++search, found: Seat[] = []
+    for (let i = 0; i < candidates.length; i += 4) {
+      found.push(...seatsFor(spot, candidates.slice(i, i + 4)))
+      onProgress(Math.min(1, (i + 4) / candidates.length))
+      // Lets a newer search, or a stop, in between.
+      await new Promise(resolve => setTimeout(resolve))
+      if (mine !== search) return null
+    }
+    return found.sort((a, b) => b.score - a.score)
+  },
+  stop(): void { search++ },
+}
+
+export type Sheets = typeof sheets
+expose(sheets)

@@ -1,0 +1,64 @@
+import Flatbush from 'flatbush'
+import { centroidOf, polygonArea, type Point, type Polygon } from '../../geometry'
+
+/** Two shortest independent translations that map a texture's openings on themselves, mm, with the residual of their middles. */
+export interface Lattice { readonly a: Point, readonly b: Point, readonly residual: number }
+
+const TOLERANCE = 0.25
+/** Fewer openings than this make no texture. */
+const LEAST = 9
+/** Share of the openings, those at the rim left out, that must land on another one. */
+const SUPPORT = 0.9
+
+/**
+ * Finds the lattice of a texture, or null where there is none: nearest differences between openings of equal area are tried from the shortest
+ * on, and kept when nearly every opening whose image lies inside the pattern lands on an opening of the same size.
+ */
+export function latticeOf(openings: readonly Polygon[]): Lattice | null {
+  if (openings.length < LEAST) return null
+  const items = openings.map(o => ({ c: centroidOf([o]), area: polygonArea(o) })), index = new Flatbush(items.length)
+  for (const { c } of items) index.add(c[0], c[1], c[0], c[1])
+  index.finish()
+  const alike = (a: number, b: number) => Math.abs(a - b) < 0.03 * Math.max(a, b) + 0.01
+  const middle: Point = [(index.minX + index.maxX) / 2, (index.minY + index.maxY) / 2]
+  const [start] = index.neighbors(middle[0], middle[1], 1)
+  const tried: Point[] = []
+  // From a few openings near the middle, so that one odd opening does not decide.
+  for (const from of index.neighbors(items[start!]!.c[0], items[start!]!.c[1], 4)) {
+    for (const k of index.neighbors(items[from]!.c[0], items[from]!.c[1], 25)) {
+      const v: Point = [items[k]!.c[0] - items[from]!.c[0], items[k]!.c[1] - items[from]!.c[1]]
+      if (Math.hypot(...v) > 0.5 && alike(items[k]!.area, items[from]!.area) && !tried.some(t => Math.hypot(t[0] - v[0], t[1] - v[1]) < TOLERANCE || Math.hypot(t[0] + v[0], t[1] + v[1]) < TOLERANCE)) tried.push(v)
+    }
+  }
+  const good: { v: Point, residual: number }[] = []
+  for (const v of tried.sort((p, q) => Math.hypot(...p) - Math.hypot(...q))) {
+    const fit = fitOf(v)
+    if (!fit) continue
+    const first = good[0]
+    if (!first) good.push(fit)
+    else if (Math.abs(first.v[0] * fit.v[1] - first.v[1] * fit.v[0]) > 0.1 * Math.hypot(...first.v) * Math.hypot(...fit.v)) {
+      return { a: first.v, b: fit.v, residual: Math.max(first.residual, fit.residual) }
+    }
+  }
+  return null
+
+  /** The translation near `v` that fits best, or null when too few openings land on others. */
+  function fitOf(v: Point): { v: Point, residual: number } | null {
+    let inside = 0, hits = 0, sx = 0, sy = 0, squares = 0
+    for (const { c, area } of items) {
+      const x = c[0] + v[0], y = c[1] + v[1]
+      if (x < index.minX - TOLERANCE || x > index.maxX + TOLERANCE || y < index.minY - TOLERANCE || y > index.maxY + TOLERANCE) continue
+      inside++
+      const [n] = index.neighbors(x, y, 1, TOLERANCE * 2), other = n === undefined ? undefined : items[n]
+      if (!other || !alike(other.area, area)) continue
+      hits++
+      const dx = other.c[0] - c[0], dy = other.c[1] - c[1]
+      sx += dx
+      sy += dy
+      squares += dx * dx + dy * dy
+    }
+    if (hits < LEAST / 2 || hits < SUPPORT * inside) return null
+    const mean: Point = [sx / hits, sy / hits]
+    return { v: mean, residual: Math.sqrt(Math.max(0, squares / hits - mean[0] ** 2 - mean[1] ** 2)) }
+  }
+}

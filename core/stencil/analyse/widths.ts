@@ -1,0 +1,59 @@
+// The package ships no types; the reference reaches every program that imports this file.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./polylabel.d.ts" />
+import polylabel from 'polylabel'
+import { boxOf, pointsOf, type Point, type Polygon, type Ring } from '../../geometry'
+import type { SheetGeometry } from '../types'
+import type { Neck } from './necks'
+
+/** The largest disc that fits into an opening: twice its radius is how wide the opening gets. */
+export function widestDisc(opening: Polygon): { at: Point, width: number } {
+  const box = boxOf(opening.outer), size = Math.min(box.maxX - box.minX, box.maxY - box.minY)
+  const disc = polylabel([opening.outer, ...opening.holes].map(ring => pointsOf(ring)), Math.max(0.01, size * 0.004))
+  return { at: [disc[0]!, disc[1]!], width: 2 * disc.distance }
+}
+
+/** How narrow an opening is: its tightest neck, or its greatest width where it has none. */
+export interface Slot { readonly opening: number, readonly width: number, readonly from: Point, readonly to: Point }
+
+/** The slot of every opening, in the sheet's order. */
+export function slotsOf(sheet: SheetGeometry, necks: readonly Neck[]): Slot[] {
+  const tightest = new Map<number, Neck>()
+  for (const neck of necks) {
+    const opening = neck.openings[0], known = tightest.get(opening)
+    if (!known || neck.width < known.width) tightest.set(opening, neck)
+  }
+  return sheet.openings.map((opening, i) => {
+    const { at, width } = widestDisc(opening), neck = tightest.get(i)
+    if (neck && neck.width < width) return { opening: i, width: neck.width, from: neck.from, to: neck.to }
+    return { opening: i, width, from: [at[0] - width / 2, at[1]], to: [at[0] + width / 2, at[1]] }
+  })
+}
+
+/** Distance from the sheet's edge to the nearest opening, mm, with the opening. */
+export function edgeMargin(sheet: SheetGeometry): { width: number, opening: number } {
+  let width = Infinity, opening = -1
+  const { outline } = sheet
+  sheet.openings.forEach((o, n) => {
+    for (let i = 0; i < o.outer.length; i += 2) {
+      const d = distanceToRing(outline, o.outer[i]!, o.outer[i + 1]!)
+      if (d < width) {
+        width = d
+        opening = n
+      }
+    }
+  })
+  return { width, opening }
+}
+
+/** Distance of a point from a ring, mm. */
+export function distanceToRing(ring: Ring, x: number, y: number): number {
+  let least = Infinity
+  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+    const ax = ring[j]!, ay = ring[j + 1]!, dx = ring[i]! - ax, dy = ring[i + 1]! - ay, l2 = dx * dx + dy * dy
+    const t = l2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / l2))
+    const u = x - ax - t * dx, v = y - ay - t * dy
+    least = Math.min(least, u * u + v * v)
+  }
+  return Math.sqrt(least)
+}

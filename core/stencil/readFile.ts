@@ -1,0 +1,29 @@
+import { SizeError } from './assemble'
+import { readDxf } from './readDxf'
+import { readSvg, type SheetRead } from './readSvg'
+
+/** A file as it was read, and whether its real size must be asked for. */
+export interface FileRead extends SheetRead { ask: string | null }
+
+/**
+ * Reads a stencil file, SVG or DXF, by its content.
+ * @param widthMm the sheet's real width, when the painter has given it
+ * @throws RangeError with one sentence when the file cannot be used at any size
+ */
+export function readSheetFile(text: string, widthMm?: number): FileRead {
+  const read = /^\s*(?:<|\uFEFF<)/.test(text) ? readSvg : readDxf
+  if (widthMm !== undefined) {
+    if (!(widthMm >= 5 && widthMm <= 1200)) throw new RangeError('The sheet\'s real width must be between 5 and 1200 mm.')
+    // Read once at a scale at which nothing is too large, then at the scale that gives the asked width. Curves are flattened at the final scale.
+    const trial = read(text, { mmPerUnit: 1e-3 }).sheet.width
+    return { ...read(text, { mmPerUnit: 1e-3 * widthMm / trial }), ask: null }
+  }
+  try {
+    const result = read(text)
+    return { ...result, ask: result.sized ? null : 'The file gives no real size. Measure one edge of the sheet and enter it.' }
+  } catch (error) {
+    if (!(error instanceof SizeError)) throw error
+    const { sheet, notes } = read(text, { mmPerUnit: 0.01 })
+    return { sheet, notes, sized: false, ask: error.message }
+  }
+}
