@@ -18,7 +18,7 @@ export function seed(file?: string): { stencils: number, paints: number, looks: 
       const svg = svgOf(drawing), { id, name, kind, tags, zones, heading = null } = drawing
       const { sheet } = readSvg(svg), analysis = analyse(sheet)
       drawer.create(id, sheet, {
-        name, kind, tags, zones, heading, copies: kind === 'texture' ? 2 : 1, notes: '', material: 'mylar', cleanedOn: null, groups: analysis.groups, analysis: summaryOf(analysis), mendedFrom: null,
+        name, kind, tags, zones, heading, copies: tags.includes('draft') ? 0 : kind === 'texture' ? 2 : 1, notes: '', material: 'mylar', cleanedOn: null, groups: analysis.groups, analysis: summaryOf(analysis), mendedFrom: null,
       }, svg, at)
       added.stencils++
     }

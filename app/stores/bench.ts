@@ -100,12 +100,14 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Lays a sheet on the skin: where it is told to, else on the picked spot, else on the forehead. */
-  async function addSheet(stencilId: string, at: Point | null, seat: Partial<Placement> = {}): Promise<void> {
+  async function addSheet(stencilId: string, at: Point | null, seat: Partial<Placement> & { openings?: readonly number[] | null } = {}): Promise<void> {
     const about = drawer.find(stencilId), paint = lastPaint() ?? kit.paints[0]
     if (!about || !paint) return
     await drawer.ensure([stencilId])
     const [x, y] = at ?? spot.value ?? [0, -34]
-    add({ ...freshSheet(nanoid(10), about.name, stencilId, [round(x), round(y)], { id: paint.id, name: paint.name, colour: paint.colour }), tilt: round(seat.tilt ?? 0), side: seat.side ?? 'A' }, 'lay a stencil')
+    const step = freshSheet(nanoid(10), about.name, stencilId, [round(x), round(y)], { id: paint.id, name: paint.name, colour: paint.colour })
+    if (seat.openings) step.passes[0]!.openings = { use: 'chosen', numbers: [...seat.openings] }
+    add({ ...step, tilt: round(seat.tilt ?? 0), side: seat.side ?? 'A' }, 'lay a stencil')
   }
 
   function lastPaint(): PaintRef | null {

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { analyse, proposedJoins, readSheetFile, seatsFor, withJoins, withWiderBridges, withWiderSlots, type Analysis, type Candidate, type FileRead, type Island, type Join, type Seat, type SheetGeometry, type Spot } from '#core/stencil'
+import { analyse, fieldOf, proposedJoins, readSheetFile, seatsFor, withJoins, withWiderBridges, withWiderSlots, type Analysis, type Candidate, type FileRead, type Island, type Join, type Seat, type SheetGeometry, type Spot } from '#core/stencil'
 
 /** What is changed when a sheet is mended. */
 export interface Mending { joins: Join[], bridge: number | null, slot: number | null }
@@ -29,9 +29,9 @@ const sheets = {
   know(list: Candidate[]): void { candidates = list },
   /** What fits a spot, best first; null when another search was begun, or this one was stopped, meanwhile. */
   async fits(spot: Spot, onProgress: (done: number) => void): Promise<Seat[] | null> {
-    const mine = ++search, found: Seat[] = []
+    const mine = ++search, found: Seat[] = [], field = fieldOf(spot)
     for (let i = 0; i < candidates.length; i += 4) {
-      found.push(...seatsFor(spot, candidates.slice(i, i + 4)))
+      found.push(...seatsFor(spot, candidates.slice(i, i + 4), () => {}, field))
       onProgress(Math.min(1, (i + 4) / candidates.length))
       // Lets a newer search, or a stop, in between.
       await new Promise(resolve => setTimeout(resolve))

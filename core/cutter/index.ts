@@ -51,8 +51,8 @@ export function cut(file: string, settings: CutterSettings = CUTTER): CutReport 
     travel += Math.hypot(ring[0]! - x, ring[1]! - y);
     [x, y] = [ring[0]!, ring[1]!]
   }
-  const { bridges, necks } = necksOf(edgesOf(sheet), settings.leastGap)
-  const narrow = slotsOf(sheet, necks).filter(s => s.width < settings.leastGap), middle = (n: { from: Point, to: Point }): Point => [(n.from[0] + n.to[0]) / 2, (n.from[1] + n.to[1]) / 2]
+  const edges = edgesOf(sheet), { bridges, necks } = necksOf(edges, settings.leastGap)
+  const narrow = slotsOf(sheet, edges, necks, settings.leastGap).filter(s => s.width < settings.leastGap), middle = (n: { from: Point, to: Point }): Point => [(n.from[0] + n.to[0]) / 2, (n.from[1] + n.to[1]) / 2]
   return {
     cuts: order.length, cutLength, travel, seconds: cutLength / settings.cutSpeed + travel / settings.travelSpeed + order.length * settings.liftSeconds,
     falling: islandsOf(sheet).map(i => ({ at: [i.ring[0]!, i.ring[1]!] as Point, area: Math.abs(i.area) })),

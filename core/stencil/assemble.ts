@@ -14,17 +14,18 @@ const MARGIN = 8
  * A sheet in its own frame from openings and an edge in any place.
  * @param openings regions in mm, not overlapping
  * @param edge the sheet's edge in mm; null puts a margin round the openings
+ * @param loose leaves sizes unchecked: for a first look at a file whose real size is not known yet
  * @throws RangeError with a sentence when there is nothing to cut, the size cannot be right, or an opening lies outside
  */
-export function assembleSheet(openings: readonly Polygon[], edge: Ring | null): SheetGeometry {
-  const kept = openings.filter(p => polygonArea(p) >= LIMITS.leastAreaMm2)
+export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, loose = false): SheetGeometry {
+  const kept = openings.filter(p => polygonArea(p) >= (loose ? 0 : LIMITS.leastAreaMm2))
   if (kept.length === 0) throw new RangeError('The file has no opening: draw what is cut out as closed shapes.')
   const outline = edge ?? around(kept), box = boxOf(outline), width = box.maxX - box.minX, height = box.maxY - box.minY
   if (!(width > 0 && height > 0)) throw new RangeError('The sheet has no size: give the file a width and a height in mm.')
-  if (Math.max(width, height) > LIMITS.sheetMm) {
+  if (!loose && Math.max(width, height) > LIMITS.sheetMm) {
     throw new SizeError(`The sheet would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`)
   }
-  const inside = boxAround(kept), slack = 0.05
+  const inside = boxAround(kept), slack = loose ? 0.001 * (width + height) : 0.05
   if (inside.minX < box.minX - slack || inside.maxX > box.maxX + slack || inside.minY < box.minY - slack || inside.maxY > box.maxY + slack) {
     throw new RangeError('An opening reaches past the sheet\'s edge. Move it inside, or make the sheet larger.')
   }

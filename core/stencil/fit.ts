@@ -1,15 +1,17 @@
 import { bearing, boxOf, polygonHolds, radians, ringCentroid, ringHolds, wrapDegrees, type Point, type Ring } from '../geometry'
 import type { Placement } from '../skin'
-import type { SheetGeometry } from './types'
+import type { SheetGeometry, StencilKind } from './types'
 
-/** Where something is looked for: a region of the skin (mm), whether it lies even across the midline, and what must stay free. */
-export interface Spot { readonly ring: Ring, readonly even: boolean, readonly keepOuts: readonly { words: string, ring: Ring }[], readonly focus: Point }
+/** Where something is looked for: a region of the skin (mm), whether it lies even across the midline, what must stay free, and the zone's plain name. */
+export interface Spot { readonly ring: Ring, readonly even: boolean, readonly keepOuts: readonly { words: string, ring: Ring }[], readonly focus: Point, readonly zone: string | null }
 
 /** A sheet as the search sees it. */
-export interface Candidate extends SheetGeometry { readonly id: string, readonly heading: number | null, readonly axes: readonly number[], readonly bridge: number | null }
+export interface Candidate extends SheetGeometry { readonly id: string, readonly kind: StencilKind, readonly zones: readonly string[], readonly heading: number | null, readonly axes: readonly number[], readonly bridge: number | null }
 
 /** The best seat of a sheet on a spot: its score 0 to 1, and the shares that make it up. */
-export interface Seat extends Placement { readonly id: string, readonly score: number, readonly inside: number, readonly filled: number, readonly aim: number | null, readonly kept: number, readonly even: boolean, readonly reasons: string[] }
+export interface Seat extends Placement { readonly id: string, readonly score: number, readonly inside: number, readonly filled: number, readonly aim: number | null, readonly kept: number, readonly even: boolean, readonly reasons: string[]
+  /** Of a texture that is larger than the spot: the openings inside, which alone are dabbed; null for all. */
+  readonly openings: number[] | null }
 
 /** How finely the region is gridded, mm. */
 const CELL = 1
@@ -34,10 +36,10 @@ export function samplePoints(sheet: SheetGeometry, wanted = SAMPLES): Point[] {
   return sheet.openings.map(o => ringCentroid(o.outer))
 }
 
-/** The spot as a grid: 1 inside, -1 on what must stay free, 0 elsewhere. */
-interface Field { x0: number, y0: number, w: number, h: number, cells: Int8Array, area: number, box: ReturnType<typeof boxOf> }
+/** A spot as a grid of 1 mm: 1 inside, -1 on what must stay free, 0 elsewhere. */
+export interface Field { x0: number, y0: number, w: number, h: number, cells: Int8Array, area: number, box: ReturnType<typeof boxOf> }
 
-function fieldOf({ ring, keepOuts }: Spot): Field {
+export function fieldOf({ ring, keepOuts }: Spot): Field {
   const box = boxOf(ring), pad = 40, x0 = Math.floor(box.minX - pad), y0 = Math.floor(box.minY - pad), w = Math.ceil(box.maxX + pad) - x0, h = Math.ceil(box.maxY + pad) - y0
   const cells = new Int8Array(w * h)
   let area = 0
@@ -58,9 +60,10 @@ function fieldOf({ ring, keepOuts }: Spot): Field {
  * The best seat of every sheet on a spot, best first. For each sheet positions, tilts and, on an even spot, its own axes are tried; what counts is the
  * share of its openings inside the spot, the share on eyes, nostrils and mouth, how much of the spot it fills, and whether it leads to the focal point.
  * @param onProgress called after each sheet with the share done; return false to stop
+ * @param field the spot's grid, when several searches share it
  */
-export function seatsFor(spot: Spot, sheets: readonly Candidate[], onProgress: (done: number) => boolean | void = () => {}): Seat[] {
-  const field = fieldOf(spot), seats: Seat[] = []
+export function seatsFor(spot: Spot, sheets: readonly Candidate[], onProgress: (done: number) => boolean | void = () => {}, field = fieldOf(spot)): Seat[] {
+  const seats: Seat[] = []
   for (const [n, sheet] of sheets.entries()) {
     const seat = bestSeat(spot, field, sheet)
     if (seat) seats.push(seat)
@@ -103,7 +106,18 @@ function bestSeat(spot: Spot, field: Field, sheet: Candidate): Seat | null {
     }
     if (!best || now.score > best.score) best = now
   }
-  return best && { id: sheet.id, side: 'A', even, ...best, reasons: reasonsOf(spot, sheet, best, even) }
+  const openings = best && sheet.kind === 'texture' && best.inside < 0.99 ? openingsInside(spot, sheet, best) : null
+  if (!best || openings?.length === 0) return null
+  return { id: sheet.id, side: 'A', even, ...best, openings, reasons: reasonsOf(spot, sheet, best, even, openings) }
+}
+
+/** The openings whose middles land inside the spot and on nothing that must stay free. */
+function openingsInside(spot: Spot, sheet: Candidate, { at, tilt }: Trial): number[] {
+  const c = Math.cos(radians(tilt)), s = Math.sin(radians(tilt))
+  return sheet.openings.flatMap((opening, n) => {
+    const [u, v] = ringCentroid(opening.outer), x = at[0] + c * u - s * v, y = at[1] + s * u + c * v
+    return ringHolds(spot.ring, x, y) && !spot.keepOuts.some(k => ringHolds(k.ring, x, y)) ? [n] : []
+  })
 }
 
 const steps = (from: number, to: number, most: number): number[] => Array.from({ length: most }, (_, i) => from + (to - from) * (i + 0.5) / most)
@@ -111,6 +125,9 @@ const cellAt = (f: Field, x: number, y: number): number => {
   const i = Math.floor(x - f.x0), j = Math.floor(y - f.y0)
   return i < 0 || j < 0 || i >= f.w || j >= f.h ? -1 : j * f.w + i
 }
+
+/** Whether a sheet is laid upright, as a crown is, rather than led to the focal point. */
+const standing = ({ kind }: Candidate): boolean => kind === 'crest' || kind === 'half face' || kind === 'full face'
 
 /** Area that the openings take up with what lies between them: the box of the sample points. */
 function spanOf(points: readonly Point[]): number {
@@ -130,14 +147,15 @@ function tried(spot: Spot, field: Field, sheet: Candidate, points: readonly Poin
   kept /= points.length
   const filled = Math.min(1, span * inside / field.area), far = Math.hypot(at[0] - spot.focus[0], at[1] - spot.focus[1])
   const aim = sheet.heading === null || far < 4 ? null : wrapDegrees(sheet.heading + tilt - bearing(at, spot.focus))
-  const led = aim === null ? 0.75 : 0.5 + 0.5 * Math.cos(radians(aim))
-  // Openings inside count most, and twice: a print that runs off the spot spoils it.
-  return { at, tilt, inside, kept, filled, aim, score: Math.max(0, inside ** 2 * (0.42 + 0.38 * Math.min(1, filled / 0.7) + 0.2 * led) - 2 * kept) }
+  const led = 0.5 + 0.5 * Math.cos(radians(standing(sheet) ? tilt : aim ?? 60)), made = spot.zone !== null && sheet.zones.includes(spot.zone) ? 1 : 0
+  // Of a texture only what lies inside is dabbed; any other print that runs off its spot, or onto an eye, is spoilt.
+  const texture = sheet.kind === 'texture', whole = texture ? 0.75 + 0.25 * inside : inside ** 2
+  return { at, tilt, inside, kept, filled, aim: standing(sheet) ? null : aim, score: Math.max(0, whole * (0.34 + 0.28 * Math.min(1, filled / 0.75) + 0.2 * led + 0.18 * made) - (texture ? 0.2 : 2) * kept) }
 }
 
-function reasonsOf(spot: Spot, sheet: Candidate, t: Trial, even: boolean): string[] {
-  const percent = (v: number) => `${Math.round(100 * v)} %`, reasons = [`${percent(t.inside)} of its openings lie inside`]
-  if (t.kept > 0.004) {
+function reasonsOf(spot: Spot, sheet: Candidate, t: Trial, even: boolean, openings: readonly number[] | null): string[] {
+  const percent = (v: number) => `${Math.round(100 * v)} %`, reasons = [openings ? `dab only the ${openings.length} of ${sheet.openings.length} openings inside` : `${percent(t.inside)} of its openings lie inside`]
+  if (!openings && t.kept > 0.004) {
     const hit = spot.keepOuts.filter(k => sheet.openings.some((o) => {
       const [x, y] = ringCentroid(o.outer), c = Math.cos(radians(t.tilt)), s = Math.sin(radians(t.tilt))
       return ringHolds(k.ring, t.at[0] + c * x - s * y, t.at[1] + s * x + c * y)
@@ -145,6 +163,7 @@ function reasonsOf(spot: Spot, sheet: Candidate, t: Trial, even: boolean): strin
     reasons.push(`${percent(t.kept)} would fall on ${hit.length ? hit.join(', ') : 'eyes, nostrils or mouth'}`)
   }
   reasons.push(t.filled > 0.85 ? 'fills the spot' : t.filled > 0.4 ? `fills ${percent(t.filled)} of the spot` : `small for it: ${percent(t.filled)} of the spot`)
+  if (spot.zone !== null && sheet.zones.includes(spot.zone)) reasons.push(`made for the ${spot.zone}`)
   if (even) reasons.push('even on the midline')
   else if (t.aim !== null && Math.abs(t.aim) < 20) reasons.push('leads to the focal point')
   else if (t.aim !== null && Math.abs(t.aim) > 100) reasons.push('leads away from the focal point')

@@ -1,5 +1,4 @@
-import { boxOf, difference, intersection, offset, ringCentroid, union, type Point, type Polygon } from '../geometry'
-import { ellipsePoints } from '../geometry/flatten'
+import { difference, offset, polygonHolds, ringCentroid, union, type Point, type Polygon } from '../geometry'
 import type { Island } from './analyse/islands'
 import type { Neck } from './analyse/necks'
 import type { Slot } from './analyse/widths'
@@ -28,25 +27,45 @@ const wide = (from: Point, to: Point, width: number, over = 0.4): Polygon => {
 export function proposedJoins(sheet: SheetGeometry, islands: readonly Island[], width: number): Join[] {
   return islands.flatMap((island, n) => {
     const { outer } = sheet.openings[island.opening]!, centre = ringCentroid(island.ring), count = island.area > TWO_BRIDGES_FROM ? Math.min(4, 2 + Math.floor(island.area / 2000)) : 1
-    const ways = samples(island.ring).map((from) => {
-      const to = nearestOn(outer, from)
-      return { from, to, length: Math.hypot(from[0] - to[0], from[1] - to[1]), angle: Math.atan2(from[1] - centre[1], from[0] - centre[0]) }
-    }).sort((a, b) => a.length - b.length)
-    const chosen: typeof ways = []
-    const apart = (a: number, b: number) => Math.abs(Math.atan2(Math.sin(a - b), Math.cos(a - b)))
+    const rim = samples(island.ring), reach = Math.ceil(width / STEP)
+    const ways = rim.map((from, i) => {
+      const to = nearestOn(outer, from), bend = turnAt(rim, i, reach)
+      // A bridge that starts at a corner holds badly: there it counts as longer.
+      return { from, to, length: Math.hypot(from[0] - to[0], from[1] - to[1]) * (1 + bend), angle: Math.atan2(from[1] - centre[1], from[0] - centre[0]) }
+    })
+    const chosen: typeof ways = [], apart = (a: number, b: number) => Math.abs(Math.atan2(Math.sin(a - b), Math.cos(a - b))), least = count === 2 ? 2.2 : 2 * Math.PI / count * 0.7
     for (let k = 0; k < count; k++) {
-      const least = count === 2 ? 2.2 : 2 * Math.PI / count * 0.7
-      const next = ways.find(w => chosen.every(c => apart(c.angle, w.angle) > least)) ?? ways.find(w => chosen.every(c => apart(c.angle, w.angle) > least / 2))
-      if (next) chosen.push(next)
+      const free = (gap: number) => ways.map((_, i) => i).filter(i => chosen.every(c => apart(c.angle, ways[i]!.angle) > gap))
+      const open = free(least).length ? free(least) : free(least / 2), best = open.reduce((b, i) => ways[i]!.length < ways[b]!.length ? i : b, open[0] ?? 0)
+      if (open.length) chosen.push(ways[middleOfRun(ways, best, new Set(open))]!)
     }
     return chosen.map(({ from, to }) => ({ island: n, from, to, width }))
   })
 }
 
+/** Spacing of the places at which a bridge may start, mm. */
+const STEP = 0.5
+
+/** How much a rim turns about its point i, radians, between the points `reach` before and after. */
+function turnAt(rim: readonly Point[], i: number, reach: number): number {
+  const n = rim.length, a = rim[(i - reach + n * reach) % n]!, b = rim[i]!, c = rim[(i + reach) % n]!
+  const d = Math.atan2(c[1] - b[1], c[0] - b[0]) - Math.atan2(b[1] - a[1], b[0] - a[0])
+  return Math.abs(Math.atan2(Math.sin(d), Math.cos(d)))
+}
+
+/** The middle of the run of ways about as short as the one at `best`: a bridge there stands clear of corners. */
+function middleOfRun(ways: readonly { length: number }[], best: number, open: ReadonlySet<number>): number {
+  const n = ways.length, short = (i: number) => open.has((i + n) % n) && ways[(i + n) % n]!.length <= ways[best]!.length * 1.03 + 0.02
+  let from = best, to = best
+  while (to - from < n / 2 && short(to + 1)) to++
+  while (to - from < n / 2 && short(from - 1)) from--
+  return (Math.round((from + to) / 2) + n) % n
+}
+
 function samples(ring: Float64Array): Point[] {
   const out: Point[] = []
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-    const ax = ring[j]!, ay = ring[j + 1]!, bx = ring[i]!, by = ring[i + 1]!, n = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / 0.5))
+    const ax = ring[j]!, ay = ring[j + 1]!, bx = ring[i]!, by = ring[i + 1]!, n = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / STEP))
     for (let k = 0; k < n; k++) out.push([ax + (bx - ax) * k / n, ay + (by - ay) * k / n])
   }
   return out
@@ -70,24 +89,25 @@ export function withJoins(sheet: SheetGeometry, joins: readonly Join[]): SheetGe
   return joins.length === 0 ? sheet : { ...sheet, openings: difference(sheet.openings, union(joins.map(j => wide(j.from, j.to, j.width)))) }
 }
 
-const disc = ([x, y]: Point, r: number): Polygon => ({ outer: Float64Array.from(ellipsePoints(x, y, r, r)), holes: [] })
-const between = ({ from, to }: { from: Point, to: Point }): Point => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
+/** What of a region is narrower than `least`, where a narrow place is marked, grown until it is that wide. */
+function widened(region: readonly Polygon[], marks: readonly { width: number, from: Point, to: Point }[], least: number): Polygon[] {
+  const thin = difference(region, offset(offset(region, -0.495 * least), 0.495 * least + 0.002))
+  return thin.flatMap((part) => {
+    // A neck may sit at the very end of its thin part.
+    const about = offset([part], 0.15 * least), here = marks.filter(({ from, to }) => about.some(p => polygonHolds(p, (from[0] + to[0]) / 2, (from[1] + to[1]) / 2)))
+    return here.length ? offset([part], (least - Math.min(...here.map(m => m.width))) / 2 + 0.01) : []
+  })
+}
 
 /** The sheet with narrow bridges made at least `least` mm wide, by drawing the openings back there and nowhere else. */
 export function withWiderBridges(sheet: SheetGeometry, bridges: readonly Neck[], least: number): SheetGeometry {
-  const solid = bridges.filter(b => b.width < least).flatMap((b) => {
-    const here = disc(between(b), b.width / 2 + least)
-    return intersection(offset(difference([here], sheet.openings), (least - b.width) / 2 + 0.01), [here])
-  })
-  return solid.length === 0 ? sheet : { ...sheet, openings: difference(sheet.openings, union(solid)) }
+  const marks = bridges.filter(b => b.width < least)
+  if (marks.length === 0) return sheet
+  return { ...sheet, openings: difference(sheet.openings, union(widened(difference([{ outer: sheet.outline, holes: [] }], sheet.openings), marks, least))) }
 }
 
 /** The sheet with openings opened up to `least` mm where they are narrower: at their neck, or all along when they are narrow everywhere. */
 export function withWiderSlots(sheet: SheetGeometry, slots: readonly Slot[], least: number): SheetGeometry {
-  const grown = slots.filter(s => s.width < least).flatMap((slot) => {
-    const opening = sheet.openings[slot.opening]!, box = boxOf(opening.outer), size = Math.hypot(box.maxX - box.minX, box.maxY - box.minY)
-    const wider = offset([opening], (least - slot.width) / 2 + 0.01)
-    return size < 4 * least ? wider : intersection(wider, [disc(between(slot), Math.max(2 * least, slot.width))])
-  })
-  return grown.length === 0 ? sheet : { ...sheet, openings: union([...sheet.openings, ...grown]) }
+  const marks = slots.filter(s => s.width < least)
+  return marks.length === 0 ? sheet : { ...sheet, openings: union([...sheet.openings, ...widened(sheet.openings, marks, least)]) }
 }

@@ -3,7 +3,7 @@ import { boxOf, polygonArea, regionOf, signedArea, type Ring } from '../geometry
 import { assembleSheet, LIMITS } from './assemble'
 import { chained } from './dxf/chains'
 import { arcPoints, bulgePoints, ellipseArc, splinePoints, type Trace } from './dxf/curves'
-import type { SheetRead } from './readSvg'
+import type { ReadOptions, SheetRead } from './readSvg'
 import { ringFromRun } from './svg/shapes'
 
 /** Millimetres in one drawing unit, by the header variable $INSUNITS (DXF reference: 1 in, 2 ft, 4 mm, 5 cm, 6 m, 8 microinch, 9 mil, 13 micrometre, 14 dm). */
@@ -22,7 +22,7 @@ interface Entity {
  * @param options.mmPerUnit real size of one drawing unit, when the file names none
  * @throws RangeError with one sentence saying what is wrong and what to do
  */
-export function readDxf(text: string, options: { mmPerUnit?: number } = {}): SheetRead {
+export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
   if (text.startsWith('AutoCAD Binary DXF')) throw new RangeError('This is a binary DXF. Save it as text (ASCII) DXF, and try again.')
   let drawing: { header?: Record<string, unknown>, entities?: unknown[] } | null
   try {
@@ -47,7 +47,7 @@ export function readDxf(text: string, options: { mmPerUnit?: number } = {}): She
     const covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
     if (Math.abs(covered - Math.abs(signedArea(ring))) > 0.002 * covered + 0.01) notes.add('A path crosses itself; what it encloses was taken by the even-odd rule. Look at it before you cut.')
   }
-  return { sheet: assembleSheet(regionOf(cut, 'evenodd'), edge), notes: [...notes], sized: options.mmPerUnit !== undefined || MM_PER_INSUNIT[insunits] !== undefined }
+  return { sheet: assembleSheet(regionOf(cut, 'evenodd'), edge, options.loose), notes: [...notes], sized: options.mmPerUnit !== undefined || MM_PER_INSUNIT[insunits] !== undefined }
 }
 
 function collect(entities: readonly Entity[], k: number, notes: Set<string>): { edges: Ring[], loops: Ring[] } {

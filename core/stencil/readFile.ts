@@ -14,16 +14,16 @@ export function readSheetFile(text: string, widthMm?: number): FileRead {
   const read = /^\s*(?:<|\uFEFF<)/.test(text) ? readSvg : readDxf
   if (widthMm !== undefined) {
     if (!(widthMm >= 5 && widthMm <= 1200)) throw new RangeError('The sheet\'s real width must be between 5 and 1200 mm.')
-    // Read once at a scale at which nothing is too large, then at the scale that gives the asked width. Curves are flattened at the final scale.
-    const trial = read(text, { mmPerUnit: 1e-3 }).sheet.width
-    return { ...read(text, { mmPerUnit: 1e-3 * widthMm / trial }), ask: null }
+    // Read once to see how many units wide it is, then at the scale that gives the asked width, so that curves are flattened at true size.
+    const units = read(text, { mmPerUnit: 1, loose: true }).sheet.width
+    return { ...read(text, { mmPerUnit: widthMm / units }), ask: null }
   }
   try {
     const result = read(text)
     return { ...result, ask: result.sized ? null : 'The file gives no real size. Measure one edge of the sheet and enter it.' }
   } catch (error) {
     if (!(error instanceof SizeError)) throw error
-    const { sheet, notes } = read(text, { mmPerUnit: 0.01 })
+    const { sheet, notes } = read(text, { loose: true })
     return { sheet, notes, sized: false, ask: error.message }
   }
 }

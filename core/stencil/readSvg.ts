@@ -9,6 +9,9 @@ import { parseTree, type Element } from './svg/tree'
 import { assembleSheet, LIMITS } from './assemble'
 import type { SheetGeometry } from './types'
 
+/** How a file is read: the real size of one of its units, and whether sizes go unchecked. */
+export interface ReadOptions { mmPerUnit?: number, loose?: boolean }
+
 /** A sheet read from a file, with what was noticed on the way. */
 export interface SheetRead { sheet: SheetGeometry, notes: string[], sized: boolean }
 
@@ -25,13 +28,13 @@ const SKIPPED = new Set(['defs', 'clipPath', 'mask', 'pattern', 'marker', 'symbo
  * @returns the sheet in its own frame (mm, origin at the sheet's centre, +y down), notes, and whether the file gave a real size
  * @throws RangeError with one sentence saying what is wrong and what to do
  */
-export function readSvg(text: string, options: { mmPerUnit?: number } = {}): SheetRead {
+export function readSvg(text: string, options: ReadOptions = {}): SheetRead {
   const root = parseTree(text)
   const page = pageOf(root, options.mmPerUnit)
   const walk: Walk = { parts: [], edge: null, points: 0, notes: new Set(), ids: new Map(), elements: 0 }
   indexIds(root, walk.ids, 0)
   visitChildren(root, page.toMm, styleOf(root, ROOT_STYLE), walk, 0)
-  return { sheet: assembleSheet(union(walk.parts), walk.edge ?? page.outline), notes: [...walk.notes], sized: page.sized }
+  return { sheet: assembleSheet(union(walk.parts), walk.edge ?? page.outline, options.loose), notes: [...walk.notes], sized: page.sized }
 }
 
 interface Page { toMm: Affine, outline: Ring | null, sized: boolean }

@@ -116,4 +116,14 @@ function splashes(): Drawing {
   return { id: 'splashes', name: 'Splashes', kind: 'set', tags: ['paint', 'monster'], zones: ['cheek', 'temple', 'jaw'], width: 0, height: 0, shapes: spaced(shapes, 1.1, 0.6), heading: 0 }
 }
 
-export const patterns = (): Drawing[] => [fans(), rosettes(), stripes(), lace(), web(), splashes()]
+/** A draft that is not fit to cut yet: rings that hold loose pieces, and spokes too near each other. */
+function wheelDraft(): Drawing {
+  const ring = (r: number, thick: number): Shape => disc(0, 0, r) + disc(0, 0, r - thick)
+  const spokes = Array.from({ length: 12 }, (_, i) => leaf(...polar(0, 0, 30 * i, 14.6), 30 * i, 10, 4.6))
+  return {
+    id: 'wheel-draft', name: 'Lantern Wheel, draft', kind: 'motif', tags: ['lantern', 'draft'], zones: ['cheek'], width: 0, height: 0, heading: 0,
+    shapes: [ring(30, 2.6), ring(12, 2), disc(0, 0, 3.4), ...spokes, ...Array.from({ length: 24 }, (_, i) => disc(...polar(0, 0, 15 * i + 7.5, 23.4), 1.1))], rule: 'evenodd',
+  }
+}
+
+export const patterns = (): Drawing[] => [fans(), rosettes(), stripes(), lace(), web(), splashes(), wheelDraft()]

@@ -20,6 +20,8 @@ export interface Drawing {
   edge?: Shape
   /** Degrees clockwise from up in which the motif or texture points. */
   heading?: number
+  /** Fill rule of the shapes; non-zero when left out. */
+  rule?: 'evenodd'
 }
 
 const edgeOf = (w: number, h: number): Shape => {
@@ -51,7 +53,7 @@ ${paths(both)}
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="${cx - w / 2} ${cy - h / 2} ${w} ${h}">
   <title>${drawing.name}</title>
   <path id="sheet" d="${drawing.edge ?? edgeOf(w, h)}" transform="translate(${cx} ${cy})" fill="none" stroke="#23201D" stroke-width="0.3"/>
-  <g id="openings" fill="#23201D" stroke="none">${half}
+  <g id="openings" fill="#23201D"${drawing.rule ? ` fill-rule="${drawing.rule}"` : ''} stroke="none">${half}
 ${paths(shapes)}
   </g>
 </svg>

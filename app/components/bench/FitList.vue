@@ -2,7 +2,7 @@
 import { ringsOf, boxOf } from '#core/geometry'
 import { pathData } from '#core/formats'
 import { HEAD_BOX } from '#core/raster'
-import { discAt, keepOuts, layOn, ZONE_IDS, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
+import { discAt, keepOuts, layOn, ZONE_IDS, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
 import type { Seat } from '#core/stencil'
 
 const bench = useBench(), drawer = useDrawer(), worker = useSheetWorker(), painter = usePainter()
@@ -10,21 +10,22 @@ const zone = ref<ZoneId>('forehead'), radius = ref(25)
 const seats = shallowRef<Seat[]>([]), done = ref<number | null>(null), thumb = ref('')
 
 const region = computed(() => bench.spot ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 } : zoneSpot(bench.world.face, zone.value))
+const plain = computed(() => (bench.spot ? zoneAt(bench.world.face, bench.spot) : zone.value)?.replace(/^(left|right)\./, '') ?? null)
 const where = computed(() => bench.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`)
 
 let known = ''
 async function search(): Promise<void> {
   done.value = 0
   await drawer.ensure(drawer.list.map(s => s.id))
-  const key = drawer.list.map(s => `${s.id}${s.heading}`).join()
+  const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))
   if (key !== known) {
     known = key
     await worker.know(drawer.list.flatMap((about) => {
       const shape = drawer.shapes.get(about.id)
-      return shape ? [{ ...toRaw(shape), heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
+      return shape ? [{ ...toRaw(shape), kind: about.kind, zones: about.zones, heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
     }))
   }
-  const found = await worker.fits({ ...region.value, keepOuts: keepOuts(bench.world.face), focus: [...bench.look!.focus] }, (share) => { done.value = share })
+  const found = await worker.fits({ ...region.value, keepOuts: keepOuts(bench.world.face), focus: [...bench.look!.focus], zone: plain.value }, (share) => { done.value = share })
   // A search that a newer one replaced says nothing.
   if (found === null) return
   seats.value = found.slice(0, 24)
@@ -47,7 +48,7 @@ const view = computed(() => {
 })
 const drawn = (seat: Seat) => {
   const sheet = drawer.shapes.get(seat.id), laid = layOn(seat)
-  return sheet ? pathData(ringsOf(sheet.openings).map(laid.ring)) : ''
+  return sheet ? pathData(ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(laid.ring)) : ''
 }
 </script>
 

@@ -45,7 +45,7 @@ const arrow = computed(() => {
     </template>
     <g v-if="show.slot && analysis"><line :x1="analysis.slot.from[0]" :y1="analysis.slot.from[1]" :x2="analysis.slot.to[0]" :y2="analysis.slot.to[1]" stroke="#7CC0DA" :stroke-width="3 * px" /><rect :x="(analysis.slot.from[0] + analysis.slot.to[0]) / 2 - 8 * px" :y="(analysis.slot.from[1] + analysis.slot.to[1]) / 2 - 8 * px" :width="16 * px" :height="16 * px" fill="none" stroke="#1F6F8B" :stroke-width="1.6 * px" /></g>
     <path v-if="arrow" :d="arrow" fill="#7A2E5D" />
-    <text :x="0" :y="sheet.height / 2 + pad * 0.75" text-anchor="middle" :font-size="13 * px" fill="#5C564E">{{ sheet.width.toFixed(0) }} mm</text>
-    <text :x="-sheet.width / 2 - pad * 0.35" :y="0" text-anchor="middle" :font-size="13 * px" fill="#5C564E" :transform="`rotate(-90 ${-sheet.width / 2 - pad * 0.35} 0)`">{{ sheet.height.toFixed(0) }} mm</text>
+    <text :x="0" :y="sheet.height / 2 + pad * 0.75" text-anchor="middle" :font-size="15 * px" fill="#5C564E">{{ sheet.width.toFixed(0) }} mm</text>
+    <text :x="-sheet.width / 2 - pad * 0.35" :y="0" text-anchor="middle" :font-size="15 * px" fill="#5C564E" :transform="`rotate(-90 ${-sheet.width / 2 - pad * 0.35} 0)`">{{ sheet.height.toFixed(0) }} mm</text>
   </svg>
 </template>

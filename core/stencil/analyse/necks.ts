@@ -11,12 +11,14 @@ export interface Necks { readonly bridges: Neck[], readonly necks: Neck[] }
  * Every local minimum of width up to `reach` mm: pairs of boundary points that cannot come nearer by sliding along either boundary, and
  * with no other boundary between them. The tapering tip of an opening is no neck: there the points slide on to the tip.
  * @param onProgress called with the share done, 0 to 1
+ * @param only looks at the edges of one opening alone
  */
-export function necksOf(e: Edges, reach: number, onProgress: (done: number) => void = () => {}): Necks {
+export function necksOf(e: Edges, reach: number, onProgress: (done: number) => void = () => {}, only: number | null = null): Necks {
   const bridges: Neck[] = [], necks: Neck[] = [], near = new Float64Array(5), seen = new Set<string>()
-  for (let i = 0; i < e.count; i++) {
+  const [first, last] = only === null ? [0, e.count] : [e.opening.indexOf(only), e.opening.lastIndexOf(only) + 1]
+  for (let i = first; i < last; i++) {
     if (i % 4096 === 0) onProgress(i / e.count)
-    const found = e.index.search(Math.min(e.x0[i]!, e.x1[i]!) - reach, Math.min(e.y0[i]!, e.y1[i]!) - reach, Math.max(e.x0[i]!, e.x1[i]!) + reach, Math.max(e.y0[i]!, e.y1[i]!) + reach, k => k > i)
+    const found = e.index.search(Math.min(e.x0[i]!, e.x1[i]!) - reach, Math.min(e.y0[i]!, e.y1[i]!) - reach, Math.max(e.x0[i]!, e.x1[i]!) + reach, Math.max(e.y0[i]!, e.y1[i]!) + reach, k => k > i && k < last)
     for (const j of found) {
       if (e.before[i] === j || e.after[i] === j) continue
       nearestOf(e, i, j, near)

@@ -91,9 +91,10 @@ function iouUnder(items: readonly Item[], index: Flatbush, map: Affine): number 
   let lost = 0
   for (const item of items) {
     const [a, b, c, d, e, f] = map, x = a * item.c[0] + c * item.c[1] + e, y = b * item.c[0] + d * item.c[1] + f
-    const [n] = index.neighbors(x, y, 1), other = n === undefined ? undefined : items[n]
-    const reach = Math.sqrt(item.area) * 0.35 + 0.2
-    if (!other || Math.hypot(other.c[0] - x, other.c[1] - y) > reach || Math.abs(other.area - item.area) > 0.06 * item.area + 0.05) {
+    // Several openings may share a middle, as rings do: the one of the nearest area is meant.
+    const near = index.neighbors(x, y, 8, Math.sqrt(item.area) * 0.35 + 0.2).map(n => items[n]!)
+    const other = near.sort((p, q) => Math.abs(p.area - item.area) - Math.abs(q.area - item.area))[0]
+    if (!other || Math.abs(other.area - item.area) > 0.06 * item.area + 0.05) {
       lost += item.area
       // Already the best that is left falls short.
       if ((total - lost) / (total + lost) < SYMMETRIC_IOU) return (total - lost) / (total + lost)

@@ -4,7 +4,8 @@
 import polylabel from 'polylabel'
 import { boxOf, pointsOf, type Point, type Polygon, type Ring } from '../../geometry'
 import type { SheetGeometry } from '../types'
-import type { Neck } from './necks'
+import type { Edges } from './edges'
+import { necksOf, type Neck } from './necks'
 
 /** The largest disc that fits into an opening: twice its radius is how wide the opening gets. */
 export function widestDisc(opening: Polygon): { at: Point, width: number } {
@@ -16,15 +17,18 @@ export function widestDisc(opening: Polygon): { at: Point, width: number } {
 /** How narrow an opening is: its tightest neck, or its greatest width where it has none. */
 export interface Slot { readonly opening: number, readonly width: number, readonly from: Point, readonly to: Point }
 
-/** The slot of every opening, in the sheet's order. */
-export function slotsOf(sheet: SheetGeometry, necks: readonly Neck[]): Slot[] {
+/**
+ * The slot of every opening, in the sheet's order.
+ * @param necks the necks found so far, all that are narrower than `reach` mm; wider openings are looked at once more
+ */
+export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck[], reach: number): Slot[] {
   const tightest = new Map<number, Neck>()
   for (const neck of necks) {
     const opening = neck.openings[0], known = tightest.get(opening)
     if (!known || neck.width < known.width) tightest.set(opening, neck)
   }
   return sheet.openings.map((opening, i) => {
-    const { at, width } = widestDisc(opening), neck = tightest.get(i)
+    const { at, width } = widestDisc(opening), neck = tightest.get(i) ?? (width > reach ? necksOf(edges, width, () => {}, i).necks[0] : undefined)
     if (neck && neck.width < width) return { opening: i, width: neck.width, from: neck.from, to: neck.to }
     return { opening: i, width, from: [at[0] - width / 2, at[1]], to: [at[0] + width / 2, at[1]] }
   })
