@@ -11,7 +11,8 @@ export interface FileRead extends SheetRead { ask: string | null }
  * @throws RangeError with one sentence when the file cannot be used at any size
  */
 export function readSheetFile(text: string, widthMm?: number): FileRead {
-  const read = /^\s*(?:<|\uFEFF<)/.test(text) ? readSvg : readDxf
+  const read = /^[\s\uFEFF]*</.test(text) ? readSvg : readDxf
+  if (read === readDxf && !/^AutoCAD Binary|\bSECTION\b/.test(text.slice(0, 4000))) throw new RangeError('This is neither an SVG nor a DXF file.')
   if (widthMm !== undefined) {
     if (!(widthMm >= 5 && widthMm <= 1200)) throw new RangeError('The sheet\'s real width must be between 5 and 1200 mm.')
     // Read once to see how many units wide it is, then at the scale that gives the asked width, so that curves are flattened at true size.

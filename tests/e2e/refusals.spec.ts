@@ -4,14 +4,14 @@ const svg = (body: string) => `<svg xmlns="http://www.w3.org/2000/svg" width="10
 
 test.describe('bad input gets a sentence and changes nothing', () => {
   const sheets: [string, string, number, RegExp][] = [
-    ['not SVG', 'hello', 422, /not an SVG/], ['no opening', svg('<text>x</text>'), 422, /no opening/], ['a size that is no number', svg('<circle cx="5" cy="5" r="NaN"/>'), 422, /not a number/],
+    ['not SVG', '<html/>', 422, /not an SVG/], ['neither SVG nor DXF', 'hello', 422, /neither an SVG nor a DXF/], ['no size', '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><rect width="5" height="5"/></svg>', 422, /no real size/], ['no opening', svg('<text>x</text>'), 422, /no opening/], ['a size that is no number', svg('<circle cx="5" cy="5" r="NaN"/>'), 422, /not a number/],
     ['a negative size', svg('<circle cx="5" cy="5" r="-2"/>'), 422, /negative/], ['200,000 points', svg(`<path d="M0 0${'l.1 .1'.repeat(200_000)}z"/>`), 422, /more than 120,000 points/],
     ['50 MB', 'x'.repeat(50 * 1024 * 1024), 413, /50 MB; files of up to 8 MB/],
   ]
   for (const [name, data, status, sentence] of sheets) {
     test(`stencil: ${name}`, async ({ request }) => {
       const count = async () => (await (await request.get('/api/stencils')).json()).length, before = await count()
-      const answer = await request.post('/api/stencils?name=Bad', { data, headers: { 'content-type': 'image/svg+xml' } })
+      const answer = await request.post('/api/stencils', { data: { file: data, about: { name: 'Bad', kind: 'motif' } } })
       expect(answer.status()).toBe(status)
       expect((await answer.json()).message).toMatch(sentence)
       expect(await count()).toBe(before)
@@ -46,10 +46,10 @@ test.describe('bad input gets a sentence and changes nothing', () => {
 })
 
 test('an SVG that was taken in becomes a sheet of its true size', async ({ request }) => {
-  const answer = await request.post('/api/stencils?name=Two%20discs&kind=motif', { data: svg('<circle cx="30" cy="30" r="10"/><circle cx="60" cy="30" r="5"/><script>1</script>'), headers: { 'content-type': 'image/svg+xml' } })
+  const answer = await request.post('/api/stencils', { data: { file: svg('<circle cx="30" cy="30" r="10"/><circle cx="60" cy="30" r="5"/><script>1</script>'), about: { name: 'Two discs', kind: 'motif' } } })
   expect(answer.status()).toBe(201)
   const { stencil } = await answer.json()
-  expect([stencil.name, stencil.width, stencil.height]).toEqual(['Two discs', 100, 60])
+  expect([stencil.name, stencil.width, stencil.height, stencil.analysis.bridge]).toEqual(['Two discs', 100, 60, 15])
   const drawn = await (await request.get(`/api/stencils/${stencil.id}/picture.svg`)).text()
   expect(drawn.match(/<path/g)).toHaveLength(3)
   expect(drawn).not.toContain('script')

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
+import { PDFDocument } from 'pdf-lib'
 import { complaints, difference, idOf, look, openBench, painted, picture, saved } from './helpers'
 
 test('a look with a base, a twinned stencil and two passes survives a reload, and leaves and comes back as a file', async ({ page }) => {
@@ -170,8 +171,18 @@ test('the step list fits one A4 and names every step', async ({ page }) => {
   await page.goto('/looks/demo-midnight-moth/steps')
   await expect(page.getByRole('img', { name: 'Face after step 5' })).toBeVisible({ timeout: 20_000 })
   await expect(page.getByRole('listitem').filter({ hasText: 'Night Moth' }).first()).toContainText('on the midline')
-  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
-  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1)
+  const pages = async () => (await PDFDocument.load(await page.pdf({ format: 'A4' }))).getPageCount()
+  expect(await pages()).toBe(1)
+  // A long look stays on one sheet of paper too.
+  const { look: moth } = await look(page, 'demo-midnight-moth')
+  for (const times of [2, 4, 6]) {
+    const steps = Array.from({ length: times }, (_, k) => moth.steps.map((s: { id: string }) => ({ ...s, id: `${s.id}-${k}` }))).flat(), id = `long-${times}`
+    expect((await page.request.post('/api/looks', { data: { ...moth, id, name: `Long ${times}`, steps } })).status()).toBe(201)
+    await page.goto(`/looks/${id}/steps`)
+    await expect(page.getByRole('img', { name: `Face after step ${times * 5}`, exact: true })).toBeVisible({ timeout: 20_000 })
+    expect(await pages(), `${times * 5} steps`).toBe(1)
+    await page.request.delete(`/api/looks/${id}`)
+  }
 })
 
 test('the SVG export is at true size, with prints as paths and the sheets apart', async ({ page }) => {

@@ -13,8 +13,9 @@ const region = computed(() => bench.spot ? { ring: discAt(bench.spot, radius.val
 const plain = computed(() => (bench.spot ? zoneAt(bench.world.face, bench.spot) : zone.value)?.replace(/^(left|right)\./, '') ?? null)
 const where = computed(() => bench.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`)
 
-let known = ''
+let known = '', newest = 0
 async function search(): Promise<void> {
+  const mine = ++newest
   done.value = 0
   await drawer.ensure(drawer.list.map(s => s.id))
   const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))
@@ -25,9 +26,9 @@ async function search(): Promise<void> {
       return shape ? [{ ...toRaw(shape), kind: about.kind, zones: about.zones, heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
     }))
   }
-  const found = await worker.fits({ ...region.value, keepOuts: keepOuts(bench.world.face), focus: [...bench.look!.focus], zone: plain.value }, (share) => { done.value = share })
-  // A search that a newer one replaced says nothing.
-  if (found === null) return
+  const found = await worker.fits({ ...region.value, keepOuts: keepOuts(bench.world.face), focus: [...bench.look!.focus], zone: plain.value }, (share) => { if (mine === newest && done.value !== null) done.value = share })
+  // A search that a newer one replaced, or that was stopped, says nothing.
+  if (found === null || mine !== newest) return
   seats.value = found.slice(0, 24)
   done.value = null
 }

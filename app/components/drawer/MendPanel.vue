@@ -11,8 +11,11 @@ const width = ref<number>(MATERIALS[props.about.material].bridge), least = ref(0
 const joins = shallowRef<Join[]>([]), taken = ref<Set<number>>(new Set()), widen = reactive({ bridges: false, slots: false })
 const after = shallowRef<{ sheet: SheetGeometry, analysis: Analysis } | null>(null), working = ref(false), saving = ref(false)
 
-const thin = computed(() => props.analysis.bridges.filter(b => b.width < least.value).length)
-const narrow = computed(() => props.analysis.slots.filter(s => s.width < least.value).length)
+const thinOnes = computed(() => props.analysis.bridges.filter(b => b.width < least.value)), thin = computed(() => thinOnes.value.length)
+const narrowOnes = computed(() => props.analysis.slots.filter(s => s.width < least.value).sort((a, b) => a.width - b.width)), narrow = computed(() => narrowOnes.value.length)
+/** The places in the sheet frame, narrowest first: as many as can be read. */
+const places = computed(() => [...thinOnes.value.map(n => ({ ...n, what: 'bridge' })), ...narrowOnes.value.map(n => ({ ...n, what: 'slot' }))].sort((a, b) => a.width - b.width)
+  .map(({ what, width, from, to }) => `${what} ${width.toFixed(2)} mm at ${((from[0] + to[0]) / 2).toFixed(0)}, ${((from[1] + to[1]) / 2).toFixed(0)}`))
 const islands = computed(() => props.analysis.islands)
 const whole = computed(() => islands.value.length > 0 || thin.value > 0 || narrow.value > 0)
 
@@ -75,6 +78,7 @@ async function keep(): Promise<void> {
         <SwitchField v-if="thin" v-model="widen.bridges" :label="`Widen ${thin} ${thin === 1 ? 'bridge' : 'bridges'} under ${least} mm`" />
         <SwitchField v-if="narrow" v-model="widen.slots" :label="`Open ${narrow} ${narrow === 1 ? 'slot' : 'slots'} under ${least} mm`" />
       </div>
+      <details v-if="places.length" class="mt-2 text-sm"><summary>{{ places.length }} {{ places.length === 1 ? 'place' : 'places' }} under {{ least }} mm (x, y in mm from the sheet's centre)</summary><p class="mt-1 max-h-24 overflow-y-auto text-soft">{{ places.join('; ') }}</p></details>
       <div class="mt-3 grid grid-cols-2 gap-3">
         <figure class="rounded-xl border border-rule bg-stage p-2"><figcaption class="eyebrow">Before</figcaption><div class="h-56"><SheetDrawing :sheet="sheet" :analysis="analysis" :show="{ islands: true }" :joins="chosen" /></div></figure>
         <figure class="rounded-xl border border-rule bg-stage p-2"><figcaption class="eyebrow">After{{ working ? ', working…' : '' }}</figcaption><div class="h-56"><SheetDrawing v-if="after" :sheet="after.sheet" :analysis="after.analysis" :show="{ islands: true }" /></div>

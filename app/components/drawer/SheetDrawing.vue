@@ -30,10 +30,10 @@ const arrow = computed(() => {
   <svg :viewBox="box" class="block size-full" role="img" aria-label="The sheet with its openings">
     <defs><pattern id="hatch" width="2.2" height="2.2" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="2.2" height="2.2" fill="#FBE9E5" /><line x1="0" y1="0" x2="0" y2="2.2" stroke="#A0331F" stroke-width="0.9" /></pattern></defs>
     <path :d="outline" fill="#FFFFFF" stroke="#B9B2A6" :stroke-width="px" />
-    <path v-for="(d, i) in openings" :key="i" :d="d" fill-rule="evenodd" :fill="chosen.has(i) ? '#7A2E5D' : '#4A443D'" :class="pickable && 'cursor-pointer hover:opacity-70'" :data-opening="i" @click="pickable && emit('pick', i)" />
     <template v-if="show.islands && analysis">
       <path v-for="(island, i) in analysis.islands" :key="`i${i}`" :d="pathData([island.ring])" fill="url(#hatch)" stroke="#A0331F" :stroke-width="1.4 * px" />
     </template>
+    <path v-for="(d, i) in openings" :key="i" :d="d" fill-rule="evenodd" :fill="chosen.has(i) ? '#7A2E5D' : '#4A443D'" :class="pickable && 'cursor-pointer hover:opacity-70'" :data-opening="i" @click="pickable && emit('pick', i)" />
     <line v-for="(j, i) in joins" :key="`j${i}`" :x1="j.from[0]" :y1="j.from[1]" :x2="j.to[0]" :y2="j.to[1]" stroke="#3F6B4B" :stroke-width="j.width" />
     <g v-if="show.axes" stroke="#7A2E5D" :stroke-width="1.3 * px" :stroke-dasharray="`${6 * px} ${4 * px}`"><line v-for="(a, i) in axes" :key="i" v-bind="a" /></g>
     <g v-if="show.lattice && analysis?.lattice" stroke="#1F6F8B" :stroke-width="2.6 * px" stroke-linecap="round">

@@ -11,7 +11,7 @@ const world = computed(() => ({ face: ADULT_FACE, stencil: (s: string) => drawer
 const look = computed(() => record.value?.look)
 const rows = computed(() => look.value?.steps.map(step => ({ step, words: kindOf(step).words, lines: kindOf(step).lines(step, world.value), effort: kindOf(step).effort(step, world.value) })) ?? [])
 /** Long lists get smaller rows, so that they stay on one sheet of paper. */
-const dense = computed(() => rows.value.length > 7)
+const size = computed(() => rows.value.length > 18 ? 'dense tight tiny' : rows.value.length > 10 ? 'dense tight' : rows.value.length > 6 ? 'dense' : '')
 
 try {
   [record.value] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
@@ -41,7 +41,7 @@ const cautions = [
       <button class="btn-main" :disabled="!picture" @click="print"><Printer :size="16" />Print on one A4</button>
     </nav>
     <div v-if="failed.length" role="alert" class="rounded-xl border border-stop p-4"><p v-for="s in failed" :key="s">{{ s }}</p></div>
-    <article v-if="look" class="print-sheet" :class="dense && 'dense'">
+    <article v-if="look" class="print-sheet" :class="size">
       <header class="flex items-start gap-4 border-b-2 border-ink pb-2">
         <img v-if="picture" :src="picture" :alt="`${look.name}, painted`" class="face rounded-lg object-cover">
         <div class="min-w-0 flex-1">
@@ -51,7 +51,7 @@ const cautions = [
           <ul class="mt-1.5 list-disc pl-4 text-[0.78rem] leading-snug text-soft"><li v-for="c in cautions" :key="c">{{ c }}</li></ul>
         </div>
       </header>
-      <ol>
+      <ol class="rows">
         <li v-for="({ step, words, lines, effort }, i) in rows" :key="step.id" class="row flex break-inside-avoid gap-3 border-b border-rule" :class="step.optional && 'border-dashed'">
           <span class="num font-display font-bold text-mulberry">{{ i + 1 }}</span>
           <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" :alt="`Face after step ${i + 1}`" class="thumb rounded-md object-cover">
@@ -75,4 +75,13 @@ const cautions = [
 .dense .face { height: 26mm; }
 .dense .row { padding-block: 1mm; }
 .dense .thumb { height: 16mm; }
+/* Very long lists go in two columns. */
+.tight .rows { columns: 2; column-gap: 5mm; }
+.tight { font-size: 9.5px; line-height: 1.2; }
+.tight .thumb { height: 13mm; }
+.tight .num { width: 5mm; font-size: 14px; }
+.tight .row { gap: 1.5mm; }
+.tiny { font-size: 7.5px; line-height: 1.12; }
+.tiny .thumb { height: 9mm; }
+.tiny .row { padding-block: 0.5mm; }
 </style>
