@@ -14,6 +14,34 @@ const views = [
     await ready(page)
     await page.locator('[data-step="mm3"]').click()
   }],
+  ['fits', '/looks/demo-fern-stag', async (page) => {
+    await ready(page)
+    await page.getByRole('button', { name: 'What fits' }).click()
+    await page.locator('[data-seat]').nth(3).waitFor()
+  }],
+  ['openings', '/looks/demo-midnight-moth', async (page) => {
+    await ready(page)
+    await page.locator('[data-step="mm2"]').click()
+    await page.getByRole('button', { name: 'Choose' }).click()
+  }],
+  ['drawer', '/drawer', async page => page.waitForTimeout(1200)],
+  ['sheet', '/drawer/diamonds', async page => page.getByText('One piece').waitFor()],
+  ['mending', '/drawer/wheel-draft', async (page) => {
+    await page.getByText('0 loose pieces').waitFor()
+    await page.getByRole('switch', { name: /Widen/ }).click()
+    await page.waitForTimeout(900)
+    await page.mouse.wheel(0, 320)
+  }],
+  ['import', '/drawer', async (page) => {
+    const svg = (body, head) => ({ mimeType: 'image/svg+xml', buffer: Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" ${head}>${body}</svg>`) })
+    await page.getByRole('button', { name: 'Import sheets' }).click()
+    await page.getByLabel('Stencil files').setInputFiles([
+      { name: 'compass-star.svg', ...svg('<path d="M40 8L47 33L72 40L47 47L40 72L33 47L8 40L33 33Z"/><circle cx="62" cy="18" r="3"/><circle cx="18" cy="62" r="3"/>', 'width="80mm" height="80mm" viewBox="0 0 80 80"') },
+      { name: 'ring-of-tide.svg', ...svg('<path fill-rule="evenodd" d="M4 20a16 16 0 1 1 32 0a16 16 0 1 1-32 0M8 20a12 12 0 1 1 24 0a12 12 0 1 1-24 0"/>', 'viewBox="0 0 40 40"') },
+      { name: 'letter.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('Dear painter') },
+    ])
+    await page.waitForTimeout(900)
+  }],
   ['steps', '/looks/demo-midnight-moth/steps', async page => page.getByRole('img', { name: 'Face after step 5' }).waitFor()],
 ]
 

@@ -40,7 +40,7 @@ test('files are taken in together, each with its own sentence, and asked for the
     file('good-star.svg', svg('<path d="M40 10L50 35L75 40L50 45L40 70L30 45L5 40L30 35Z"/>')), file('not.svg', 'hello'), file('sizeless.svg', svg('<circle cx="20" cy="20" r="8"/>', 'viewBox="0 0 40 40"')),
     file('open.svg', svg('<path fill="none" stroke="red" d="M10 10h20v20"/>')), { name: 'binary.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from('AutoCAD Binary DXF\r\n\u001a\0') },
   ])
-  await expect(page.getByLabel('good-star.svg', { exact: true })).toContainText('80.0 × 80.0 mm, 1 openings')
+  await expect(page.getByLabel('good-star.svg', { exact: true })).toContainText('80.0 × 80.0 mm, 1 opening')
   await expect(page.getByLabel('not.svg', { exact: true })).toContainText('neither an SVG nor a DXF')
   await expect(page.getByLabel('open.svg', { exact: true })).toContainText('open by')
   await expect(page.getByLabel('binary.dxf', { exact: true })).toContainText('binary DXF')

@@ -13,6 +13,8 @@ const box = computed(() => `${-props.sheet.width / 2 - pad} ${-props.sheet.heigh
 const openings = computed(() => props.sheet.openings.map(o => pathData([o.outer, ...o.holes])))
 const outline = computed(() => pathData([props.sheet.outline]))
 /** Lines keep their width whatever the sheet's size. */
+/** Measures are drawn on lighter openings, so that they can be read. */
+const marked = computed(() => Object.values(props.show).some(Boolean) && !(props.show.islands && Object.keys(props.show).length === 1))
 const px = computed(() => Math.max(props.sheet.width, props.sheet.height) / 520)
 const axes = computed(() => props.analysis?.symmetry.axes.map(({ angle }) => {
   const r = Math.hypot(props.sheet.width, props.sheet.height) / 2, a = angle * Math.PI / 180, [cx, cy] = props.analysis!.symmetry.centre
@@ -33,7 +35,7 @@ const arrow = computed(() => {
     <template v-if="show.islands && analysis">
       <path v-for="(island, i) in analysis.islands" :key="`i${i}`" :d="pathData([island.ring])" fill="url(#hatch)" stroke="#A0331F" :stroke-width="1.4 * px" />
     </template>
-    <path v-for="(d, i) in openings" :key="i" :d="d" fill-rule="evenodd" :fill="chosen.has(i) ? '#7A2E5D' : '#4A443D'" :class="pickable && 'cursor-pointer hover:opacity-70'" :data-opening="i" @click="pickable && emit('pick', i)" />
+    <path v-for="(d, i) in openings" :key="i" :d="d" fill-rule="evenodd" :fill="chosen.has(i) ? '#7A2E5D' : analysis && marked ? '#9C9488' : '#4A443D'" :class="pickable && 'cursor-pointer hover:opacity-70'" :data-opening="i" @click="pickable && emit('pick', i)" />
     <line v-for="(j, i) in joins" :key="`j${i}`" :x1="j.from[0]" :y1="j.from[1]" :x2="j.to[0]" :y2="j.to[1]" stroke="#3F6B4B" :stroke-width="j.width" />
     <g v-if="show.axes" stroke="#7A2E5D" :stroke-width="1.3 * px" :stroke-dasharray="`${6 * px} ${4 * px}`"><line v-for="(a, i) in axes" :key="i" v-bind="a" /></g>
     <g v-if="show.lattice && analysis?.lattice" stroke="#1F6F8B" :stroke-width="2.6 * px" stroke-linecap="round">
