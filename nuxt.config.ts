@@ -18,5 +18,5 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   vite: { plugins: [tailwindcss() as never], worker: { format: 'es' } },
   nitro: { esbuild: { options: { target: 'node20' } } },
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, include: ['../tests/unit/app/**/*.ts'] } },
 })

@@ -1,0 +1,174 @@
+import { expect, test, type Page } from '@playwright/test'
+import { PNG } from 'pngjs'
+import { readFileSync } from 'node:fs'
+import { complaints, difference, idOf, look, openBench, painted, saved } from './helpers'
+
+/** Makes a new look and opens it. */
+async function begin(page: Page): Promise<string> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New look' }).click()
+  await painted(page)
+  return idOf(page)
+}
+const steps = async (page: Page, id: string) => (await look(page, id)).look.steps
+
+test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter', async ({ page }) => {
+  const wrong = complaints(page), id = await begin(page)
+  await page.getByRole('tab', { name: 'Base' }).click()
+  await expect(page.getByRole('button', { name: 'Lay this base' })).toBeDisabled()
+  await page.getByRole('button', { name: 'Cheeks', exact: true }).click()
+  await page.getByRole('button', { name: 'Sea Thrift Pink', exact: true }).click()
+  await page.getByRole('button', { name: 'Lay this base' }).click()
+  const card = page.getByRole('complementary', { name: 'Step card' })
+  await expect(card.getByLabel('Name of the step')).toHaveValue('Base, forehead and cheeks')
+
+  await card.getByRole('button', { name: 'forehead' }).click()
+  await card.getByRole('button', { name: 'Another colour' }).click()
+  await card.getByRole('button', { name: 'Colour 2', exact: true }).click()
+  await page.getByRole('option', { name: 'Mulberry' }).click()
+  await card.getByLabel('How the colours run').selectOption('down')
+  await card.getByLabel('Tool').selectOption('petal')
+  await card.getByRole('radio', { name: 'runny' }).click()
+  await card.getByRole('button', { name: 'more Layers' }).click()
+  await card.getByRole('switch', { name: 'Fine glitter while wet' }).click()
+  await card.getByRole('switch', { name: /left out/ }).click()
+  await saved(page)
+  expect((await steps(page, id))[0]).toMatchObject({
+    kind: 'wash', region: { zones: ['left.cheek', 'right.cheek'] }, tool: 'petal', wetness: 'runny', dabs: 3, glitter: true, optional: true,
+    colours: [{ name: 'Sea Thrift Pink' }, { name: 'Mulberry' }], axis: { kind: 'line' },
+  })
+  await card.getByRole('button', { name: 'Take colour 1 out' }).click()
+  await saved(page)
+  expect((await steps(page, id))[0].colours).toHaveLength(1)
+  for (let i = 0; i < 12; i++) await page.getByRole('button', { name: 'Undo' }).click({ timeout: 400 }).catch(() => {})
+  await expect(page.locator('[data-step]')).toHaveCount(0)
+  for (let i = 0; i < 12; i++) await page.getByRole('button', { name: 'Redo' }).click({ timeout: 400 }).catch(() => {})
+  await saved(page)
+  expect((await steps(page, id))[0].colours).toHaveLength(1)
+  expect(wrong).toEqual([])
+})
+
+test('Enter on a sheet lays it on the picked spot; numbers typed in place it', async ({ page }) => {
+  const id = await begin(page), stage = (await page.getByTestId('stage').boundingBox())!
+  await page.mouse.click(stage.x + stage.width / 2 + 9 + 95, stage.y + 385)
+  await expect(page.getByText('Spot picked: right cheek')).toBeVisible()
+  await page.getByLabel('Search sheets').fill('paw')
+  await page.locator('[data-sheet="paw-set"]').focus()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-step]')).toHaveCount(1)
+  await saved(page)
+  const [paw] = await steps(page, id)
+  expect(paw.at[0]).toBeGreaterThan(25)
+  expect(paw.at[1]).toBeGreaterThan(20)
+  await page.getByLabel('Across, mm').fill('-40.5')
+  await page.getByLabel('Across, mm').blur()
+  await page.getByLabel('Tilt, degrees').fill('30')
+  await page.getByLabel('Tilt, degrees').blur()
+  await expect(page.getByText(/40\.5 mm left of the midline\. Top at 1 o'clock/)).toBeVisible()
+  // A number out of bounds changes nothing.
+  await page.getByLabel('Across, mm').fill('9000')
+  await page.getByLabel('Across, mm').blur()
+  await saved(page)
+  expect((await steps(page, id))[0]).toMatchObject({ at: [-40.5, paw.at[1]], tilt: 30 })
+})
+
+test('a sheet is turned and flipped by its handles', async ({ page }) => {
+  const id = await begin(page)
+  await page.getByLabel('Search sheets').fill('heart')
+  await page.locator('[data-sheet="heart-crest"]').click()
+  await painted(page)
+  const stage = (await page.getByTestId('stage').boundingBox())!
+  const handles = await page.evaluate(() => {
+    const rulers = 18, box = document.querySelector('[data-testid="stage"]')!.getBoundingClientRect(), k = Math.min((box.width - rulers) / 208, (box.height - rulers) / 286)
+    const ox = rulers + (box.width - rulers - k * 208) / 2 + k * 104, oy = rulers + (box.height - rulers - k * 286) / 2 + k * 136
+    return { turn: [ox, oy + k * (-34 - 30) - 16], flip: [ox + k * 50 + 16, oy + k * -34], centre: [ox, oy + k * -34] }
+  })
+  await page.mouse.move(stage.x + handles.turn[0]!, stage.y + handles.turn[1]!)
+  await page.mouse.down()
+  await page.mouse.move(stage.x + handles.centre[0]! + 150, stage.y + handles.centre[1]!, { steps: 8 })
+  await page.mouse.up()
+  await expect(page.getByLabel('Tilt, degrees')).toHaveValue('90')
+  await page.getByLabel('Tilt, degrees').fill('0')
+  await page.getByLabel('Tilt, degrees').blur()
+  await page.mouse.click(stage.x + handles.flip[0]!, stage.y + handles.flip[1]!)
+  await saved(page)
+  expect((await steps(page, id))[0]).toMatchObject({ side: 'B', tilt: 0, at: [0, -34] })
+})
+
+test('the skin changes on the face, and with it the picture', async ({ page }) => {
+  await openBench(page, 'demo-fern-stag')
+  const before = await page.getByTestId('stage').screenshot()
+  await page.getByRole('button', { name: /^skin/ }).click()
+  await page.getByRole('button', { name: 'Skin dark', exact: true }).click()
+  await page.getByRole('switch', { name: 'Eyes closed' }).click()
+  await page.keyboard.press('Escape')
+  await painted(page)
+  await page.waitForTimeout(1500)
+  expect(difference(before, await page.getByTestId('stage').screenshot())).toBeGreaterThan(0.15)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click({ timeout: 500 }).catch(() => {})
+  await saved(page)
+  expect((await look(page, 'demo-fern-stag')).look.skin).toMatchObject({ colour: '#c58e66', eyes: 'open' })
+})
+
+test('guides and rulers go away, inches come, and the view zooms', async ({ page }) => {
+  await openBench(page, 'demo-midnight-moth')
+  const stage = page.getByTestId('stage'), shown = await stage.screenshot()
+  await page.getByRole('button', { name: 'Guides' }).click()
+  const bare = await stage.screenshot()
+  expect(difference(shown, bare)).toBeGreaterThan(0.0005)
+  await page.getByRole('button', { name: 'Zoom in' }).click()
+  await page.waitForTimeout(600)
+  expect(difference(bare, await stage.screenshot())).toBeGreaterThan(0.2)
+  await page.getByRole('button', { name: 'Zoom out' }).click()
+  await page.keyboard.press('?')
+  await page.getByRole('switch', { name: 'Show inches instead of mm' }).click()
+  await page.keyboard.press('Escape')
+  await expect(page.locator('[data-sheet="honeycomb"]')).toContainText('4.7 × 3.5 in')
+  await page.evaluate(() => localStorage.clear())
+})
+
+test('time that is over the budget shows; a budget that is none is put back', async ({ page }) => {
+  await openBench(page, 'demo-hive-keeper')
+  const budget = page.getByLabel('Time there is, minutes:seconds')
+  await budget.fill('1:00')
+  await budget.blur()
+  await expect(page.getByTestId('time')).toHaveClass(/text-stop/)
+  await budget.fill('soon')
+  await budget.blur()
+  await expect(budget).toHaveValue('1:00')
+  await budget.fill('')
+  await budget.blur()
+  await saved(page)
+  expect((await look(page, 'demo-hive-keeper')).look.budget).toBeNull()
+})
+
+test('the picture leaves as a PNG of its size, and the gallery finds looks by word and tag', async ({ page }) => {
+  await openBench(page, 'demo-tide-queen')
+  await page.getByRole('button', { name: 'Export' }).click()
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: /PNG/ }).click()])
+  const png = PNG.sync.read(readFileSync((await download.path())!))
+  expect([png.width, png.height]).toEqual([208 * 8, 286 * 8])
+
+  await page.goto('/')
+  await page.getByLabel('Search looks').fill('tide')
+  await expect(page.locator('[data-look]')).not.toHaveCount(0)
+  await expect(page.locator('[data-look="demo-hive-keeper"]')).toHaveCount(0)
+  await page.getByLabel('Search looks').fill('')
+  await page.getByRole('button', { name: 'bird', exact: true }).click()
+  await expect(page.locator('[data-look="demo-barn-owl"]')).toBeVisible()
+  await expect(page.locator('[data-look="demo-tide-queen"]')).toHaveCount(0)
+  await page.getByLabel('Search looks').fill('nothing like it')
+  await expect(page.getByText('No look is called that')).toBeVisible()
+})
+
+test('files that are no looks are refused in the gallery with a sentence', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.locator('[data-look]').first()).toBeVisible()
+  const count = await page.locator('[data-look]').count(), file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  await page.getByLabel('Look files').setInputFiles(file('x.json', '{broken'))
+  await expect(page.getByText('This is not JSON')).toBeVisible()
+  await page.getByLabel('Look files').setInputFiles(file('y.json', '{"format":"other"}'))
+  await expect(page.getByText(/This is not a look/)).toBeVisible()
+  await expect(page.locator('[data-look]')).toHaveCount(count)
+})

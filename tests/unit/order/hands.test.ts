@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest'
+import { dabSeconds, HANDS, loadsFor } from '#core/order'
+import { TOOLS } from '#core/paint'
+import { freshSheet, freshWash, kindOf } from '#core/look'
+import { ADULT_FACE } from '#core/skin'
+import { paint, world } from '../world'
+
+describe('loads', () => {
+  it('are the paint on the skin over 60 % of what the tool holds, rounded up', () => {
+    // 40 cm2 at 0.35 mg/cm2 and 4 dabs are 56 mg; a makeup sponge gives 150 mg before it is dry.
+    expect(loadsFor(4000, 0.35, 4, 'makeup')).toBe(1)
+    // 200 cm2 at 0.9 mg/cm2 and 4 dabs are 720 mg; an open-cell sponge gives 540 mg.
+    expect(loadsFor(20_000, 0.9, 4, 'openCell')).toBe(2)
+  })
+
+  it('are one at least, for a dot', () => {
+    expect(loadsFor(1, 0.35, 1, 'makeup')).toBe(1)
+    expect(loadsFor(0, 0.35, 1, 'makeup')).toBe(1)
+  })
+})
+
+describe('dabbing', () => {
+  it('takes one dab for each footprint of the tip and each layer', () => {
+    const footprint = Math.PI / 4 * TOOLS.dauber.tip ** 2
+    expect(dabSeconds(footprint * 2.5, 2, 'dauber')).toBeCloseTo(3 * 2 * HANDS.dab, 12)
+    expect(dabSeconds(1, 1, 'dauber')).toBeCloseTo(HANDS.dab, 12)
+  })
+})
+
+describe('the effort of a step', () => {
+  const single = freshSheet('a', 'a', 'heart-crest', [0, -30], paint('gull'))
+
+  it('doubles with a twin, and adds the wiping of the sheet', () => {
+    const one = kindOf(single).effort(single, world), twins = { ...single, twin: 'midline' as const }, two = kindOf(twins).effort(twins, world)
+    expect(two.loads).toBe(2 * one.loads)
+    expect(two.seconds).toBeCloseTo(2 * one.seconds + HANDS.wipe, 9)
+  })
+
+  it('grows with passes, dabs and glitter', () => {
+    const base = kindOf(single).effort(single, world).seconds
+    const passes = { ...single, passes: [single.passes[0]!, single.passes[0]!] }
+    const dabs = { ...single, passes: [{ ...single.passes[0]!, dabs: 9 }] }
+    const glitter = { ...single, passes: [{ ...single.passes[0]!, glitter: true }] }
+    expect(kindOf(passes).effort(passes, world).seconds).toBeGreaterThan(base)
+    expect(kindOf(dabs).effort(dabs, world).seconds).toBeGreaterThan(base)
+    expect(kindOf(glitter).effort(glitter, world).seconds).toBeCloseTo(base + HANDS.glitter, 9)
+  })
+
+  it('is nothing for a sheet that is not in the drawer', () => {
+    const lost = { ...single, stencil: 'nowhere' }
+    expect(kindOf(lost).effort(lost, world)).toEqual({ seconds: 0, loads: 0 })
+    expect(kindOf(lost).prints(lost, world)).toEqual([])
+    expect(kindOf(lost).outlines(lost, world)).toEqual([])
+    expect(kindOf(lost).lines(lost, world)[0]!.text).toMatch(/missing sheet/)
+  })
+
+  it('needs a reload for every colour of a base', () => {
+    const one = freshWash('w', 'w', ['nose'], [paint('gull')], ADULT_FACE), three = freshWash('w', 'w', ['nose'], [paint('gull'), paint('sky'), paint('harbour')], ADULT_FACE)
+    const difference = kindOf(three).effort(three, world).seconds - kindOf(one).effort(one, world).seconds
+    expect(difference).toBeCloseTo(2 * (HANDS.reload + HANDS.blend), 9)
+  })
+})
