@@ -1,6 +1,5 @@
 import { Clipper, FillRule } from 'clipper2-ts'
-import { collection } from '../demo/collection'
-import { svgOf } from '../demo/draw/sheet'
+import { shelf, shelfSvg } from '../demo/shelf'
 import { ellipsePoints } from '../core/geometry/flatten'
 import { ADULT_FACE, keepOuts, zoneRing } from '../core/skin'
 import { analyse, readSvg, seatsFor, type Candidate, type SheetGeometry } from '../core/stencil'
@@ -25,7 +24,7 @@ const paths = dots.map(ring => Array.from({ length: ring.length / 2 }, (_, i) =>
 const clipping = median(() => Clipper.union(paths, FillRule.NonZero), 3)
 row('full analysis, 2,000 openings', median(() => analyse(halftone), 3), 'one clipping-library union', clipping, 'must be at most 10 x')
 
-const drawer: Candidate[] = collection().map(d => ({ id: d.id, kind: d.kind, zones: d.zones, heading: d.heading ?? null, axes: [], bridge: null, ...readSvg(svgOf(d)).sheet }))
+const drawer: Candidate[] = shelf.map(d => ({ ...d, axes: [], bridge: null, ...readSvg(shelfSvg(d.id)).sheet }))
 const sheets = Array.from({ length: 200 }, (_, i) => drawer[i % drawer.length]!)
 for (const zone of ['forehead', 'right.cheek'] as const) {
   const spot = { ring: zoneRing(ADULT_FACE, zone), even: zone === 'forehead', keepOuts: keepOuts(ADULT_FACE), focus: [0, 0] as const, zone: zone.replace('right.', '') }

@@ -2,9 +2,8 @@ import { centroidOf, type Point } from '../core/geometry'
 import { axisFor, freshLook, freshSheet, freshWash, washRings, type Look, type PaintRef, type Pass, type SheetStep, type Wash } from '../core/look'
 import { ADULT_FACE, layOn, type Placement } from '../core/skin'
 import { readSvg } from '../core/stencil'
-import { collection } from './collection'
-import { svgOf } from './draw/sheet'
 import { paints } from './paints'
+import { shelfSvg } from './shelf'
 
 const ref = (id: string): PaintRef => {
   const { name, colour } = paints.find(p => p.id === id)!
@@ -24,7 +23,7 @@ const sheet = (id: string, label: string, stencil: string, at: Point, passes: Pa
 
 /** A stencil step that dabs only the openings which land where `keep` says, as a painter does with a texture. */
 function patch(id: string, label: string, stencil: string, place: Placement, keep: (x: number, y: number) => boolean, passes: Pass[], more: Partial<SheetStep> = {}): SheetStep {
-  const { openings } = readSvg(svgOf(collection().find(d => d.id === stencil)!)).sheet, laid = layOn(place)
+  const { openings } = readSvg(shelfSvg(stencil)).sheet, laid = layOn(place)
   const numbers = openings.flatMap((opening, i) => keep(...laid.point(centroidOf([opening]))) ? [i] : [])
   return sheet(id, label, stencil, place.at, passes.map(p => ({ ...p, openings: { use: 'chosen', numbers } })), { tilt: place.tilt, side: place.side, ...more })
 }

@@ -6,7 +6,7 @@ import { complaints, difference, idOf, look, openBench, painted, saved } from '.
 /** Makes a new look and opens it. */
 async function begin(page: Page): Promise<string> {
   await page.goto('/')
-  await page.getByRole('button', { name: 'New look' }).click()
+  await page.getByRole('button', { name: 'New look', exact: true }).click()
   await painted(page)
   return idOf(page)
 }

@@ -54,3 +54,13 @@ test('an SVG that was taken in becomes a sheet of its true size', async ({ reque
   expect(drawn.match(/<path/g)).toHaveLength(3)
   expect(drawn).not.toContain('script')
 })
+
+test('another site\'s page, or another name of the server, is refused', async ({ request, baseURL }) => {
+  const foreign = await request.post('/api/looks', { data: '{}', headers: { origin: 'http://elsewhere.example' } })
+  expect([foreign.status(), (await foreign.json()).message]).toEqual([403, expect.stringMatching(/another site/)])
+  const renamed = await request.get('/api/looks', { headers: { host: 'rebound.example' } })
+  expect(renamed.status()).toBe(403)
+  const own = await request.get('/api/looks', { headers: { origin: baseURL! } })
+  expect(own.status()).toBe(200)
+  expect(own.headers()['x-content-type-options']).toBe('nosniff')
+})

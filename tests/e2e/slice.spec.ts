@@ -7,7 +7,7 @@ test('a look with a base, a twinned stencil and two passes survives a reload, an
   const wrong = complaints(page)
   await page.goto('/')
   await expect(page.locator('[data-look]').nth(3)).toBeVisible()
-  await page.getByRole('button', { name: 'New look' }).click()
+  await page.getByRole('button', { name: 'New look', exact: true }).click()
   await painted(page)
   await page.getByLabel('Name of the look').fill('Test Tide')
   await page.getByLabel('Name of the look').blur()
