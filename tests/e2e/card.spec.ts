@@ -172,3 +172,15 @@ test('files that are no looks are refused in the gallery with a sentence', async
   await expect(page.getByText(/This is not a look/)).toBeVisible()
   await expect(page.locator('[data-look]')).toHaveCount(count)
 })
+
+test('notes and tags of the look are kept, and stand on the step list', async ({ page }) => {
+  await openBench(page, 'demo-barn-owl')
+  await page.getByLabel('Notes for the chair').fill('Ticket 031. Left brow sits higher.')
+  await page.getByLabel('Notes for the chair').blur()
+  await page.getByLabel('Tags, with commas').fill('fair, Bird , bird, night')
+  await page.getByLabel('Tags, with commas').blur()
+  await saved(page)
+  expect((await look(page, 'demo-barn-owl')).look).toMatchObject({ notes: 'Ticket 031. Left brow sits higher.', tags: ['fair', 'bird', 'night'] })
+  await page.getByRole('button', { name: 'Step list' }).click()
+  await expect(page.getByText('Ticket 031. Left brow sits higher.')).toBeVisible()
+})

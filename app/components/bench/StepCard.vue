@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Copy, Layers, Trash2 } from '@lucide/vue'
+import { Copy, Trash2 } from '@lucide/vue'
 import type { Component } from 'vue'
 import { kindOf, type Field } from '#core/look'
 import AxisField from './controls/AxisField.vue'
@@ -52,9 +52,6 @@ const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (ev
         <p v-if="effort" class="text-[0.87rem] text-soft">About {{ clock(effort.seconds) }} min, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }} of the tool <span class="rounded bg-rule px-1 text-xs">estimate</span></p>
       </section>
     </div>
-    <div v-else class="grid h-full content-center gap-2 p-6 text-center text-soft">
-      <Layers :size="26" class="mx-auto" /><p class="font-display text-lg text-ink">No step selected</p>
-      <p>Choose one in the strip below, or click a print on the face. Lay a base or a stencil from the tray to begin.</p>
-    </div>
+    <LookNotes v-else />
   </aside>
 </template>
