@@ -40,9 +40,3 @@ export function hairShade(x: number, y: number): number {
   if (angle > 112) return 1
   return 1 - 0.3 * smoothstep(-9, 1, Math.hypot(x, y - POLE) - hairline(angle)) * (1 - smoothstep(85, 112, angle))
 }
-
-/** Whether (x, y) is covered by hair. */
-export function inHair(x: number, y: number): boolean {
-  const angle = Math.atan2(Math.abs(x), -(y - POLE)) * 180 / Math.PI
-  return angle < 108 && Math.hypot(x, y - POLE) > hairline(angle)
-}

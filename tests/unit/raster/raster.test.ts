@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { ringOf, type Ring } from '#core/geometry'
-import { blurred, colourAlong, coverageOf, drawHead, finishedPicture, gridOver, HEAD_BOX, layPrint, noise, printSteps, shrunk, spongeGrain, type HeadPicture, type Mask } from '#core/raster'
+import { blurred, colourAlong, coverageOf, drawHead, finishedPicture, gridOver, HEAD_BOX, layPrint, noise, printSteps, spongeGrain, type HeadPicture, type Mask } from '#core/raster'
 import { ADULT_FACE, adultRelief, tabulate } from '#core/skin'
 import { world } from '../world'
 
@@ -112,11 +112,6 @@ describe('the head', () => {
     expect(slope[0]).toBeCloseTo(0.2 - 0.004 * 7.7, 9)
     expect(slope[1]).toBeCloseTo(-0.1 + 0.004 * 3.3, 9)
   })
-})
-
-it('shrinks a picture to the mean of its blocks', () => {
-  const rgba = Uint8ClampedArray.from([0, 0, 0, 255, 100, 100, 100, 255, 100, 0, 0, 255, 200, 100, 100, 255])
-  expect([...shrunk(rgba, 2, 2, 2).rgba]).toEqual([100, 50, 50, 255])
 })
 
 it('has noise that stays in its bounds and repeats', () => {
