@@ -76,13 +76,3 @@ export function ringHolds(ring: Ring, x: number, y: number): boolean {
   }
   return inside
 }
-
-/** The ring run the other way round. */
-export function reversedRing(ring: Ring): Ring {
-  const out = new Float64Array(ring.length)
-  for (let i = 0; i < ring.length; i += 2) {
-    out[i] = ring[ring.length - 2 - i]!
-    out[i + 1] = ring[ring.length - 1 - i]!
-  }
-  return out
-}

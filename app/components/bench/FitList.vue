@@ -38,7 +38,7 @@ async function stop(): Promise<void> {
 }
 watch(region, () => void search(), { immediate: true })
 watch(() => bench.look, async (look) => {
-  if (look && bench.loaded) thumb.value = canvasOf((await painter.thumbs(look, 1)).at(-1)!).toDataURL()
+  if (look && bench.loaded) thumb.value = canvasOf(await painter.paint(look, 1)).toDataURL()
 }, { immediate: true })
 onBeforeUnmount(() => void worker.stop())
 
