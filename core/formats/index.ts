@@ -1,3 +1,4 @@
 export * from './sheetJson'
 export * from './svgOut'
 export * from './dxfOut'
+export * from './palette'

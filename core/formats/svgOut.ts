@@ -1,6 +1,6 @@
 import type { Ring } from '../geometry'
 import { kindOf, type Look, type World } from '../look'
-import { hexOf } from '../paint'
+import { hexOf, masstone } from '../paint'
 import type { SheetGeometry } from '../stencil'
 
 const f = (v: number): string => String(Math.round(v * 1000) / 1000 + 0)
@@ -33,17 +33,17 @@ ${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join
 /**
  * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a group of their own.
  * A film of several colours gets its first one; films are drawn flat, with their opacity.
- * @param box the part of the skin frame to show, mm
+ * @param box the part of the picture plane to show, mm
  */
-export function lookSvg(look: Look, world: World, box: { minX: number, minY: number, maxX: number, maxY: number }): string {
-  const w = box.maxX - box.minX, h = box.maxY - box.minY
+export function lookSvg(look: Look, world: World, box = world.ground.box): string {
+  const { front } = world.ground, w = box.maxX - box.minX, h = box.maxY - box.minY
   const prints = look.steps.map((step) => {
     const paths = kindOf(step).prints(step, world).map(print =>
-      `    <path d="${pathData(print.rings)}" fill="${hexOf(print.colours[0]!)}" fill-opacity="${f(print.opacity)}" fill-rule="evenodd"/>`)
+      `    <path d="${pathData(print.rings.map(front.ring))}" fill="${hexOf(masstone(print.paints[0]!.optics))}" fill-opacity="${f(print.opacity)}" fill-rule="evenodd"/>`)
     return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
   })
   const sheets = look.steps.flatMap(step => kindOf(step).outlines(step, world).map(o =>
-    `  <path d="${pathData([o.ring])}"><title>${escapeXml(step.label)}${o.twin ? ', twin' : ''}</title></path>`))
+    `  <path d="${pathData([front.ring(o.ring)])}"><title>${escapeXml(step.label)}${o.twin ? ', twin' : ''}</title></path>`))
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${f(w)}mm" height="${f(h)}mm" viewBox="${f(box.minX)} ${f(box.minY)} ${f(w)} ${f(h)}">
 <title>${escapeXml(look.name)}</title>
 <g id="prints" stroke="none">

@@ -59,6 +59,9 @@ const pathsOf = (polygons: Iterable<Polygon>): Paths64 => {
   return paths
 }
 
+/** A ring with fewer points, none of which it leaves by more than `off` mm. */
+export const simplified = (ring: Ring, off: number): Ring => toRing(simplifyPaths([toPath(ring)], off * GRID, true)[0]!)
+
 /** The region that some rings enclose under a fill rule, as separate polygons with holes. Coordinates in mm. */
 export function regionOf(rings: Iterable<Ring>, rule: Rule): Polygon[] {
   return combine(ClipType.Union, Array.from(rings, toPath), [], RULE[rule])

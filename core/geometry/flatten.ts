@@ -34,6 +34,27 @@ export function ellipsePoints(cx: number, cy: number, rx: number, ry: number, to
 }
 
 /**
+ * A smooth closed outline through handles that may lie at any distance from one another: at each it runs as the way from the one before to the one after,
+ * and never swings out further than a third of the span, so that no loop comes of uneven spacing.
+ * @param steps pieces a span
+ */
+export function outlineThrough(points: readonly (readonly [number, number])[], steps = 8): number[] {
+  const n = points.length, out: number[] = []
+  const along = (i: number): readonly [number, number] => {
+    const a = points[(i - 1 + n) % n]!, b = points[(i + 1) % n]!, l = Math.hypot(b[0] - a[0], b[1] - a[1])
+    return l < 1e-9 ? [0, 0] : [(b[0] - a[0]) / l, (b[1] - a[1]) / l]
+  }
+  for (let i = 0; i < n; i++) {
+    const a = points[i]!, b = points[(i + 1) % n]!, third = Math.hypot(b[0] - a[0], b[1] - a[1]) / 3, u = along(i), v = along((i + 1) % n)
+    for (let k = 0; k < steps; k++) {
+      const t = k / steps, s = 1 - t, w0 = s * s * s + 3 * s * s * t, w1 = 3 * s * t * t + t * t * t, p = 3 * s * s * t * third, q = -3 * s * t * t * third
+      out.push(w0 * a[0] + w1 * b[0] + p * u[0] + q * v[0], w0 * a[1] + w1 * b[1] + p * u[1] + q * v[1])
+    }
+  }
+  return out
+}
+
+/**
  * Appends a smooth closed or open Catmull-Rom curve through points, as flat points with `steps` pieces a span.
  * Centripetal knots are not needed for the evenly spaced outlines drawn here.
  */

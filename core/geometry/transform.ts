@@ -1,4 +1,3 @@
-import type { Point } from './point'
 import type { Ring } from './ring'
 import { radians } from './units'
 
@@ -29,8 +28,6 @@ export function inverse([a, b, c, d, e, f]: Affine): Affine {
   return [d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det]
 }
 
-/** A point put through a map. */
-export const mapPoint = ([a, b, c, d, e, f]: Affine, [x, y]: Point): Point => [a * x + c * y + e, b * x + d * y + f]
 
 /** A ring put through a map. */
 export function mapRing([a, b, c, d, e, f]: Affine, ring: Ring): Ring {

@@ -1,10 +1,9 @@
-import { bearing, wrapDegrees, type Point } from '../geometry'
+import { wrapDegrees } from '../geometry'
 import type { SheetSide } from '../skin'
 
 /**
- * The tilt that makes a sheet's own heading point at the focal point.
+ * The tilt that makes a sheet's own heading go a way.
  * @param heading the sheet's own heading on side A, degrees clockwise from up
+ * @param way the way it should point, degrees clockwise from up
  */
-export function aimedTilt(at: Point, side: SheetSide, heading: number, focus: Point): number {
-  return wrapDegrees(bearing(at, focus) - (side === 'B' ? -heading : heading))
-}
+export const aimedTilt = (side: SheetSide, heading: number, way: number): number => wrapDegrees(way - (side === 'B' ? -heading : heading))

@@ -1,9 +1,12 @@
 import { z } from 'zod'
 import { KINDS, kindOf, type Step, type World } from './kinds'
+import { groundOf, type Ground } from '../skin'
+import { canvasSchema } from './canvasSchema'
+import { inWords } from './inWords'
+import { LOOK_FORMAT, LOOK_VERSION } from './format'
 import { bounded, hexSchema, idSchema, pointSchema, textSchema } from './parts'
-
-export const LOOK_FORMAT = 'janusform-look'
-export const LOOK_VERSION = 1
+import { sittingSchema } from './sitting'
+import { upgraded } from './upgrade'
 
 const stepSchema = z.discriminatedUnion('kind', Object.values(KINDS).map(k => k.schema) as never, { error: `must be of a known kind: ${Object.keys(KINDS).join(', ')}` }) as unknown as z.ZodType<Step>
 
@@ -15,10 +18,11 @@ export const lookSchema = z.strictObject({
   name: textSchema(80).min(1, 'must not be empty'),
   notes: textSchema(4000),
   tags: z.array(textSchema(30)).max(20),
-  canvas: z.strictObject({ kind: z.literal('face', { error: 'must be face' }) }),
+  canvas: canvasSchema,
   skin: z.strictObject({
     colour: hexSchema, hair: hexSchema, eyes: z.enum(['open', 'closed'], { error: 'must be open or closed' }), age: bounded(3, 99),
   }),
+  sitting: sittingSchema,
   focus: pointSchema,
   /** Seconds there are for it; null when nobody waits. */
   budget: bounded(10, 7200).nullable(),
@@ -26,6 +30,9 @@ export const lookSchema = z.strictObject({
 })
 
 export type Look = Omit<z.infer<typeof lookSchema>, 'steps'> & { steps: Step[] }
+
+/** What a look is painted on. Throws RangeError with a sentence when such a face or arm cannot be. */
+export const groundFor = (look: Pick<Look, 'canvas' | 'skin'>): Ground => groundOf(look.canvas, look.skin.age)
 
 /** A look, or sentences that say what is wrong where. */
 export type ParsedLook = { ok: true, look: Look } | { ok: false, errors: string[] }
@@ -38,12 +45,18 @@ export function parseLook(data: unknown): ParsedLook {
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== LOOK_FORMAT) {
     return { ok: false, errors: [`This is not a look: its "format" is not "${LOOK_FORMAT}".`] }
   }
-  const result = lookSchema.safeParse(data)
-  if (!result.success) return { ok: false, errors: result.error.issues.slice(0, 10).map(issue => sentence(issue, data)) }
+  const now = upgraded(data), result = lookSchema.safeParse(now)
+  if (!result.success) return { ok: false, errors: result.error.issues.slice(0, 10).map(issue => sentence(issue, now)) }
   const look = result.data as Look, seen = new Set<string>()
   for (const step of look.steps) {
     if (seen.has(step.id)) return { ok: false, errors: [`Two steps have the same id "${step.id}".`] }
     seen.add(step.id)
+  }
+  try {
+    groundFor(look)
+  } catch (error) {
+    if (error instanceof RangeError) return { ok: false, errors: [`The look's canvas cannot be. ${error.message}`] }
+    throw error
   }
   return { ok: true, look }
 }
@@ -65,8 +78,7 @@ function sentence(issue: z.core.$ZodIssue, data: unknown): string {
     path.splice(0, 2)
   }
   const field = path.map(String).join('.')
-  if (issue.code === 'unrecognized_keys') return `${where}${field ? `, ${field}` : ''}: has an unknown field ${issue.keys.map(k => `"${k.slice(0, 40)}"`).join(', ')}.`
-  return `${where}${field ? `: "${field}"` : ''} ${issue.message}.`
+  return `${where}${field ? `: "${field}"` : ''} ${inWords(issue)}.`
 }
 
 /** Seconds to paint a look, drying left out: an estimate from common practice. */

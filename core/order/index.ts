@@ -1,1 +1,2 @@
 export * from './hands'
+export * from './drying'

@@ -95,13 +95,17 @@ function addSpan(sums: Float32Array, row: number, xa: number, xb: number, d: num
   sums[row + last]! += d * am
 }
 
-/** The mask softened by three box blurs, close to a Gaussian of standard deviation `sigma` pixels. Needs a margin of about 3 sigma. */
+/**
+ * The mask softened by box blurs, close to a Gaussian of standard deviation `sigma` pixels. Needs a margin of about 3 sigma. Three of the least boxes
+ * already make 1.4 pixels, so less takes fewer of them, and what is finer than the pixels' own softness takes none.
+ */
 export function blurred(mask: Mask, sigma: number): Mask {
-  if (sigma < 0.3 || mask.data.length === 0) return mask
-  const r = Math.max(1, Math.round(Math.sqrt(4 * sigma * sigma + 1) / 2 - 0.5))
+  const passes = sigma < 0.55 ? 0 : sigma < 1 ? 1 : sigma < 1.3 ? 2 : 3
+  if (passes === 0 || mask.data.length === 0) return mask
+  const r = Math.max(1, Math.round(Math.sqrt(12 * sigma * sigma / passes + 1) / 2 - 0.5))
   const b = new Float32Array(mask.data.length)
   let a = mask.data
-  for (let pass = 0; pass < 3; pass++) {
+  for (let pass = 0; pass < passes; pass++) {
     boxBlur(a, b, mask.height, mask.width, mask.width, 1, r)
     const c: Float32Array<ArrayBuffer> = a === mask.data ? new Float32Array(a.length) : a as Float32Array<ArrayBuffer>
     boxBlur(b, c, mask.width, mask.height, 1, mask.width, r)

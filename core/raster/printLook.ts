@@ -1,17 +1,14 @@
 import { kindOf, type Axis, type Print, type Step, type World } from '../look'
-import { mixLinear, type LinearRgb } from '../paint'
-import { blurred, coverageOf } from './coverage'
-import { noise, type Grid } from './grid'
+import { opacityOf, OPAQUE_FILM } from '../paint'
+import { layFlakes, layGem } from './bits'
+import { blurred, coverageOf, EMPTY_MASK, type Mask } from './coverage'
+import { distanceFrom } from './distance'
+import { hash, noise, smoothstep, type Grid } from './grid'
 import type { HeadPicture } from './head'
+import { inkOver, inksOf, stepOf } from './inks'
 
-/** The colour at (x, y) of a film whose colours follow one another along an axis. */
-export function colourAlong(colours: readonly LinearRgb[], axis: Axis | null, x: number, y: number): LinearRgb {
-  if (!axis || colours.length === 1) return colours[0]!
-  const t = along(axis, x, y) * (colours.length - 1), i = Math.min(colours.length - 2, Math.floor(t)), u = t - i
-  return mixLinear(colours[i]!, colours[i + 1]!, u * u * (3 - 2 * u))
-}
-
-function along(axis: Axis, x: number, y: number): number {
+/** How far along an axis a place lies, 0 to 1. */
+export function along(axis: Axis, x: number, y: number): number {
   if (axis.kind === 'out') return Math.min(1, Math.hypot(x - axis.from[0], y - axis.from[1]) / axis.reach)
   const dx = axis.to[0] - axis.from[0], dy = axis.to[1] - axis.from[1], length2 = dx * dx + dy * dy
   return length2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - axis.from[0]) * dx + (y - axis.from[1]) * dy) / length2))
@@ -30,19 +27,81 @@ export function spongeGrain(grid: Grid): Float32Array {
   return out
 }
 
-/** Lays one film on painted skin, in place. `paint` holds three linear values a pixel of the head's grid. */
-export function layPrint(paint: Float32Array, print: Print, head: HeadPicture, grain: Float32Array): void {
-  const { grid } = head, sigma = print.softness * grid.pxPerMm
-  const mask = blurred(coverageOf(print.rings, grid, Math.ceil(3 * sigma) + 1), sigma), single = print.axis ? null : print.colours[0]!
+/** Painted skin: reflectance, three linear values a pixel, and the sheen of pearl and metal on it, one value a pixel. */
+export interface Painted { readonly paint: Float32Array, readonly sheen: Float32Array }
+
+/** A box of pixels; empty when i1 <= i0. */
+export interface PixelBox { readonly i0: number, readonly j0: number, readonly i1: number, readonly j1: number }
+export const NO_PIXELS: PixelBox = { i0: 0, j0: 0, i1: 0, j1: 0 }
+export const joined = (a: PixelBox, b: PixelBox): PixelBox => a.i1 <= a.i0 ? b : b.i1 <= b.i0 ? a : { i0: Math.min(a.i0, b.i0), j0: Math.min(a.j0, b.j0), i1: Math.max(a.i1, b.i1), j1: Math.max(a.j1, b.j1) }
+const boxOfMask = (m: Mask): PixelBox => ({ i0: m.i0, j0: m.j0, i1: m.i0 + m.width, j1: m.j0 + m.height })
+
+/** Spreads of a print are drawn in steps of this, mm. */
+const SPREAD_STEP = 0.15
+
+/**
+ * What a print covers, 0 to 1 a pixel: its openings grown by the edge spread with an edge as soft as that spread, by a distance transform.
+ * A print that does not spread is as soft as its tool leaves it.
+ */
+export function coverOf(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>): Mask {
+  const { grid, chart } = head, k = grid.pxPerMm, classes = new Map<number, Print['rings'][number][]>()
+  print.rings.forEach((ring, i) => {
+    const e = Math.round((print.spread?.[i] ?? 0) / SPREAD_STEP) * SPREAD_STEP, list = classes.get(e)
+    if (list) list.push(chart.ring(ring))
+    else classes.set(e, [chart.ring(ring)])
+  })
+  const masks = [...classes].map(([e, rings]) => {
+    if (e * k < 0.3) return blurred(coverageOf(rings, grid, Math.ceil(3 * print.softness * k) + 1), print.softness * k)
+    const mask = coverageOf(rings, grid, Math.ceil(1.6 * e * k) + 2), soft = Math.max(0.5, e * k / 2), far = distanceFrom(mask, e * k + soft)
+    const from = e * k - soft, to = e * k + soft, full = 1 - smoothstep(from, to, 0)
+    for (let p = 0; p < far.length; p++) {
+      const d = far[p]!
+      far[p] = d >= to ? 0 : d > 0 ? 1 - smoothstep(from, to, d) : Math.max(mask.data[p]!, full)
+    }
+    return { ...mask, data: far }
+  }).filter(m => m.data.length)
+  if (masks.length < 2) return masks[0] ?? EMPTY_MASK
+  const box = masks.map(boxOfMask).reduce(joined), width = box.i1 - box.i0, data = new Float32Array(width * (box.j1 - box.j0))
+  for (const m of masks) {
+    for (let j = 0; j < m.height; j++) {
+      const to = (m.j0 + j - box.j0) * width + m.i0 - box.i0
+      for (let i = 0; i < m.width; i++) {
+        const v = m.data[j * m.width + i]!
+        if (v > data[to + i]!) data[to + i] = v
+      }
+    }
+  }
+  return { i0: box.i0, j0: box.j0, width, height: box.j1 - box.j0, data }
+}
+
+/** Where a cover is thinner than full, the film is too: a bleed runs out thin. */
+const THIN_EDGE = 0.4
+
+/** Lays one film on painted skin, in place, under what its cover says; see coverOf. */
+export function layPrint({ paint, sheen }: Painted, print: Print, head: HeadPicture, grain: Float32Array, mask = coverOf(print, head)): void {
+  if (print.bits) return print.bits.kind === 'gem' ? layGem({ paint, sheen }, print.bits, head, mask) : layFlakes({ paint, sheen }, print.bits, head, mask)
+  const { grid, chart } = head, swatches = print.film / OPAQUE_FILM, most = Math.max(0.02, swatches * 1.25), inks = inksOf(print, most), single = inks.list.length === 1 ? inks.list[0]! : null
   for (let j = 0; j < mask.height; j++) {
     const row = (mask.j0 + j) * grid.width + mask.i0, y = grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm
     for (let i = 0; i < mask.width; i++) {
       const cover = mask.data[j * mask.width + i]!
       if (cover < 0.004) continue
-      const p = row + i, a = cover * head.skin[p]! * print.opacity * (1 - print.grain * (1 - print.opacity * 0.6) * grain[p]!)
+      const p = row + i, a = cover * head.skin[p]!
       if (a < 0.002) continue
-      const c = single ?? colourAlong(print.colours, print.axis, grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm, y)
-      for (let k = 0; k < 3; k++) paint[3 * p + k]! += (c[k]! - paint[3 * p + k]!) * a
+      let ink = single
+      if (!ink) {
+        const at = chart.back([grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm, y])
+        ink = inks.list[at && print.axis ? inks.at(along(print.axis, at[0], at[1]), hash(mask.i0 + i, mask.j0 + j, 5)) : 0]!
+      }
+      // Grain is thickness: a sponge leaves pores where little paint lies, and more dabs close them.
+      const x = swatches * (1 + 0.25 * print.grain - print.grain * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover), n = stepOf(x, most), { table, glow } = ink
+      for (let b = 0; b < 3; b++) {
+        const under = paint[3 * p + b]!
+        let over = inkOver(table, n, b, Math.min(0.99, under))
+        if (glow > 0) over += glow * over * opacityOf(3 * x)
+        paint[3 * p + b] = under + (over - under) * a
+      }
+      sheen[p]! += (ink.sheen * opacityOf(3 * x) - sheen[p]! * opacityOf(3 * x)) * a
     }
   }
 }
@@ -50,13 +109,12 @@ export function layPrint(paint: Float32Array, print: Print, head: HeadPicture, g
 /**
  * Prints steps onto a head in their order.
  * @param onStep called after each step with the paint so far (a live view: copy what is to be kept)
- * @returns reflectance of the painted skin, three linear values a pixel
  */
-export function printSteps(head: HeadPicture, steps: readonly Step[], world: World, grain: Float32Array, onStep?: (step: Step, paint: Float32Array) => void): Float32Array {
-  const paint = head.albedo.slice()
+export function printSteps(head: HeadPicture, steps: readonly Step[], world: World, grain: Float32Array, onStep?: (step: Step, painted: Painted) => void): Painted {
+  const painted: Painted = { paint: head.albedo.slice(), sheen: new Float32Array(head.light.length) }
   for (const step of steps) {
-    for (const print of kindOf(step).prints(step, world)) layPrint(paint, print, head, grain)
-    onStep?.(step, paint)
+    for (const print of kindOf(step).prints(step, world)) layPrint(painted, print, head, grain)
+    onStep?.(step, painted)
   }
-  return paint
+  return painted
 }

@@ -1,30 +1,66 @@
-import { mapPoint, mapRing, radians, wrapDegrees, inverse, type Affine, type Point, type Ring } from '../geometry'
+import { radians, wrapDegrees, type Point, type Ring } from '../geometry'
+import type { Exponential, Surface } from './surface'
 
 export type SheetSide = 'A' | 'B'
 
-/** Where a sheet lies: its origin on the skin (mm), degrees clockwise, and which side is up. */
-export interface Placement { readonly at: Point, readonly tilt: number, readonly side: SheetSide }
-
-/** The affine map from sheet to picture for a sheet that lies flat on the picture plane: side B is turned over before it is tilted. */
-export function flatMap({ at, tilt, side }: Placement): Affine {
-  const c = Math.cos(radians(tilt)), s = Math.sin(radians(tilt)), k = side === 'B' ? -1 : 1
-  return [k * c, k * s, -s, c, at[0], at[1]]
+/** Where a sheet lies: the point of the skin on which it is pressed (mm), degrees clockwise, and which side is up. */
+export interface Placement {
+  readonly at: Point
+  readonly tilt: number
+  readonly side: SheetSide
+  /** The point of the sheet that is pressed down there, in the sheet frame (mm); its centre when left out. */
+  readonly grip?: Point
 }
 
 /** What lies a sheet on the skin: rings and points from the sheet frame into the skin frame, and back. All of mm. */
 export interface Laid {
-  ring: (ring: Ring) => Ring
-  point: (point: Point) => Point
-  back: (point: Point) => Point
+  readonly ring: (ring: Ring) => Ring
+  readonly point: (point: Point) => Point
+  readonly back: (point: Point) => Point
+  /** Stretch of the sheet at one of its points; see Exponential. */
+  readonly stretch: (point: Point) => number
+  /** Tangent coordinates of a point of the sheet, mm. */
+  readonly flat: (point: Point) => Point
+  readonly exponential: Exponential
 }
 
-/** Lays a sheet on the skin. Every print, outline, handle and hit test goes through here. */
-export function layOn(placement: Placement): Laid {
-  const map = flatMap(placement)
-  return { ring: ring => mapRing(map, ring), point: point => mapPoint(map, point), back: point => mapPoint(inverse(map), point) }
+/** The turn from sheet to tangent coordinates: side B is turned over before it is tilted. */
+function turning({ tilt, side }: Placement): readonly [number, number, number, number] {
+  const c = Math.cos(radians(tilt)), s = Math.sin(radians(tilt)), k = side === 'B' ? -1 : 1
+  return [k * c, k * s, -s, c]
+}
+
+/**
+ * Lays a sheet on a skin: it is pressed down at its grip and follows the skin along geodesics. Every print, outline, handle and hit test goes through here.
+ * @param quick coarser, for what moves under the hand
+ */
+export function layOn(surface: Surface, placement: Placement, quick = false): Laid {
+  const [a, b, c, d] = turning(placement), [gx, gy] = placement.grip ?? [0, 0], exponential = surface.exponential(placement.at, quick), here = new Float64Array(2)
+  const flat = ([x, y]: Point): Point => [a * (x - gx) + c * (y - gy), b * (x - gx) + d * (y - gy)]
+  return {
+    exponential, flat,
+    ring(ring) {
+      const out = new Float64Array(ring.length)
+      for (let i = 0; i < ring.length; i += 2) {
+        const x = ring[i]! - gx, y = ring[i + 1]! - gy
+        exponential.to(a * x + c * y, b * x + d * y, out, i)
+      }
+      return out
+    },
+    point(p) {
+      exponential.to(...flat(p), here, 0)
+      return [here[0]!, here[1]!]
+    },
+    back([x, y]) {
+      // The turn is its own inverse transposed.
+      const [u, v] = exponential.from(x, y)
+      return [a * u + b * v + gx, c * u + d * v + gy]
+    },
+    stretch: p => exponential.stretch(...flat(p)),
+  }
 }
 
 /** The exact mirror image of a placement across the midline: the sheet is turned over and leans the other way. */
-export function mirroredPlacement({ at, tilt, side }: Placement): Placement {
-  return { at: [at[0] === 0 ? 0 : -at[0], at[1]], tilt: wrapDegrees(-tilt), side: side === 'A' ? 'B' : 'A' }
+export function mirroredPlacement({ at, tilt, side, grip }: Placement): Placement {
+  return { at: [at[0] === 0 ? 0 : -at[0], at[1]], tilt: wrapDegrees(-tilt), side: side === 'A' ? 'B' : 'A', ...(grip && { grip }) }
 }

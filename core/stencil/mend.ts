@@ -1,4 +1,4 @@
-import { difference, offset, polygonHolds, ringCentroid, union, type Point, type Polygon } from '../geometry'
+import { difference, mix, offset, polygonHolds, ringCentroid, shareAlong, union, type Point, type Polygon } from '../geometry'
 import type { Island } from './analyse/islands'
 import type { Neck } from './analyse/necks'
 import type { Slot } from './analyse/widths'
@@ -74,8 +74,7 @@ function samples(ring: Float64Array): Point[] {
 function nearestOn(ring: Float64Array, [x, y]: Point): Point {
   let best: Point = [ring[0]!, ring[1]!], least = Infinity
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-    const ax = ring[j]!, ay = ring[j + 1]!, dx = ring[i]! - ax, dy = ring[i + 1]! - ay, l2 = dx * dx + dy * dy
-    const t = l2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / l2)), qx = ax + t * dx, qy = ay + t * dy, d = (x - qx) ** 2 + (y - qy) ** 2
+    const ax = ring[j]!, ay = ring[j + 1]!, bx = ring[i]!, by = ring[i + 1]!, t = shareAlong(x, y, ax, ay, bx, by), qx = ax + t * (bx - ax), qy = ay + t * (by - ay), d = (x - qx) ** 2 + (y - qy) ** 2
     if (d < least) {
       least = d
       best = [qx, qy]
@@ -93,8 +92,8 @@ export function withJoins(sheet: SheetGeometry, joins: readonly Join[]): SheetGe
 function widened(region: readonly Polygon[], marks: readonly { width: number, from: Point, to: Point }[], least: number): Polygon[] {
   const thin = difference(region, offset(offset(region, -0.495 * least), 0.495 * least + 0.002))
   return thin.flatMap((part) => {
-    // A neck may sit at the very end of its thin part.
-    const about = offset([part], 0.15 * least), here = marks.filter(({ from, to }) => about.some(p => polygonHolds(p, (from[0] + to[0]) / 2, (from[1] + to[1]) / 2)))
+    // A neck may sit at the very end of its thin part; one that is only just too narrow has slivers at its sides and none in its middle.
+    const about = offset([part], 0.15 * least), here = marks.filter(({ from, to }) => [0, 0.5, 1].some(t => about.some(p => polygonHolds(p, ...mix(from, to, t)))))
     return here.length ? offset([part], (least - Math.min(...here.map(m => m.width))) / 2 + 0.01) : []
   })
 }

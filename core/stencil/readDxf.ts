@@ -9,6 +9,21 @@ import { ringFromRun } from './svg/shapes'
 /** Millimetres in one drawing unit, by the header variable $INSUNITS (DXF reference: 1 in, 2 ft, 4 mm, 5 cm, 6 m, 8 microinch, 9 mil, 13 micrometre, 14 dm). */
 const MM_PER_INSUNIT: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000, 8: 25.4e-6, 9: 0.0254, 13: 0.001, 14: 100 }
 
+const DAMAGED = 'This DXF is damaged: it breaks off or holds something that is no DXF.'
+
+/** Whether a file is made of pairs of lines, a group code and its value, in which every x (10) has its y (20) after it: the parser runs in circles where it has not. */
+function paired(text: string): boolean {
+  const lines = text.split(/\r\n|\r|\n/)
+  let x = false
+  for (let i = 0; i + 1 < lines.length; i += 2) {
+    const code = lines[i]!.trim()
+    if (!/^-?\d{1,4}$/.test(code) || (x && code !== '20')) return false
+    x = code === '10'
+    if (code === '0' && lines[i + 1]!.trim() === 'EOF') return true
+  }
+  return false
+}
+
 interface Vertex { x: number, y: number, bulge?: number }
 /** The fields of the parser's entities that are read here. */
 interface Entity {
@@ -24,11 +39,12 @@ interface Entity {
  */
 export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
   if (text.startsWith('AutoCAD Binary DXF')) throw new RangeError('This is a binary DXF. Save it as text (ASCII) DXF, and try again.')
+  if (!paired(text)) throw new RangeError(DAMAGED)
   let drawing: { header?: Record<string, unknown>, entities?: unknown[] } | null
   try {
     drawing = new DxfParser().parseSync(text) as unknown as typeof drawing
   } catch {
-    throw new RangeError('This DXF is damaged: it breaks off or holds something that is no DXF.')
+    throw new RangeError(DAMAGED)
   }
   const entities = (drawing?.entities ?? []) as Entity[], insunits = Number(drawing?.header?.$INSUNITS ?? 0)
   const k = options.mmPerUnit ?? MM_PER_INSUNIT[insunits] ?? 1, notes = new Set<string>()

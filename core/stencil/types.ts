@@ -22,6 +22,10 @@ export interface Stencil extends SheetGeometry {
   readonly kind: StencilKind
   /** Degrees clockwise from up in which it points; null when it has no direction. */
   readonly heading?: number | null
+  /** Its mirror axes through the openings' balance point, degrees from upright; unknown when left out. */
+  readonly axes?: readonly number[]
+  /** How many of it the drawer holds. */
+  readonly copies?: number
   /** Named sets of openings, by their numbers. */
   readonly groups?: readonly { readonly name: string, readonly openings: readonly number[] }[]
 }

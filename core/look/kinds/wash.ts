@@ -1,15 +1,14 @@
 import { z } from 'zod'
-import { boxOf, EMPTY_BOX, polygonArea, regionOf, ringOf, type Point, type Ring } from '../../geometry'
-import { dabSeconds, HANDS, loadsFor } from '../../order'
-import { filmOf, linearOf, opacityOf, TOOLS } from '../../paint'
-import { zoneRing, zoneWords, type Landmarks } from '../../skin'
-import { bounded, dabsSchema, FAR, paintRefSchema, pointSchema, stepBase, toolSchema, wetnessSchema, zoneSchema } from '../parts'
-import type { Axis, StepKind } from './kind'
-
-const region = z.union([
-  z.strictObject({ zones: z.array(zoneSchema).min(1, 'must name at least one zone').max(13) }),
-  z.strictObject({ outline: z.array(pointSchema).min(3, 'must have at least three points').max(400, 'must not have more than 400 points') }),
-], { error: 'must name zones, or give an outline of three points or more' })
+import { boxOf, EMPTY_BOX, outlineThrough, pointsOf, polygonArea, regionOf, ringOf, signedArea, simplified, type Point, type Ring } from '../../geometry'
+import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../order'
+import { filmOf, opacityOf, TOOLS } from '../../paint'
+import { zoneWords, type Ground } from '../../skin'
+import { laidPaint } from '../load'
+import { anchorOf, liesOf, twinMap } from '../handles'
+import { bounded, dabsSchema, FAR, handlesSchema, linkedTwinSchema, paintRefSchema, pointSchema, stepBase, toolSchema, wetnessSchema, zoneSchema } from '../parts'
+import { FINGER_MM, whereIs } from '../where'
+import { flakesOn, WHITE_GLITTER } from './flakes'
+import { toolIn, type Axis, type Print, type StepKind } from './kind'
 
 const axis = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('out'), from: pointSchema, reach: bounded(1, FAR) }),
@@ -19,32 +18,77 @@ const axis = z.discriminatedUnion('kind', [
 export const washSchema = z.strictObject({
   kind: z.literal('wash'),
   ...stepBase,
-  region,
+  twin: linkedTwinSchema,
+  /** The zones that it covers; none when its outline is drawn. */
+  zones: z.array(zoneSchema).max(30),
+  /** The handles of its drawn outline; none when it covers zones. */
+  points: handlesSchema(400),
+  /** Whether the outline goes straight from handle to handle, with corners. */
+  straight: z.boolean({ error: 'must be true or false' }),
   colours: z.array(paintRefSchema).min(1, 'must have at least one colour').max(4, 'must have at most four colours'),
   axis,
   tool: toolSchema,
   wetness: wetnessSchema,
   dabs: dabsSchema,
   glitter: z.boolean({ error: 'must be true or false' }),
+}).superRefine((wash, context) => {
+  const say = (message: string, path: string) => context.addIssue({ code: 'custom', message, path: [path] })
+  if (!wash.zones.length && wash.points.length < 3) say('must name zones, or the base must have an outline of three points or more', 'zones')
+  if (wash.zones.length && wash.points.length) say('must be empty when the base covers zones', 'points')
+  if (wash.zones.length && wash.twin.rule !== 'none') say('must have the rule "none" when the base covers zones: name the zones of both sides', 'twin')
 })
 
 export type Wash = z.infer<typeof washSchema>
 
-/** The rings of a wash's region, joined where zones touch. */
-export function washRings(wash: Wash, face: Landmarks): Ring[] {
-  const rings = 'zones' in wash.region ? wash.region.zones.map(id => zoneRing(face, id)) : [ringOf(wash.region.outline)]
-  // Zone rings run either way round; each is made a region of its own before they are joined.
-  return regionOf(rings.flatMap(r => regionOf([r], 'evenodd').map(p => p.outer)), 'nonzero').flatMap(p => [p.outer, ...p.holes])
+/** What says where a base goes. */
+export type Spread = Pick<Wash, 'zones' | 'points' | 'straight' | 'twin'>
+
+/** The outline that handles draw. */
+const outlineOf = (points: readonly Point[], straight: boolean): Ring => straight ? ringOf(points) : Float64Array.from(outlineThrough(points, Math.max(2, Math.min(10, Math.round(240 / points.length)))))
+
+// Rings run either way round; each is made a region of its own before they are joined.
+const joined = (rings: readonly Ring[]): Ring[] => regionOf(rings.flatMap(r => regionOf([r], 'nonzero').map(p => p.outer)), 'nonzero').flatMap(p => [p.outer, ...p.holes])
+
+/** The rings of each side of a base: its zones, joined where they touch, or its drawn outline and its twin's. */
+export const washSides = (wash: Spread, ground: Ground): Ring[][] => wash.points.length ? liesOf(wash, ground).map(l => joined([outlineOf(l.points, wash.straight)])) : [joined(wash.zones.flatMap(id => ground.zone(id) ?? []))]
+
+/** All that a base covers, each place once. */
+export const washRings = (wash: Spread, ground: Ground): Ring[] => {
+  const sides = washSides(wash, ground)
+  return sides.length > 1 ? joined(sides.flat()) : sides[0]!
+}
+
+/** Few handles that draw about the largest piece of some rings, for an outline to go on from. */
+export function handlesAround(rings: readonly Ring[]): [number, number][] {
+  const largest = rings.reduce<Ring | null>((best, r) => !best || Math.abs(signedArea(r)) > Math.abs(signedArea(best)) ? r : best, null)
+  if (!largest) return []
+  let few = largest
+  for (let off = 0.5; few.length > 2 * FEW && off < 8; off *= 1.3) few = simplified(largest, off)
+  return pointsOf(few).map(([x, y]) => [Math.round(x * 10) / 10 + 0, Math.round(y * 10) / 10 + 0])
+}
+/** A hand can keep an eye on as many handles. */
+const FEW = 16
+
+/** A base's axis once its handles have moved: light stays in the middle where it was there, else the axis goes along. */
+export function axisAfter(before: Wash, after: Spread, ground: Ground): Wash['axis'] {
+  const { axis } = before
+  if (JSON.stringify(axisFor(washSides(before, ground)[0]!)) === JSON.stringify(axis)) return axisFor(washSides(after, ground)[0]!) as Wash['axis']
+  const [ax, ay] = anchorOf(before.points), [bx, by] = anchorOf(after.points), go = ([x, y]: readonly [number, number]): [number, number] => [x + bx - ax, y + by - ay]
+  return axis.kind === 'out' ? { ...axis, from: go(axis.from) } : { ...axis, from: go(axis.from), to: go(axis.to) }
 }
 
 /** An axis that suits a region: out from its middle, as far as it goes. */
 export function axisFor(rings: readonly Ring[]): Axis {
+  if (rings.length === 0) return { kind: 'out', from: [0, 0], reach: 50 }
   const box = rings.reduce((b, r) => boxOf(r, b), { ...EMPTY_BOX })
   const from: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]
   return { kind: 'out', from, reach: Math.max(5, Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2) }
 }
 
-const area = (wash: Wash, face: Landmarks): number => regionOf(washRings(wash, face), 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
+/** An axis where a map takes it; how far it reaches stays. */
+const mappedAxis = (axis: Axis, map: (p: Point) => Point): Axis => axis.kind === 'out' ? { ...axis, from: map(axis.from) } : { ...axis, from: map(axis.from), to: map(axis.to) }
+
+const area = (wash: Wash, ground: Ground): number => regionOf(washRings(wash, ground), 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
 
 export const washKind: StepKind<Wash> = {
   kind: 'wash',
@@ -52,15 +96,18 @@ export const washKind: StepKind<Wash> = {
   schema: washSchema,
   sheets: () => [],
   paints: wash => wash.colours,
-  prints(wash, { face, paintColour }) {
-    return [{
-      rings: washRings(wash, face), colours: wash.colours.map(c => linearOf(paintColour(c.id) ?? c.colour)), axis: wash.colours.length > 1 ? wash.axis : null,
-      opacity: opacityOf(filmOf(wash.tool, wash.wetness, wash.dabs)), softness: TOOLS[wash.tool].rim, grain: 0.35,
-    }]
+  prints(wash, world) {
+    const film = filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs), paints = wash.colours.map(c => laidPaint(c, world)), across = twinMap(world.ground, wash.twin)
+    return washSides(wash, world.ground).flatMap((rings, side): Print[] => {
+      const axis = paints.length < 2 ? null : side && across ? mappedAxis(wash.axis, across) : wash.axis
+      const print: Print = { rings, spread: null, paints, axis, strips: null, film, opacity: opacityOf(film), softness: TOOLS[wash.tool].rim, grain: 0.35 }
+      return wash.glitter ? [print, flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)] : [print]
+    })
   },
   outlines: () => [],
-  lines(wash) {
-    const where = 'zones' in wash.region ? wash.region.zones.map(zoneWords).join(', ') : 'the drawn outline'
+  lines(wash, world) {
+    const { ground } = world, at = wash.points.length ? whereIs(ground, anchorOf(wash.points), null, world.finger ?? FINGER_MM) : null
+    const where = at ? `drawn outline, ${at.landmark}${wash.twin.rule === 'none' ? '' : ', and its twin'}` : wash.zones.map(id => `${zoneWords(id)}${ground.zone(id) ? '' : ` (there is none on a ${ground.words})`}`).join(', ')
     const names = wash.colours.map(c => c.name)
     return [
       { label: 'where', text: where },
@@ -68,16 +115,21 @@ export const washKind: StepKind<Wash> = {
       { label: 'tool', text: `${TOOLS[wash.tool].name}, ${wash.wetness}, ${wash.dabs} ${wash.dabs === 1 ? 'layer' : 'layers'}${wash.glitter ? ', fine glitter while wet' : ''}` },
     ]
   },
-  effort(wash, { face }) {
-    const a = area(wash, face), loads = loadsFor(a, filmOf(wash.tool, wash.wetness, 1), wash.dabs, wash.tool)
+  effort(wash, world) {
+    const a = area(wash, world.ground), tool = toolIn(world, wash.tool), loads = loadsFor(a, filmOf(tool, wash.wetness, 1), wash.dabs, tool)
     const blend = HANDS.blend * (wash.colours.length - 1)
-    return { loads, seconds: HANDS.reload * Math.max(loads, wash.colours.length) + dabSeconds(a, wash.dabs, wash.tool) + blend + (wash.glitter ? HANDS.glitter : 0) }
+    return { loads, seconds: HANDS.reload * Math.max(loads, wash.colours.length) + dabSeconds(a, wash.dabs, tool) + blend + (wash.glitter ? HANDS.glitter : 0) }
   },
   fields: [
-    { control: 'zones', path: 'region', label: 'Where' }, { control: 'paints', path: 'colours', label: 'Colours, light to dark' }, { control: 'axis', path: 'axis', label: 'They run' },
+    { control: 'zones', path: 'zones', label: 'Where' }, { control: 'handles', path: 'points', label: 'Its outline' }, { control: 'twin', path: 'twin', label: 'Twin' }, { control: 'paints', path: 'colours', label: 'Colours, light to dark' }, { control: 'axis', path: 'axis', label: 'They run' },
     { control: 'tool', path: 'tool', label: 'Tool' }, { control: 'wetness', path: 'wetness', label: 'Wetness' }, { control: 'dabs', path: 'dabs', label: 'Layers' },
     { control: 'switch', path: 'glitter', label: 'Fine glitter while wet' },
   ],
-  anchor: () => null,
+  anchor: wash => wash.points.length ? anchorOf(wash.points) : null,
   tool: wash => wash.tool,
+  paintPaths: wash => wash.colours.map((_, i) => ['colours', i]),
+  boxes: (wash, { ground }) => washRings(wash, ground).map(r => boxOf(r)),
+  dries: wash => dryingSeconds(wash.wetness, true),
+  lays: (wash, world) => [{ refs: wash.colours, mg: area(wash, world.ground) / 100 * filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs) }],
+  pointers: () => [],
 }

@@ -1,126 +1,139 @@
-import type { Ring } from '../../geometry'
+import { ringOf, type Box, type Point, type Ring } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
-import type { Landmarks } from '../../skin/landmarks'
-import { adultRelief, halfWidth } from '../../skin/relief'
-import { tabulate } from '../../skin/table'
+import type { Chart } from '../../skin/chart'
+import type { Face } from '../../skin/faces/face'
+import type { Ground } from '../../skin/ground'
+import { silhouetteOf, type Relief } from '../../skin/relief'
+import { blurred } from '../coverage'
 import { noise, smoothstep, type Grid } from '../grid'
+import { drawArm } from './arm'
+import { drawBoard } from './board'
 import { closedCurve, Easel, strokeRing, tapered, type HeadPicture } from './easel'
 import { drawFeatures } from './features'
 import { drawHair, hairShade } from './hair'
+import { lay, lightOn, STAGE } from './lamp'
 
-/** The part of the skin frame that a picture of the head shows, mm. */
-export const HEAD_BOX = { minX: -104, minY: -136, maxX: 104, maxY: 150 } as const
+export interface BareLook { readonly skinColour: string, readonly hairColour: string, readonly eyes: 'open' | 'closed' }
 
-export interface HeadLook { skinColour: string, hairColour: string, eyes: 'open' | 'closed', landmarks: Landmarks }
+const CAPE = '#8d8791'
+/** Height of the relief where its rim begins, mm: below it the table rings a little, since it falls off steeply. */
+const RIM = 8
 
-const KEY = unit(-0.42, -0.5, 0.76), FILL = unit(0.75, 0.05, 0.55)
-const STAGE = '#E9E6E0', CAPE = '#8d8791'
-
-/** Draws an unpainted practice head on a grid: neck, cape, ears, relief under a lamp from up left, features and hair. */
-export function drawHead(grid: Grid, look: HeadLook): HeadPicture {
-  const easel = new Easel(grid), skin = linearOf(look.skinColour)
-  backdrop(easel)
-  neckAndCape(easel, skin)
-  ears(easel, skin)
-  face(easel, skin)
-  drawFeatures(easel, look.landmarks, skin, look.eyes)
-  drawHair(easel, look.hairColour)
+/** Draws what is painted on, unpainted: a practice head, an arm or a board, under a lamp from up left, as a picture seen from the front shows it. */
+export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPicture {
+  const easel = new Easel(grid, ground.front), skin = linearOf(look.skinColour), { face, relief } = ground
+  easel.prime(linearOf(STAGE))
+  if (ground.arm) drawArm(easel, ground.arm, skin)
+  else if (!relief) drawBoard(easel, ground)
+  else if (face) {
+    neckAndCape(easel, face, relief, skin)
+    ears(easel, face, skin)
+    drawFace(easel, ground, face, relief, skin)
+    drawFeatures(easel, face, skin, look.eyes)
+    drawHair(easel, face.form, look.hairColour)
+    if (ground.canvas.kind === 'face' && ground.canvas.part !== 'whole') veil(easel, ground)
+  }
   return easel
 }
 
-function unit(x: number, y: number, z: number): [number, number, number] {
-  const l = Math.hypot(x, y, z)
-  return [x / l, y / l, z / l]
+/** Takes the rest of the face out where only a part of it is painted. */
+function veil(easel: Easel, { extent }: Ground): void {
+  const stage = linearOf(STAGE), mask = easel.shape(extent, 0.3), inside = new Float32Array(easel.light.length)
+  easel.each(mask, (p, cover) => { inside[p] = cover })
+  for (let p = 0; p < inside.length; p++) {
+    const a = 0.62 * (1 - inside[p]!)
+    easel.skin[p]! *= inside[p]!
+    for (let k = 0; k < 3; k++) easel.over[4 * p + k] = easel.over[4 * p + k]! * (1 - a) + stage[k]! * a
+    easel.over[4 * p + 3] = easel.over[4 * p + 3]! * (1 - a) + a
+  }
 }
 
-function backdrop(easel: Easel): void {
-  const stage = linearOf(STAGE)
-  for (let p = 0; p < easel.light.length; p++) easel.albedo.set(stage, 3 * p)
+/** Draws the colours of an unpainted face or arm on another chart of it, without light: for views from the side. */
+export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Chart): HeadPicture {
+  const easel = new Easel(grid, chart), skin = linearOf(look.skinColour)
+  easel.prime(skin)
+  easel.skin.fill(1)
+  if (ground.relief && ground.face) {
+    drawFeatures(easel, ground.face, skin, look.eyes)
+    drawHair(easel, ground.face.form, look.hairColour)
+  } else if (!ground.arm) drawBoard(easel, ground)
+  return easel
 }
 
-/** The outline of the skin's silhouette. */
-function silhouette(dy = 0): Ring {
-  const points: number[] = []
-  for (let y = -121; y <= 120.5; y += 0.5) points.push(halfWidth(y), y + dy)
-  for (let y = 120.5; y >= -121; y -= 0.5) points.push(-halfWidth(y), y + dy)
-  return Float64Array.from(points)
-}
-
-function lay(easel: Easel, pixel: number, cover: number, colour: LinearRgb, light: number): void {
-  for (let k = 0; k < 3; k++) easel.albedo[3 * pixel + k]! += (colour[k]! - easel.albedo[3 * pixel + k]!) * cover
-  easel.light[pixel]! += (light - easel.light[pixel]!) * cover
-}
-
-function neckAndCape(easel: Easel, skin: LinearRgb): void {
-  const neck = closedCurve([[-43, 60], [-42.5, 95], [-43.5, 120], [-49, 138], [-75, 156], [0, 170], [75, 156], [49, 138], [43.5, 120], [42.5, 95], [43, 60]])
-  const shadow = easel.shape(silhouette(17), 7)
-  easel.each(easel.shape(neck), (p, cover, x, y) => {
+function neckAndCape(easel: Easel, face: Face, relief: Relief, skin: LinearRgb): void {
+  const { kx, ky, foot, grown } = face.form, slim = kx * (0.9 + 0.1 * grown)
+  const to = ([x, y]: readonly [number, number]): Point => [x * slim, foot + (y - 120.5) * ky], shape = (points: readonly (readonly [number, number])[]) => points.map(to)
+  const neck = closedCurve(shape([[-43, 60], [-42.5, 95], [-43.5, 120], [-49, 138], [-75, 156], [0, 170], [75, 156], [49, 138], [43.5, 120], [42.5, 95], [43, 60]]))
+  const shadow = easel.shape(ringOf(silhouetteOf(face, relief, 17 * ky)), 7 * ky)
+  easel.each(easel.shape(neck), (p, cover, px, py) => {
+    const x = px / slim, y = 120.5 + (py - foot) / ky
     const u = Math.min(1, Math.abs(x) / 52), round = Math.sqrt(1 - 0.86 * u * u)
-    const cords = 0.05 * Math.exp(-(((Math.abs(x) - 20 + (y - 130) * 0.35) / 5) ** 2))
+    const cords = 0.05 * grown * Math.exp(-(((Math.abs(x) - 20 + (y - 130) * 0.35) / 5) ** 2))
     lay(easel, p, cover, skin, (0.26 + 0.5 * round - 0.1 * x / 50 + cords))
   })
   easel.each(shadow, (p, cover) => {
     if (easel.light[p]! < 0.999) easel.light[p]! *= 1 - 0.52 * cover
   })
-  const cape = closedCurve([[-58, 137], [-40, 141.5], [-20, 146.5], [0, 148], [20, 146.5], [40, 141.5], [58, 137], [86, 146], [112, 158], [118, 186], [0, 196], [-118, 186], [-112, 158], [-86, 146]])
-  easel.each(easel.shape(cape, 0.2), (p, cover, x, y) => {
-    const fold = 0.1 * Math.sin(x * 0.16 + 1.2 * noise(x * 0.05, y * 0.05, 9)) * smoothstep(140, 152, y)
+  const cape = closedCurve(shape([[-58, 137], [-40, 141.5], [-20, 146.5], [0, 148], [20, 146.5], [40, 141.5], [58, 137], [86, 146], [112, 158], [118, 186], [0, 196], [-118, 186], [-112, 158], [-86, 146]]))
+  easel.each(easel.shape(cape, 0.2), (p, cover, px, py) => {
+    const x = px / slim, y = 120.5 + (py - foot) / ky, fold = 0.1 * Math.sin(x * 0.16 + 1.2 * noise(x * 0.05, y * 0.05, 9)) * smoothstep(140, 152, y)
     lay(easel, p, cover, linearOf(CAPE), 0.86 + fold - 0.0018 * x - 0.12 * smoothstep(60, 110, Math.abs(x)))
   })
-  for (const s of [0.4, 2.2]) easel.tint(easel.shape(strokeRing([[-60, 137 + s], [-40, 141.5 + s], [-20, 146.5 + s], [0, 148 + s], [20, 146.5 + s], [40, 141.5 + s], [60, 137 + s]], () => 0.7), 0.35), '#5f5966', 0.6)
+  for (const s of [0.4, 2.2]) easel.tint(easel.shape(strokeRing(shape([[-60, 137 + s], [-40, 141.5 + s], [-20, 146.5 + s], [0, 148 + s], [20, 146.5 + s], [40, 141.5 + s], [60, 137 + s]]), () => 0.7), 0.35), '#5f5966', 0.6)
 }
 
-function ears(easel: Easel, skin: LinearRgb): void {
+function ears(easel: Easel, { form }: Face, skin: LinearRgb): void {
   for (const s of [-1, 1]) {
-    const outline = closedCurve([[66, -2], [71, -7], [77, -7.5], [81.5, -2], [82, 8], [80, 19], [77.5, 28], [75.5, 38], [72, 43.5], [68, 42], [64, 30]].map(([x, y]) => [x! * s, y!] as const))
+    const to = (points: readonly (readonly [number, number])[]) => points.map(([x, y]): Point => [x * s * form.wide(y), form.fromMean(y)])
+    const outline = closedCurve(to([[66, -2], [71, -7], [77, -7.5], [81.5, -2], [82, 8], [80, 19], [77.5, 28], [75.5, 38], [72, 43.5], [68, 42], [64, 30]]))
     const warm = mixLinear(skin, [skin[0], skin[1] * 0.62, skin[2] * 0.58], 0.4)
     easel.each(easel.shape(outline), (p, cover, x, y) => {
-      const d = (Math.abs(x) - 74) / 8
-      lay(easel, p, cover, warm, 0.72 - 0.14 * s + 0.12 * d - 0.1 * smoothstep(20, 44, y))
+      const ym = form.toMean(y), d = (Math.abs(x) / form.wide(ym) - 74) / 8
+      lay(easel, p, cover, warm, 0.72 - 0.14 * s + 0.12 * d - 0.1 * smoothstep(20, 44, ym))
     })
-    const dark: LinearRgb = [skin[0] * 0.34, skin[1] * 0.2, skin[2] * 0.17]
-    const groove = [[69.5, -1], [74.5, -3.6], [78, 0.6], [78, 9], [76, 18], [73.5, 26]] as const
-    easel.tint(easel.shape(strokeRing(groove.map(([x, y]) => [x * s, y] as const), tapered(1.9)), 0.7), dark, 0.55)
-    easel.tint(easel.shape(strokeRing([[70, 6], [74, 7.5], [74, 14], [71, 21]].map(([x, y]) => [x! * s, y!] as const), tapered(3.4)), 1.1), dark, 0.5)
-    easel.tint(easel.shape(strokeRing([[69, 12], [70.5, 18], [69, 24]].map(([x, y]) => [x! * s, y!] as const), tapered(3)), 1), dark, 0.5)
+    const dark: LinearRgb = [skin[0] * 0.34, skin[1] * 0.2, skin[2] * 0.17], k = form.kx
+    easel.tint(easel.shape(strokeRing(to([[69.5, -1], [74.5, -3.6], [78, 0.6], [78, 9], [76, 18], [73.5, 26]]), tapered(1.9 * k)), 0.7 * k), dark, 0.55)
+    easel.tint(easel.shape(strokeRing(to([[70, 6], [74, 7.5], [74, 14], [71, 21]]), tapered(3.4 * k)), 1.1 * k), dark, 0.5)
+    easel.tint(easel.shape(strokeRing(to([[69, 12], [70.5, 18], [69, 24]]), tapered(3 * k)), k), dark, 0.5)
   }
 }
 
 /** The relief under the lamps. Shadowed folds come from how far the skin lies below its own blurred surface. */
-function face(easel: Easel, skin: LinearRgb): void {
-  const table = tabulate(adultRelief, { minX: -80, minY: -126, maxX: 80, maxY: 126 })
-  const smooth = tabulate(blurredRelief(table.z), { minX: -80, minY: -126, maxX: 80, maxY: 126 })
-  const slope = new Float64Array(2)
-  const half = unit(KEY[0], KEY[1], KEY[2] + 1)
-  easel.each(easel.shape(silhouette()), (p, cover, x, y) => {
-    table.slope(x, y, slope)
-    const steep = Math.hypot(slope[0]!, slope[1]!), ease = steep > 2.6 ? 2.6 / steep : 1
-    // At the silhouette the relief stands upright and its slope means nothing more than "edge".
-    slope[0]! *= ease
-    slope[1]! *= ease
-    const rim = Math.min(1, steep / 6), k = 1 / Math.hypot(slope[0]!, slope[1]!, 1)
-    const nx = -slope[0]! * k, ny = -slope[1]! * k, nz = k
-    const key = Math.max(0, (nx * KEY[0] + ny * KEY[1] + nz * KEY[2]) * 0.9 + 0.1), fill = Math.max(0, nx * FILL[0] + ny * FILL[1] + nz * FILL[2])
-    const cavity = Math.min(1.07, Math.max(0.62, 1 + 0.07 * (table.z(x, y) - smooth.z(x, y))))
-    const light = (0.2 + 0.85 * key + 0.16 * fill - 0.05 * ny) * cavity * hairShade(x, y) * (1 - 0.12 * rim * rim)
+function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief, skin: LinearRgb): void {
+  const outline: Ring = ringOf(silhouetteOf(face, relief)), { form } = face, wide = form.skullWidth * 84, here = new Float64Array(3), normal = new Float64Array(3)
+  const z = (x: number, y: number): number => {
+    surface.position(x, y, here)
+    return here[2]!
+  }
+  const smooth = blurredRelief(z, { minX: -wide, minY: form.crown - 5, maxX: wide, maxY: form.foot + 5 }, 6 * form.kx)
+  easel.each(easel.shape(outline), (p, cover, x, y) => {
+    // Below the rim, where the relief only goes on for sheets that wrap round it, light falls as it does on the rim.
+    const height = z(x, y)
+    let rx = x, ry = y
+    for (let n = 0, h = height; n < 8 && h < RIM; n++, h = z(rx, ry)) {
+      rx *= 0.97
+      ry -= Math.sign(ry) * 0.8
+    }
+    surface.normal(rx, ry, normal)
+    const steep = Math.sqrt(Math.max(0, 1 / normal[2]! ** 2 - 1)), ease = steep > 2.6 ? 2.6 / steep : 1
+    // At the silhouette the relief stands nearly upright and its slope means nothing more than "edge".
+    const k = 1 / Math.hypot(1, steep * ease), nx = normal[0]! / normal[2]! * ease * k, ny = normal[1]! / normal[2]! * ease * k, rim = Math.min(1, steep / 5)
+    const cavity = Math.min(1.07, Math.max(0.62, 1 + 0.07 / form.kx * (height - smooth(x, y))))
+    const { light, gloss } = lightOn(nx, ny, k)
     const mottle = 1 + 0.035 * (noise(x * 0.22, y * 0.22, 1) - 0.5) + 0.03 * (noise(x * 1.4, y * 1.4, 2) - 0.5)
-    lay(easel, p, cover, [skin[0] * mottle, skin[1] * mottle * 0.995, skin[2] * mottle], light)
+    lay(easel, p, cover, [skin[0] * mottle, skin[1] * mottle * 0.995, skin[2] * mottle], light * cavity * hairShade(form, x, y) * (1 - 0.12 * rim * rim))
     easel.skin[p] = Math.max(easel.skin[p]!, cover)
-    const h = Math.max(0, nx * half[0] + ny * half[1] + nz * half[2])
-    easel.gloss[p]! += cover * 0.045 * h ** 22 * (1 - 0.5 * rim)
+    easel.gloss[p]! += cover * gloss * (1 - 0.5 * rim)
   })
 }
 
-function blurredRelief(z: (x: number, y: number) => number) {
-  return (x: number, y: number) => {
-    let sum = 0, weight = 0
-    for (let v = -8; v <= 8; v += 4) {
-      for (let u = -8; u <= 8; u += 4) {
-        const w = Math.exp(-(u * u + v * v) / 60), at = z(x + u, y + v)
-        sum += w * at
-        weight += w
-      }
-    }
-    return sum / weight
+/** The relief blurred by a Gaussian of `sigma` mm, tabulated to 2 mm and read linearly. */
+function blurredRelief(z: (x: number, y: number) => number, box: Readonly<Box>, sigma: number): (x: number, y: number) => number {
+  const step = 2, nx = Math.ceil((box.maxX - box.minX) / step) + 2, ny = Math.ceil((box.maxY - box.minY) / step) + 2, data = new Float32Array(nx * ny)
+  for (let j = 0; j < ny; j++) for (let i = 0; i < nx; i++) data[j * nx + i] = z(box.minX + i * step, box.minY + j * step)
+  const { data: soft } = blurred({ i0: 0, j0: 0, width: nx, height: ny, data }, sigma / step)
+  return (x, y) => {
+    const u = Math.min(nx - 1.001, Math.max(0, (x - box.minX) / step)), v = Math.min(ny - 1.001, Math.max(0, (y - box.minY) / step)), i = Math.floor(u), j = Math.floor(v), s = u - i, t = v - j, p = j * nx + i
+    return (soft[p]! * (1 - s) + soft[p + 1]! * s) * (1 - t) + (soft[p + nx]! * (1 - s) + soft[p + nx + 1]! * s) * t
   }
 }

@@ -2,10 +2,13 @@ import { smoothThrough, type Point, type Ring } from '../../geometry'
 import { linearOf, type LinearRgb } from '../../paint/colour'
 import { blurred, coverageOf, type Mask } from '../coverage'
 import type { Grid } from '../grid'
+import { SAME, type Chart } from '../../skin/chart'
 
 /** The unpainted head as layers: what the skin is, how the light falls, where paint holds and what lies over it. */
 export interface HeadPicture {
   readonly grid: Grid
+  /** From skin coordinates to the picture's plane. */
+  readonly chart: Chart
   /** Reflectance in linear light, three values a pixel. */
   readonly albedo: Float32Array
   /** Light that falls on it, 1 = full. */
@@ -18,7 +21,7 @@ export interface HeadPicture {
   readonly over: Float32Array
 }
 
-/** Draws soft shapes given in mm into a head's layers. */
+/** Draws soft shapes given in skin coordinates (mm) into a picture's layers. */
 export class Easel implements HeadPicture {
   readonly albedo: Float32Array
   readonly light: Float32Array
@@ -26,7 +29,7 @@ export class Easel implements HeadPicture {
   readonly skin: Float32Array
   readonly over: Float32Array
 
-  constructor(readonly grid: Grid) {
+  constructor(readonly grid: Grid, readonly chart: Chart = SAME) {
     const n = grid.width * grid.height
     this.albedo = new Float32Array(3 * n)
     this.light = new Float32Array(n).fill(1)
@@ -35,20 +38,38 @@ export class Easel implements HeadPicture {
     this.over = new Float32Array(4 * n)
   }
 
+  /** Gives every pixel one colour to begin with. */
+  prime([r, g, b]: LinearRgb): void {
+    const { albedo } = this
+    for (let p = 0; p < albedo.length; p += 3) {
+      albedo[p] = r
+      albedo[p + 1] = g
+      albedo[p + 2] = b
+    }
+  }
+
+  /** The same layers drawn in the picture's own coordinates: for what is no skin. */
+  onPicture(): Easel {
+    return Object.assign(Object.create(Easel.prototype) as Easel, this, { chart: SAME })
+  }
+
   /** Coverage of a closed shape, softened by `soft` mm. */
   shape(ring: Ring | readonly Ring[], soft = 0): Mask {
     const sigma = soft * this.grid.pxPerMm
-    return blurred(coverageOf(Array.isArray(ring) ? ring : [ring as Ring], this.grid, Math.ceil(3 * sigma) + 1), sigma)
+    return blurred(coverageOf((Array.isArray(ring) ? ring as Ring[] : [ring as Ring]).map(this.chart.ring), this.grid, Math.ceil(3 * sigma) + 1), sigma)
   }
 
-  /** Calls `visit(pixel, coverage, x mm, y mm)` for each covered pixel. */
+  /** Calls `visit(pixel, coverage, x, y)` with skin coordinates in mm for each covered pixel. */
   each(mask: Mask, visit: (pixel: number, coverage: number, x: number, y: number) => void): void {
-    const { grid } = this
+    const { grid, chart } = this, same = chart === SAME
     for (let j = 0; j < mask.height; j++) {
       const y = grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm
       for (let i = 0; i < mask.width; i++) {
         const c = mask.data[j * mask.width + i]!
-        if (c > 0.002) visit((mask.j0 + j) * grid.width + mask.i0 + i, c, grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm, y)
+        if (c <= 0.002) continue
+        const x = grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm, at = same ? null : chart.back([x, y])
+        if (same) visit((mask.j0 + j) * grid.width + mask.i0 + i, c, x, y)
+        else if (at) visit((mask.j0 + j) * grid.width + mask.i0 + i, c, at[0], at[1])
       }
     }
   }

@@ -1,2 +1,2 @@
-export { drawHead, HEAD_BOX, type HeadLook } from './drawHead'
+export * from './drawHead'
 export type { HeadPicture } from './easel'

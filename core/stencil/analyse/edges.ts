@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush'
-import { signedArea } from '../../geometry'
+import { shareAlong, signedArea } from '../../geometry'
 import type { SheetGeometry } from '../types'
 
 /**
@@ -65,15 +65,13 @@ export function nearestOf(e: Edges, i: number, j: number, out: Float64Array): vo
 
 /** The distance of a point from a piece, mm. */
 export function distanceTo(e: Edges, k: number, x: number, y: number): number {
-  const dx = e.x1[k]! - e.x0[k]!, dy = e.y1[k]! - e.y0[k]!, l2 = dx * dx + dy * dy
-  const t = l2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - e.x0[k]!) * dx + (y - e.y0[k]!) * dy) / l2))
-  return Math.hypot(x - e.x0[k]! - t * dx, y - e.y0[k]! - t * dy)
+  const x0 = e.x0[k]!, y0 = e.y0[k]!, x1 = e.x1[k]!, y1 = e.y1[k]!, t = shareAlong(x, y, x0, y0, x1, y1)
+  return Math.hypot(x - x0 - t * (x1 - x0), y - y0 - t * (y1 - y0))
 }
 
 function project(x: number, y: number, e: Edges, k: number, out: Float64Array, swap: boolean): void {
-  const dx = e.x1[k]! - e.x0[k]!, dy = e.y1[k]! - e.y0[k]!, l2 = dx * dx + dy * dy
-  const t = l2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - e.x0[k]!) * dx + (y - e.y0[k]!) * dy) / l2))
-  const qx = e.x0[k]! + t * dx, qy = e.y0[k]! + t * dy, d = Math.hypot(x - qx, y - qy)
+  const x0 = e.x0[k]!, y0 = e.y0[k]!, x1 = e.x1[k]!, y1 = e.y1[k]!, t = shareAlong(x, y, x0, y0, x1, y1)
+  const qx = x0 + t * (x1 - x0), qy = y0 + t * (y1 - y0), d = Math.hypot(x - qx, y - qy)
   if (d >= out[4]!) return
   if (swap) out.set([qx, qy, x, y, d])
   else out.set([x, y, qx, qy, d])

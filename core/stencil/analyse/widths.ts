@@ -2,7 +2,7 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./polylabel.d.ts" />
 import polylabel from 'polylabel'
-import { boxOf, pointsOf, type Point, type Polygon, type Ring } from '../../geometry'
+import { boxOf, pointsOf, shareAlong, type Point, type Polygon, type Ring } from '../../geometry'
 import type { SheetGeometry } from '../types'
 import type { Edges } from './edges'
 import { necksOf, type Neck } from './necks'
@@ -54,9 +54,8 @@ export function edgeMargin(sheet: SheetGeometry): { width: number, opening: numb
 export function distanceToRing(ring: Ring, x: number, y: number): number {
   let least = Infinity
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-    const ax = ring[j]!, ay = ring[j + 1]!, dx = ring[i]! - ax, dy = ring[i + 1]! - ay, l2 = dx * dx + dy * dy
-    const t = l2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / l2))
-    const u = x - ax - t * dx, v = y - ay - t * dy
+    const ax = ring[j]!, ay = ring[j + 1]!, bx = ring[i]!, by = ring[i + 1]!, t = shareAlong(x, y, ax, ay, bx, by)
+    const u = x - ax - t * (bx - ax), v = y - ay - t * (by - ay)
     least = Math.min(least, u * u + v * v)
   }
   return Math.sqrt(least)

@@ -1,0 +1,43 @@
+import { gapsOf, openingNumbers, paintedOpenings, placementsOf, spreadOf, type Pass, type SheetStep, type World } from '../look'
+import { TOOLS, WETNESSES, type ToolId } from '../paint'
+import { edgesOf, necksOf, type Neck, type Stencil } from '../stencil'
+import { mm, ofSheets } from './finding'
+
+const known = new WeakMap<Stencil, Neck[]>()
+/** Bridges wider than this never close, mm. */
+const WIDE = 3.6
+
+/** The bridges of a sheet that paint could close. */
+export function bridgesOf(sheet: Stencil): Neck[] {
+  let list = known.get(sheet)
+  if (!list) {
+    list = sheet.openings.length > 900 ? [] : necksOf(edgesOf(sheet), WIDE).bridges
+    known.set(sheet, list)
+  }
+  return list
+}
+
+/** The bridges that a pass closes: both sides creep under them as far as they are wide. */
+export function closedBridges(step: SheetStep, pass: Pass, sheet: Stencil, world: World): { closed: Neck[], creep: number } {
+  const numbers = openingNumbers(pass, sheet).filter(n => sheet.openings[n]), painted = paintedOpenings(step, world)[0]!, gaps = gapsOf(sheet, placementsOf(step, world)[0]!, world, painted)
+  const spread = new Map(spreadOf(step, pass, numbers, gaps, world).map((e, i) => [numbers[i]!, e]))
+  const closed = bridgesOf(sheet).filter(b => b.openings.every(n => spread.has(n)) && b.width < b.openings.reduce((sum, n) => sum + spread.get(n)!, 0))
+  return { closed, creep: Math.max(0, ...spread.values()) }
+}
+
+/** Ways of dabbing that creep less, the nearest to what was asked first. */
+const DRIER: readonly ToolId[] = ['makeup', 'dauber', 'point']
+
+/** Paint that creeps under a bridge from both sides closes it. */
+export const bleed = ofSheets(({ step, sheet, world }) => step.passes.flatMap((pass, i) => {
+  const { closed, creep } = closedBridges(step, pass, sheet, world)
+  if (closed.length === 0) return []
+  const ways = [pass.tool, ...DRIER].flatMap(tool => WETNESSES.slice(0, WETNESSES.indexOf(pass.wetness) + 1).reverse().map(wetness => ({ tool, wetness })))
+  const better = ways.find(way => closedBridges(step, { ...pass, ...way }, sheet, world).closed.length === 0)
+  const at = ['passes', i] as const
+  return [{
+    level: closed.length > 4 ? 'stop' as const : 'care' as const, title: `Bleeding closes ${closed.length} ${closed.length === 1 ? 'bridge' : 'bridges'}`,
+    why: `Pass ${i + 1} creeps up to ${mm(creep)} under the edge (estimate); the narrowest bridge is ${mm(Math.min(...closed.map(b => b.width)))} wide and is reached from both sides.`,
+    fix: better ? { words: `${TOOLS[better.tool].name}, ${better.wetness}`, sets: [{ path: [...at, 'tool'], to: better.tool }, { path: [...at, 'wetness'], to: better.wetness }] } : null,
+  }]
+}))

@@ -1,0 +1,24 @@
+import type { Ring } from '../../geometry'
+import { linearOf, opticsOfColour, type LinearRgb } from '../../paint'
+import type { Print } from './kind'
+
+/** Sorts of glitter: size of a flake, how many to the mm2 when it lies thick, and how much gel holds them (common practice). */
+export const GLITTERS = {
+  fine: { words: 'fine loose glitter', size: 0.22, density: 3.2, gel: 0 },
+  spray: { words: 'shimmer spray', size: 0.14, density: 4.5, gel: 0 },
+  gel: { words: 'glitter gel', size: 0.42, density: 1.5, gel: 0.35 },
+  chunky: { words: 'chunky glitter', size: 1.25, density: 0.2, gel: 0.15 },
+} as const
+export type GlitterSort = keyof typeof GLITTERS
+export const GLITTER_SORTS = Object.keys(GLITTERS) as GlitterSort[]
+
+export const WHITE_GLITTER = linearOf('#EEF1F6')
+
+/** A seed from a step's id, so that no two steps glitter alike. */
+const seedOf = (id: string): number => [...id].reduce((h, c) => Math.imul(h ^ c.charCodeAt(0), 16777619), 2166136261) & 0xFFFF
+
+/** Glitter over some rings; `amount` 0 to 1. */
+export function flakesOn(rings: readonly Ring[], sort: GlitterSort, colour: LinearRgb, amount: number, id: string, softness = 0.4): Print {
+  const { size, density, gel } = GLITTERS[sort]
+  return { rings, spread: null, paints: [{ optics: opticsOfColour('#EEF1F6'), finish: 'metallic' }], axis: null, strips: null, film: 0, opacity: 0.35 * amount, softness, grain: 0, bits: { kind: 'flakes', colour, size, density: density * amount, seed: seedOf(id), gel: gel * amount } }
+}

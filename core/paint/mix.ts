@@ -1,0 +1,39 @@
+// The package ships no types.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./spectral.d.ts" />
+import { Color, mix } from 'spectral.js'
+import { converter } from 'culori'
+import { hexOf, type LinearRgb } from './colour'
+import { masstone, type Optics } from './film'
+
+const toLch = converter('lch65')
+
+/** The colour of two paints stirred together wet, by a spectral mix: blue and yellow make green. `share` is the second's. */
+export function wetMix(a: LinearRgb, b: LinearRgb, share: number): LinearRgb {
+  const mixed = mix([new Color(hexOf(a)), 1 - share], [new Color(hexOf(b)), share]).lRGB
+  return [Math.max(0, mixed[0]), Math.max(0, mixed[1]), Math.max(0, mixed[2])]
+}
+
+/** Optics of two paints blended wet: they scatter by their shares, and absorb so that the thick film has the spectral mix's colour. */
+export function wetBlend(a: Optics, b: Optics, share: number): Optics {
+  if (share <= 0) return a
+  if (share >= 1) return b
+  const colour = wetMix(masstone(a), masstone(b), share), s: LinearRgb = [0, 1, 2].map(i => a.s[i]! * (1 - share) + b.s[i]! * share) as unknown as LinearRgb
+  const k = [0, 1, 2].map((i) => {
+    const r = Math.min(0.985, Math.max(0.002, colour[i]!))
+    return s[i]! * (1 - r) ** 2 / (2 * r)
+  }) as unknown as LinearRgb
+  return { k, s }
+}
+
+/** Chroma C* of a colour (CIE L*C*h, D65). */
+export const chromaOf = ([r, g, b]: LinearRgb): number => toLch({ mode: 'lrgb', r, g, b }).c ?? 0
+
+/** What blending two paints wet does to their colour. */
+export interface Mud { readonly chroma: number, readonly parent: number, readonly muddy: boolean }
+
+/** Whether the blend of two paints turns to mud: its chroma falls below half of that of its duller parent (common practice). Greys have none to lose. */
+export function mudOf(a: LinearRgb, b: LinearRgb): Mud {
+  const chroma = chromaOf(wetMix(a, b, 0.5)), parent = Math.min(chromaOf(a), chromaOf(b))
+  return { chroma, parent, muddy: parent > 14 && chroma < parent / 2 }
+}

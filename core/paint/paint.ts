@@ -1,0 +1,67 @@
+import { linearOf } from './colour'
+import { contrastRatio, opticsFrom, opticsOf, USUAL_HIDING, type Optics } from './film'
+
+export const FINISHES = ['matte', 'pearl', 'metallic', 'neon'] as const
+export type Finish = typeof FINISHES[number]
+
+/** One strip of a split cake: a colour and its width, mm. */
+export interface Strip { readonly colour: string, readonly width: number, readonly name: string }
+
+/** A cake of paint as its owner knows it. Colours are hex. */
+export interface Paint {
+  readonly id: string
+  readonly name: string
+  readonly finish: Finish
+  /** How it looks as a full film. */
+  readonly colour: string
+  /** Its swatch over black and over white. */
+  readonly overBlack: string
+  readonly overWhite: string
+  /** Whether the swatch was measured, or follows from the colour. */
+  readonly measured: boolean
+  /** The strips of a split cake, in order; empty for a single colour. */
+  readonly strips: readonly Strip[]
+  readonly eyeSafe: boolean
+  readonly lipSafe: boolean
+  /** The day on which it was opened, ISO 8601, and how many months it is good for after that. */
+  readonly openedOn: string | null
+  readonly months: number
+  /** Grams left, grams of a full cake, and what a full one costs; null where nobody said. */
+  readonly grams: number | null
+  readonly cakeGrams: number
+  readonly price: number | null
+}
+
+const known = new Map<string, Optics>()
+
+/** The optics of a swatch, worked out once. */
+export function opticsOfSwatch(overBlack: string, overWhite: string): Optics {
+  const key = `${overBlack}${overWhite}`
+  let optics = known.get(key)
+  if (!optics) {
+    optics = opticsOf(linearOf(overBlack), linearOf(overWhite))
+    known.set(key, optics)
+  }
+  return optics
+}
+
+/** The optics of a colour of which nothing else is known. */
+export function opticsOfColour(colour: string, hiding = USUAL_HIDING): Optics {
+  const key = `${colour} ${hiding}`
+  let optics = known.get(key)
+  if (!optics) {
+    optics = opticsFrom(linearOf(colour), hiding)
+    known.set(key, optics)
+  }
+  return optics
+}
+
+/** Hiding power of a paint's swatch film, as a contrast ratio. */
+export const hidingOf = ({ overBlack, overWhite }: Pick<Paint, 'overBlack' | 'overWhite'>): number => contrastRatio(opticsOfSwatch(overBlack, overWhite))
+
+/** The last day on which a paint is good; null when nobody knows when it was opened. */
+export function useBy({ openedOn, months }: Pick<Paint, 'openedOn' | 'months'>): string | null {
+  if (openedOn === null) return null
+  const [y, m, d] = openedOn.split('-').map(Number) as [number, number, number], month = m - 1 + months, last = new Date(Date.UTC(y + Math.floor(month / 12), month % 12 + 1, 0)).getUTCDate()
+  return `${y + Math.floor(month / 12)}-${String(month % 12 + 1).padStart(2, '0')}-${String(Math.min(d, last)).padStart(2, '0')}`
+}

@@ -1,0 +1,57 @@
+import type { Point } from '../geometry'
+
+/** The two sets of adult means from which a face is drawn when nothing is measured. */
+export const BUILDS = ['broad', 'fine'] as const
+export type Build = typeof BUILDS[number]
+
+/** How much of a face is painted. Left and right are the painter's, as in the picture. */
+export const FACE_PARTS = ['whole', 'left half', 'right half', 'left cheek', 'right cheek'] as const
+export type FacePart = typeof FACE_PARTS[number]
+
+/** Five tape measures of a face, mm. */
+export interface TapeMeasures {
+  /** Temple to temple, straight across. */
+  readonly temples: number
+  readonly hairlineToBrow: number
+  readonly browToChin: number
+  /** Inner eye corner to inner eye corner. */
+  readonly innerEyes: number
+  readonly mouth: number
+}
+
+/** A face, an arm or the practice board: what a look is painted on. Lengths mm. */
+export interface FaceCanvas {
+  readonly kind: 'face'
+  readonly build: Build
+  readonly part: FacePart
+  /** Null while nobody measured: the face then follows from age and build. */
+  readonly measures: TapeMeasures | null
+  /** How far landmarks were moved to match a person, by their id (`left.browPeak`, `mid.chin`). */
+  readonly nudges: Readonly<Record<string, Point>>
+}
+
+export const ARM_PARTS = ['forearm', 'upper arm'] as const
+export type ArmPart = typeof ARM_PARTS[number]
+
+export interface ArmCanvas {
+  readonly kind: 'arm'
+  readonly part: ArmPart
+  readonly side: 'left' | 'right'
+  /** Girth at the upper end (elbow, or shoulder) and at the lower end (wrist, or elbow), and the length between; null while nobody measured. */
+  readonly measures: { readonly upper: number, readonly lower: number, readonly length: number } | null
+}
+
+/** A practice board of A4 with a face printed on it at true size. */
+export interface BoardCanvas { readonly kind: 'board', readonly build: Build }
+
+export type Canvas = FaceCanvas | ArmCanvas | BoardCanvas
+
+/** A whole face of nobody in particular. */
+export const PLAIN_FACE: FaceCanvas = { kind: 'face', build: 'fine', part: 'whole', measures: null, nudges: {} }
+
+/** A canvas in words: "left half of a face", "forearm". */
+export function canvasWords(canvas: Canvas): string {
+  if (canvas.kind === 'board') return 'practice board'
+  if (canvas.kind === 'arm') return `${canvas.side} ${canvas.part}`
+  return canvas.part === 'whole' ? 'face' : canvas.part.includes('half') ? `${canvas.part} of the face` : canvas.part
+}

@@ -1,0 +1,5 @@
+export * from './surface'
+export * from './spline'
+export * from './heightField'
+export * from './cone'
+export * from './plane'

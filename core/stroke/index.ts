@@ -1,0 +1,4 @@
+export * from './spine'
+export * from './curves'
+export * from './shapes'
+export * from './dots'
