@@ -1,11 +1,13 @@
-import type { Look } from '../../core/look'
+import { upgraded, type Look } from '../../core/look'
 import type { Db } from './open'
 
 export interface LookRecord { look: Look, version: number, savedAt: string }
 
 interface Row { id: string, version: number, doc: string, updated_at: string }
 
-const record = (row: Row): LookRecord => ({ look: JSON.parse(row.doc), version: row.version, savedAt: row.updated_at })
+/** A look as it was kept, brought to the present version of the document. */
+const lookIn = (doc: string): Look => upgraded(JSON.parse(doc)) as Look
+const record = (row: Row): LookRecord => ({ look: lookIn(row.doc), version: row.version, savedAt: row.updated_at })
 
 /** A save made from a version that is no longer the newest. */
 export class StaleWrite extends Error {
@@ -50,6 +52,6 @@ export function looksIn(db: Db) {
     }),
     remove: (id: string, at: string): boolean => mark.run({ id, at, alive: 1 }).changes > 0,
     restore: (id: string): boolean => mark.run({ id, at: null, alive: 0 }).changes > 0,
-    revisions: (id: string) => revisions.all(id).map(r => ({ version: r.version, look: JSON.parse(r.doc) as Look, savedAt: r.saved_at })),
+    revisions: (id: string) => revisions.all(id).map(r => ({ version: r.version, look: lookIn(r.doc), savedAt: r.saved_at })),
   }
 }

@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { sheetFromJson } from '#core/formats'
 import { MATERIALS, STENCIL_KINDS, type MaterialId, type SheetGeometry } from '#core/stencil'
-import { ZONE_IDS } from '#core/skin'
+import { plainZone, ZONE_IDS } from '#core/skin'
+import { inWords } from '#core/look'
 import type { H3Event } from 'h3'
 import type { StencilMeta } from '../db/stencils'
 
-const zoneNames = new Set(ZONE_IDS.map(z => z.replace(/^(left|right)\./, '')))
+const zoneNames = new Set(ZONE_IDS.map(plainZone))
 const count = z.number().int().min(0).max(100_000)
 
 /** What the owner of a sheet can say of it. */
@@ -13,7 +14,7 @@ export const notesSchema = z.strictObject({
   name: z.string().trim().min(1, 'must not be empty').max(80, 'must not be longer than 80 letters'),
   kind: z.enum(STENCIL_KINDS),
   tags: z.array(z.string().trim().min(1).max(30)).max(20),
-  zones: z.array(z.string().refine(v => zoneNames.has(v), 'must be a zone of the face')).max(20),
+  zones: z.array(z.string().refine(v => zoneNames.has(v), 'must be a zone of a face or an arm')).max(20),
   heading: z.number().min(-360).max(360).nullable(),
   copies: z.number().int().min(0, 'must not be negative').max(99),
   notes: z.string().max(4000),
@@ -39,4 +40,4 @@ export function sheetOf(event: H3Event): { about: StencilMeta, sheet: SheetGeome
 }
 
 /** One sentence for each thing that a schema found wrong. */
-export const schemaSentences = (error: z.ZodError): string[] => error.issues.slice(0, 6).map(i => `"${i.path.join('.')}" ${i.message}.`)
+export const schemaSentences = (error: z.ZodError): string[] => error.issues.slice(0, 6).map(i => `${i.path.length ? `"${i.path.join('.')}"` : 'What was sent'} ${inWords(i)}.`)

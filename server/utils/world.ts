@@ -1,21 +1,17 @@
 import { sheetFromJson } from '#core/formats'
-import type { World } from '#core/look'
-import { ADULT_FACE } from '#core/skin'
+import { groundFor, withUnders, type Look, type World } from '#core/look'
+import { ownTools } from '#core/paint'
 import type { Stencil } from '#core/stencil'
 
-/** What a look is read against, from the drawer and the kit. Sheets are read once a call. */
-export function worldNow(): World {
-  const { stencils, paints } = useHouse(), read = new Map<string, Stencil | undefined>()
-  const colours = new Map(paints.all().map(p => [p.id, p.colour]))
-  return {
-    face: ADULT_FACE,
-    paintColour: id => colours.get(id),
-    stencil(id) {
-      if (!read.has(id)) {
-        const about = stencils.find(id), json = stencils.geometry(id)
-        read.set(id, about && json ? { ...about, ...sheetFromJson(JSON.parse(json)) } : undefined)
-      }
-      return read.get(id)
-    },
+/** What looks are read against, from the drawer and the kit: the world of each look. Sheets are read once a call. */
+export function worldsNow(): (look: Look) => World {
+  const { stencils, paints, readings } = useHouse(), known = new Map(paints.all().map(p => [p.id, p])), own = readings.all(), read = new Map<string, Stencil | undefined>()
+  const stencil = (id: string): Stencil | undefined => {
+    if (!read.has(id)) {
+      const about = stencils.find(id), json = stencils.geometry(id)
+      read.set(id, about && json ? { ...about, axes: about.analysis?.axes, ...sheetFromJson(JSON.parse(json)) } : undefined)
+    }
+    return read.get(id)
   }
+  return look => withUnders({ ground: groundFor(look), paint: id => known.get(id), ...ownTools(own), stencil }, look.steps)
 }

@@ -1,0 +1,7 @@
+/** Changes a paint of the kit. */
+export default defineEventHandler(async (event) => {
+  const sent = paintSchema.safeParse(await bodyJson(event)), id = getRouterParam(event, 'id') ?? ''
+  if (!sent.success) throw refusal(422, schemaSentences(sent.error))
+  if (!useHouse().paints.change({ id, ...sent.data })) throw refusal(404, 'There is no such paint in the kit; it may have been taken out.')
+  return { id, ...sent.data }
+})

@@ -1,0 +1,11 @@
+import { randomUUID } from 'node:crypto'
+
+/** Takes a paint into the kit. */
+export default defineEventHandler(async (event) => {
+  const sent = paintSchema.safeParse(await bodyJson(event))
+  if (!sent.success) throw refusal(422, schemaSentences(sent.error))
+  const paint = { id: randomUUID(), ...sent.data }
+  useHouse().paints.create(paint)
+  setResponseStatus(event, 201)
+  return paint
+})
