@@ -2,30 +2,40 @@ import { wrap, type Remote } from 'comlink'
 import { toRaw } from 'vue'
 import type { Look } from '#core/look'
 import type { Stencil } from '#core/stencil'
-import type { Painter, Picture } from '~/workers/painter'
+import type { Painter, Picture, Update } from '~/workers/painter'
 
 let remote: Remote<Painter> | null = null
 /** The sheets that the worker knows, as they were when it was told. */
 const told = new Map<string, Stencil>()
-let paintsTold = ''
+let kitTold = ''
 
 function painter(): Remote<Painter> {
   return remote ??= wrap<Painter>(new Worker(new URL('../workers/painter.ts', import.meta.url), { type: 'module' }))
 }
 
-/** Pictures of looks from the painting worker. It is told of each sheet once. */
+/** Pictures of looks from the painting worker. It is told of each sheet, and of the kit, once. */
 export function usePainter() {
-  async function tell(shapes: ReadonlyMap<string, Stencil>, paints: Record<string, string>): Promise<void> {
-    const fresh = [...shapes.values()].filter(s => told.get(s.id) !== s), key = JSON.stringify(paints)
-    if (fresh.length === 0 && key === paintsTold) return
+  const drawer = useDrawer(), kit = useKit()
+  async function tell(): Promise<void> {
+    const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s), key = JSON.stringify([kit.paints, kit.readings])
+    if (fresh.length === 0 && key === kitTold) return
     fresh.forEach(s => told.set(s.id, s))
-    paintsTold = key
-    await painter().know(fresh.map(s => toRaw(s)), paints)
+    kitTold = key
+    await painter().know(fresh.map(s => toRaw(s)), toRaw(kit.paints), toRaw(kit.readings))
+  }
+  /** Runs a job of the worker once it knows what the page knows. */
+  const after = async <T>(job: () => Promise<T>): Promise<T> => {
+    await tell()
+    return job()
   }
   return {
-    tell,
-    paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => painter().paint(look, pxPerMm, upTo),
-    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> => painter().thumbs(look, pxPerMm),
+    update: (look: Look, pxPerMm: number, upTo: number | undefined, have: boolean): Promise<Update | null> => after(() => painter().update(look, pxPerMm, upTo, have)),
+    paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().paint(look, pxPerMm, upTo)),
+    wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().wrapped(look, pxPerMm, upTo)),
+    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> => after(() => painter().thumbs(look, pxPerMm)),
+    findings: (look: Look, today: string) => after(() => painter().findings(look, today)),
+    composition: (look: Look) => after(() => painter().composition(look)),
+    onSkins: (look: Look, colours: string[], pxPerMm: number) => after(() => painter().onSkins(look, colours, pxPerMm)),
   }
 }
 

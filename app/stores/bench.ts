@@ -1,17 +1,25 @@
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
-import { aimedTilt, freshSheet, freshWash, kindOf, lookSeconds, openingNumbers, sheetsOf, type Look, type PaintRef, type SheetStep, type Step, type World } from '#core/look'
-import { ADULT_FACE, type Placement, type ZoneId } from '#core/skin'
+import { toast } from 'vue-sonner'
+import {
+  aimedTilt, aimStep, bearingOn, exactTwin, freshOutline, freshSheet, freshWash, groundFor, isMark, kindOf, lookSeconds, NO_TWIN, openingNumbers, placementOf, paintedOpenings, placementProblem, placementsOf, registerFit, relationOf, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
+  type Amount, type Look, type MarkStep, type PaintRef, type RegisterWay, type SheetStep, type Shows, type Step, type TwinRule, type World,
+} from '#core/look'
+import type { Finding, Fix } from '#core/checks'
+import { ownTools } from '#core/paint'
+import { layOn, type Placement, type ZoneId } from '#core/skin'
 import { wrapDegrees, type Point } from '#core/geometry'
 import type { LookRecord } from '~~/server/db/looks'
+import type { Outcome } from '~/workers/painter'
 import { Autosave, dropDraft, readDraft } from './autosave'
 import { useDrawer } from './drawer'
 import { History } from './history'
 import { useKit } from './kit'
+import { useSettings } from './settings'
 
 /** The look on the bench: its state, its edits, what is selected and how it is saved. */
 export const useBench = defineStore('bench', () => {
-  const drawer = useDrawer(), kit = useKit()
+  const drawer = useDrawer(), kit = useKit(), settings = useSettings()
   let history: History<Look> | null = null
   const look = shallowRef<Look | null>(null)
   const saver = shallowRef<Autosave | null>(null)
@@ -19,16 +27,70 @@ export const useBench = defineStore('bench', () => {
   /** The pass whose openings are being chosen on the face; null when none is. */
   const choosing = ref<number | null>(null)
   watch(selectedId, () => { choosing.value = null })
+  /** Steps that are selected together with the one in hand. */
+  const alsoIds = ref<readonly string[]>([])
+  watch(selectedId, () => { alsoIds.value = [] })
   /** A spot picked on the face, where the next sheet goes. */
   const spot = ref<Point | null>(null)
   const undoWords = ref(''), redoWords = ref('')
 
   const selected = computed<Step | null>(() => look.value?.steps.find(s => s.id === selectedId.value) ?? null)
+  /** Everything that is selected, in the order of painting. */
+  const chosen = computed<Step[]>(() => look.value?.steps.filter(s => s.id === selectedId.value || alsoIds.value.includes(s.id)) ?? [])
+  /** Adds a step to what is selected, or takes it out again. */
+  function alsoSelect(id: string): void {
+    if (selectedId.value === null) selectedId.value = id
+    else if (id !== selectedId.value) alsoIds.value = alsoIds.value.includes(id) ? alsoIds.value.filter(a => a !== id) : [...alsoIds.value, id]
+  }
+  const selectedMark = computed<MarkStep | null>(() => selected.value && isMark(selected.value) ? selected.value : null)
   const selectedSheet = computed<SheetStep | null>(() => selected.value?.kind === 'sheet' ? selected.value : null)
+  /** What the look is painted on; worked out anew only when canvas or age change. */
+  const ground = computed(() => groundFor({ canvas: look.value!.canvas, skin: look.value!.skin }))
+  /** Which of a twinned pair the hand has: the sheet itself or its unlinked twin. */
+  const holdsTwin = ref(false)
+  watch(selectedId, () => { holdsTwin.value = false })
   const world = computed<World>(() => {
-    const { shapes } = drawer, colours = new Map(kit.paints.map(p => [p.id, p.colour]))
-    return { face: ADULT_FACE, stencil: id => shapes.get(id), paintColour: id => colours.get(id) }
+    const { shapes } = drawer
+    return { ground: ground.value, steps: look.value?.steps ?? [], stencil: id => shapes.get(id), paint: id => kit.find(id), ...ownTools(kit.readings), flat: true, finger: settings.finger }
   })
+  /** How the selected sheet and its twin seat on the skin, while that is shown. */
+  const seating = computed(() => {
+    const step = selectedSheet.value, sheet = step && world.value.stencil(step.stencil)
+    if (!settings.lift || !step || !sheet) return []
+    const painted = paintedOpenings(step, world.value)
+    return placementsOf(step, world.value).map((p, i) => seatingOf(sheet, p, world.value, painted[i]))
+  })
+  /** How the steps show, what there is to say of them and what comes of them, as the worker has found it for the newest picture. */
+  const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map()), findings = shallowRef<readonly Finding[]>([]), outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map()), waits = shallowRef<ReadonlyMap<string, number>>(new Map()), amounts = shallowRef<readonly Amount[]>([])
+  const painter = usePainter()
+  const check = newestOnly(async () => {
+    const now = look.value
+    if (!now || !loaded.value) return
+    const found = await painter.findings(now, new Date().toISOString().slice(0, 10))
+    findings.value = found.findings
+    outcomes.value = new Map(found.outcomes.map(o => [o.stepId, o]))
+    waits.value = new Map(found.waits)
+    amounts.value = found.amounts
+  })
+  /** Takes in how steps show once their picture is painted, and has the look checked again. */
+  function painted(of: Look, list: readonly Shows[]): void {
+    if (of.id !== look.value?.id) return
+    shows.value = new Map(list.map(s => [s.stepId, s]))
+    check()
+  }
+  /** Makes the change that a finding proposes, as one step of undo. */
+  function applyFix(stepId: string | null, fix: Fix): void {
+    edit(fix.words, (draft) => {
+      const at = draft.steps.findIndex(s => s.id === stepId), step = draft.steps[at]
+      if (!step) return
+      if (fix.adds) draft.steps.splice(at + 1, 0, ...structuredClone(toRaw(fix.adds)).map(s => ({ ...s, id: nanoid(10) })) as never[])
+      for (const { path, to } of fix.sets) {
+        const keys = [...path], last = keys.pop()!
+        const target = keys.reduce<Record<string | number, unknown>>((at, k) => at[k] as Record<string | number, unknown>, step as unknown as Record<string | number, unknown>)
+        target[last] = structuredClone(toRaw(to))
+      }
+    })
+  }
   const seconds = computed(() => look.value ? lookSeconds(look.value, world.value) : 0)
   const loaded = computed(() => look.value !== null && sheetsOf(look.value).every(id => drawer.shapes.has(id)))
 
@@ -36,7 +98,7 @@ export const useBench = defineStore('bench', () => {
   async function open(id: string): Promise<void> {
     close()
     const [record] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
-    const draft = readDraft(id), restore = draft !== null && JSON.stringify(draft.look) !== JSON.stringify(record.look)
+    const found = readDraft(id), draft = found && { ...found, look: upgraded(found.look) as Look }, restore = draft !== null && JSON.stringify(draft.look) !== JSON.stringify(record.look)
     saver.value = new Autosave(restore ? draft.base : record.version, record.savedAt)
     if (!restore) dropDraft(id)
     begin(restore ? draft.look : record.look)
@@ -73,7 +135,15 @@ export const useBench = defineStore('bench', () => {
 
   /** Changes the look, as one step of undo. */
   function edit(label: string, recipe: (draft: Look) => void, merge: string | null = null): void {
-    if (history?.edit(label, recipe, merge)) take()
+    const changed = history?.edit(label, (draft) => {
+      recipe(draft)
+      // Sheets that are held in register go where their hosts went.
+      settleRegisters(draft.steps as Step[])
+      // Glitter that goes onto wet paint follows that paint.
+      const bound = boundOrder(draft.steps as Step[])
+      if (bound) draft.steps = bound as never
+    }, merge)
+    if (changed) take()
   }
   function undo(): void { if (history?.undo()) take() }
   function redo(): void { if (history?.redo()) take() }
@@ -87,6 +157,8 @@ export const useBench = defineStore('bench', () => {
       if (step) recipe(step as Step)
     }, merge === null ? null : `${merge}-${id}`)
   }
+  const editMark = (label: string, recipe: (step: MarkStep) => void, merge: string | null = null) =>
+    editStep(label, (step) => { if (isMark(step)) recipe(step) }, merge)
   const editSheet = (label: string, recipe: (step: SheetStep) => void, merge: string | null = null) =>
     editStep(label, (step) => { if (step.kind === 'sheet') recipe(step) }, merge)
 
@@ -95,30 +167,40 @@ export const useBench = defineStore('bench', () => {
     selectedId.value = step.id
   }
 
-  function addWash(zones: ZoneId[], colours: PaintRef[], name: string): void {
-    add(freshWash(nanoid(10), name, zones, colours, ADULT_FACE), 'lay a base')
+  /** Lays a base over zones, or on an outline of its own where a spot is picked. */
+  function addWash(zones: ZoneId[] | null, colours: PaintRef[], name: string): void {
+    add(zones ? freshWash(nanoid(10), name, zones, colours, ground.value) : freshOutline(nanoid(10), name, spot.value ?? middleSpot(), colours, ground.value), 'lay a base')
   }
 
   /** Lays a sheet on the skin: where it is told to, else on the picked spot, else on the forehead. */
   async function addSheet(stencilId: string, at: Point | null, seat: Partial<Placement> & { openings?: readonly number[] | null } = {}): Promise<void> {
-    const about = drawer.find(stencilId), paint = lastPaint() ?? kit.paints[0]
+    const about = drawer.find(stencilId), paint = lastPaint() ?? kit.singles[0]
     if (!about || !paint) return
     await drawer.ensure([stencilId])
-    const [x, y] = at ?? spot.value ?? [0, -34]
+    const [x, y] = at ?? spot.value ?? middleSpot()
     const step = freshSheet(nanoid(10), about.name, stencilId, [round(x), round(y)], { id: paint.id, name: paint.name, colour: paint.colour })
     if (seat.openings) step.passes[0]!.openings = { use: 'chosen', numbers: [...seat.openings] }
-    add({ ...step, tilt: round(seat.tilt ?? 0), side: seat.side ?? 'A' }, 'lay a stencil')
+    // A texture lies with the flow from the start: down on the forehead, up toward the nose on the cheeks.
+    const usual = about.kind === 'texture' && typeof about.heading === 'number' ? aimedTilt('A', about.heading, usualHeading(ground.value, step.at, look.value!.focus)) : 0
+    add({ ...step, tilt: round(seat.tilt ?? usual), side: seat.side ?? 'A' }, 'lay a stencil')
+  }
+
+  /** Where a sheet goes when nobody says: the middle of the forehead, or of the arm. */
+  function middleSpot(): Point {
+    const { face, canvas } = ground.value
+    if (canvas.kind === 'face' && canvas.part !== 'whole') return [(ground.value.box.minX + ground.value.box.maxX) / 2, (ground.value.box.minY + ground.value.box.maxY) / 2]
+    return face ? [0, face.landmarks.mid.hairline[1] * 0.52] : [0, 0]
   }
 
   function lastPaint(): PaintRef | null {
-    const steps = look.value?.steps.filter(s => s.kind === 'sheet') ?? []
-    return steps.at(-1)?.passes.at(-1)?.load.paint ?? null
+    const load = look.value?.steps.findLast(s => s.kind === 'sheet')?.passes.at(-1)?.load
+    return load ? load.kind === 'one' ? load.paint : load.kind === 'over' ? load.second : null : null
   }
 
-  function remove(id = selectedId.value): void {
-    const at = look.value?.steps.findIndex(s => s.id === id) ?? -1
+  function remove(): void {
+    const at = look.value?.steps.findIndex(s => s.id === selectedId.value) ?? -1, gone = new Set(chosen.value.map(s => s.id))
     if (at < 0) return
-    edit('delete a step', draft => void draft.steps.splice(at, 1))
+    edit(gone.size > 1 ? `delete ${gone.size} steps` : 'delete a step', (draft) => { draft.steps = draft.steps.filter(s => !gone.has(s.id)) })
     selectedId.value = look.value!.steps[Math.min(at, look.value!.steps.length - 1)]?.id ?? null
   }
 
@@ -134,19 +216,86 @@ export const useBench = defineStore('bench', () => {
     edit('reorder', (draft) => {
       const from = draft.steps.findIndex(s => s.id === id)
       if (from < 0 || to < 0 || to >= draft.steps.length) return
-      const [step] = draft.steps.splice(from, 1)
-      draft.steps.splice(to, 0, step!)
+      // Glitter on its wet paint goes along with it.
+      let n = 1
+      for (let next = draft.steps[from + n]; next?.kind === 'glitter' && next.on === id; next = draft.steps[from + n]) n++
+      const moved = draft.steps.splice(from, n)
+      draft.steps.splice(Math.min(to, draft.steps.length), 0, ...moved)
     })
   }
 
   const round = (v: number): number => Math.round(v * 10) / 10
 
-  const nudge = (dx: number, dy: number) => editSheet('move', (s) => { s.at = [round(s.at[0] + dx), round(s.at[1] + dy)] }, 'move')
-  const turn = (by: number) => editSheet('turn', (s) => { s.tilt = round(wrapDegrees(s.tilt + by)) }, 'turn')
-  const flip = () => editSheet('flip over', (s) => { s.side = s.side === 'A' ? 'B' : 'A' })
-  const twin = () => editSheet('twin', (s) => { s.twin = s.twin === 'none' ? 'midline' : 'none' })
+  /**
+   * Changes where the selected sheet lies, or its unlinked twin when that is held. A sheet moved by hand is let go of its register;
+   * a place off the skin is refused with a sentence.
+   */
+  function place(label: string, recipe: (place: { at: [number, number], tilt: number, side: 'A' | 'B' }) => void, merge: string | null = null): void {
+    const step = selectedSheet.value
+    if (!step) return
+    const twin = holdsTwin.value ? step.twin.own : null, now = structuredClone(toRaw(twin ?? placementOf(step))) as { at: [number, number], tilt: number, side: 'A' | 'B', grip: [number, number] }
+    // What is moved by hand is held at its middle from now on.
+    if (now.grip[0] !== 0 || now.grip[1] !== 0) now.at = [...layOn(ground.value.surface, now).point([0, 0])].map(round) as [number, number]
+    now.grip = [0, 0]
+    recipe(now)
+    const problem = placementProblem(drawer.shapes.get(step.stencil), now, world.value)
+    if (problem) return void toast.error(problem)
+    const { register } = step
+    editSheet(label, (s) => {
+      if (twin) s.twin.own = now
+      else Object.assign(s, now, { register: null })
+    }, merge === null ? null : `${merge}-${twin ? 'twin' : 'own'}`)
+    if (register && !twin) toast('No longer held in register; undo brings it back.')
+  }
+
+  const nudge = (dx: number, dy: number) => place('move', (s) => { s.at = [round(s.at[0] + dx), round(s.at[1] + dy)] }, 'move')
+  const turn = (by: number) => place('turn', (s) => { s.tilt = round(wrapDegrees(s.tilt + by)) }, 'turn')
+  const flip = () => place('flip over', (s) => { s.side = s.side === 'A' ? 'B' : 'A' })
+  /** The rule that places the twin; a twin of its own place goes back to it. */
+  const setTwin = (rule: TwinRule) => editStep('twin', (s) => {
+    holdsTwin.value = false
+    if ((s.kind === 'wash' && !s.points.length) || s.kind === 'lips' || (s.kind === 'sheet' && s.register)) return
+    const { focus } = look.value!, about: [number, number] = ground.value.face ? [focus[0], focus[1]] : [0, round(kindOf(s as Step).anchor(s as Step)?.[1] ?? 0)]
+    s.twin = { ...NO_TWIN, rule, about: rule === 'turn' ? about : null }
+  })
+  const twin = () => setTwin(selected.value?.twin.rule === 'none' ? settings.twinRule(ground.value) : 'none')
+  /** Lets the twin go its own way from where it lies, or links it to its rule again. */
+  function linkTwin(linked: boolean): void {
+    const step = selectedSheet.value, exact = step && exactTwin(step, world.value)
+    if (!step || !exact || step.register) return
+    editSheet(linked ? 'link the twin' : 'unlink the twin', (s) => {
+      s.twin.own = linked ? null : { at: [round(exact.at[0]), round(exact.at[1])], tilt: round(exact.tilt), side: exact.side, grip: [...(exact.grip ?? [0, 0])] as [number, number] }
+    })
+    holdsTwin.value = !linked
+  }
+  /** Registers the selected sheet on another step's; a sentence says when they do not go together. */
+  function register(on: string | null, way: RegisterWay): void {
+    const step = selectedSheet.value, host = look.value?.steps.find((s): s is SheetStep => s.id === on && s.kind === 'sheet')
+    if (!step) return
+    if (!host) return editSheet('let go of the register', (s) => { s.register = null })
+    const a = drawer.shapes.get(host.stencil), b = drawer.shapes.get(step.stencil), hint = relationOf(placementOf(host), { ...placementOf(step), side: host.side })
+    if (!a || !b || !hint) return
+    const fit = registerFit(a, b, way, hint)
+    if (typeof fit === 'string') return void toast.error(fit)
+    editSheet('register', (s) => { s.register = { on: host.id, way, turn: fit.turn, shift: [fit.shift[0], fit.shift[1]] } })
+  }
+  /** Puts the look on another canvas as it stands, or says why that cannot be. */
+  function setCanvas(label: string, recipe: (look: Look) => void): boolean {
+    try {
+      const next = structuredClone(toRaw(look.value!))
+      recipe(next)
+      groundFor(next)
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error
+      toast.error(error.message)
+      return false
+    }
+    edit(label, recipe)
+    return true
+  }
   const dab = (by: number) => editStep('dabs', (s) => {
-    if (s.kind === 'sheet') { const p = s.passes.at(-1)!; p.dabs = Math.min(12, Math.max(1, p.dabs + by)) } else s.dabs = Math.min(12, Math.max(1, s.dabs + by))
+    const dabbed = s.kind === 'sheet' ? s.passes.at(-1)! : s.kind === 'wash' ? s : null
+    if (dabbed) dabbed.dabs = Math.min(12, Math.max(1, dabbed.dabs + by))
   }, 'dabs')
   /** Puts an opening into the pass that is being chosen for, or takes it out. The last one stays. */
   function choose(opening: number): void {
@@ -155,7 +304,15 @@ export const useBench = defineStore('bench', () => {
     const now = openingNumbers(pass, sheet), next = now.includes(opening) ? now.filter(n => n !== opening) : [...now, opening].sort((a, b) => a - b)
     if (next.length) editSheet('choose openings', (s) => { s.passes[i]!.openings = next.length === sheet.openings.length ? { use: 'all' } : { use: 'chosen', numbers: [...next] } })
   }
-  const aim = () => editSheet('aim', (s) => { s.tilt = round(aimedTilt(s.at, s.side, drawer.find(s.stencil)?.heading ?? 0, look.value!.focus)) })
+  /** Turns all that is selected so that each points at the focal point. */
+  function aim(): void {
+    if (chosen.value.length === 1 && selectedSheet.value) {
+      const step = selectedSheet.value
+      return place('aim', (s) => { s.tilt = round(aimedTilt(s.side, drawer.find(step.stencil)?.heading ?? 0, bearingOn(ground.value, s.at, look.value!.focus))) })
+    }
+    const ids = new Set(chosen.value.map(s => s.id)), { focus } = look.value!
+    edit(ids.size > 1 ? `aim ${ids.size} steps` : 'aim', draft => draft.steps.forEach((s) => { if (ids.has(s.id)) aimStep(s as Step, world.value, focus) }))
+  }
 
   /** Settles a conflict: this page's version, or the newer one (this page's is then saved as a look of its own). */
   async function settle(choice: 'mine' | 'theirs'): Promise<void> {
@@ -170,7 +327,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    look, saver, selectedId, selected, selectedSheet, spot, choosing, world, seconds, loaded, undoWords, redoWords,
-    open, close, edit, editStep, editSheet, undo, redo, addWash, addSheet, remove, duplicate, move, nudge, turn, flip, twin, dab, aim, choose, settle, kindOf, round,
+    look, saver, selectedId, alsoIds, alsoSelect, chosen, selected, selectedMark, selectedSheet, holdsTwin, spot, choosing, world, ground, seating, shows, findings, outcomes, waits, amounts, painted, applyFix, seconds, loaded, undoWords, redoWords,
+    open, close, edit, editStep, editSheet, editMark, add, undo, redo, addWash, addSheet, remove, duplicate, move, place, nudge, middleSpot, lastPaint, turn, flip, twin, setTwin, linkTwin, register, setCanvas, dab, aim, choose, settle, kindOf, round,
   }
 })

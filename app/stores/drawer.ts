@@ -28,15 +28,34 @@ export const useDrawer = defineStore('drawer', () => {
 
   async function fetchShapes(ids: string[]): Promise<void> {
     const found = await $fetch<Record<string, SheetJson>>('/api/stencils/shapes', { query: { ids: ids.join(',') } }), next = new Map(shapes.value)
-    for (const [id, json] of Object.entries(found)) next.set(id, { ...find(id)!, ...sheetFromJson(json) })
+    for (const [id, json] of Object.entries(found)) next.set(id, { ...find(id)!, axes: find(id)!.analysis?.axes, ...sheetFromJson(json) })
     shapes.value = next
   }
 
-  /** Changes what is noted of a sheet. */
+  let queue: Promise<unknown> = Promise.resolve(), waiting = 0
+  /**
+   * Changes what is noted of a sheet. It is shown at once, so that a second change in quick succession builds on the first, and sent one after the other;
+   * when the server refuses, what it has is shown again and the error is passed on.
+   */
   async function change(id: string, notes: Partial<StencilNotes>): Promise<void> {
-    const about = await $fetch<StencilMeta>(`/api/stencils/${id}`, { method: 'PATCH', body: notes }), shape = shapes.value.get(id)
-    list.value = list.value.map(s => s.id === id ? about : s)
-    if (shape) shapes.value = new Map(shapes.value).set(id, { ...shape, name: about.name, kind: about.kind, heading: about.heading, groups: about.groups })
+    put({ ...find(id)!, ...notes })
+    waiting++
+    const job = queue.then(() => $fetch<StencilMeta>(`/api/stencils/${id}`, { method: 'PATCH', body: notes }))
+    queue = job.catch(() => {})
+    try {
+      const about = await job
+      if (--waiting === 0) put(about)
+    } catch (error) {
+      waiting--
+      await load()
+      throw error
+    }
+  }
+
+  function put(about: StencilMeta): void {
+    const shape = shapes.value.get(about.id)
+    list.value = list.value.map(s => s.id === about.id ? about : s)
+    if (shape) shapes.value = new Map(shapes.value).set(about.id, { ...shape, name: about.name, kind: about.kind, heading: about.heading, groups: about.groups, copies: about.copies })
   }
 
   const find = (id: string) => list.value.find(s => s.id === id)

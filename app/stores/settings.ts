@@ -1,15 +1,23 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { MM_PER_INCH } from '#core/geometry'
+import { FINGER_MM, type TwinRule } from '#core/look'
+import type { Ground } from '#core/skin'
 
 /** What the painter has set once, on this device. */
 export const useSettings = defineStore('settings', () => {
   const guides = useLocalStorage('janusform-guides', true)
   const ruler = useLocalStorage('janusform-ruler', true)
   const inches = useLocalStorage('janusform-inches', false)
+  /** Width of the painter's finger, mm, and whether it was measured. */
+  const finger = useLocalStorage('janusform-finger', FINGER_MM), fingerMeasured = useLocalStorage('janusform-finger-measured', false)
+  /** How a new twin is placed on a face: by each side's own features, or from the midline with a ruler. */
+  const mirrorRule = useLocalStorage<'features' | 'midline'>('janusform-mirror', 'features')
+  const twinRule = (ground: Ground): TwinRule => ground.face ? mirrorRule.value : 'turn'
+  const grid = useLocalStorage('janusform-grid', false), lift = useLocalStorage('janusform-lift', false)
   /** A length in the chosen unit, with it. */
   const length = (mm: number, digits = 0): string => inches.value ? `${(mm / MM_PER_INCH).toFixed(2)} in` : `${mm.toFixed(digits)} mm`
   /** A sheet's size in the chosen unit. */
   const size = (w: number, h: number): string => inches.value ? `${(w / MM_PER_INCH).toFixed(1)} × ${(h / MM_PER_INCH).toFixed(1)} in` : `${Math.round(w)} × ${Math.round(h)} mm`
-  return { guides, ruler, inches, length, size }
+  return { guides, ruler, inches, finger, fingerMeasured, mirrorRule, twinRule, grid, lift, length, size }
 })

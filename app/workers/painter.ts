@@ -1,47 +1,131 @@
 import { expose, transfer } from 'comlink'
-import type { Look, World } from '#core/look'
-import { drawHead, finishedPicture, gridOver, HEAD_BOX, printSteps, spongeGrain, type HeadPicture } from '#core/raster'
-import { ADULT_FACE } from '#core/skin'
+import { amountsOf, flowOf, gapsOf, groundFor, kindOf, paintedOpenings, passNumbers, placementsOf, showsOf, spreadOf, undersOf, withUnders, type Amount, type Flow, type Look, type Shows, type Step, type World } from '#core/look'
+import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
+import { balanceOf, Bares, emptySpots, finishedPicture, Painting, printSteps, skinTexture, type Balance, type Bare, type EmptySpot, type Painted } from '#core/raster'
+import { closedBridges, findingsOf, type Finding } from '#core/checks'
+import { layOn } from '#core/skin'
 import type { Stencil } from '#core/stencil'
 
 export interface Picture { rgba: Uint8ClampedArray<ArrayBuffer>, width: number, height: number }
+/** A part of a picture that changed, with the size of the whole. */
+export interface Update { patch: { i0: number, j0: number, width: number, height: number, rgba: Uint8ClampedArray<ArrayBuffer> } | null, width: number, height: number, fresh: boolean, shows: Shows[] }
 
 const sheets = new Map<string, Stencil>()
-let colours: Record<string, string> = {}
-const world: World = { face: ADULT_FACE, stencil: id => sheets.get(id), paintColour: id => colours[id] }
+let paints = new Map<string, Paint>(), readings: Readings = NO_READINGS, kitVersion = 0
+const bares = new Bares(6)
 
-interface Prepared { head: HeadPicture, grain: Float32Array }
-const prepared = new Map<string, Prepared>()
+const worldOf = (look: Look): World => withUnders({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => paints.get(id), ...ownTools(readings) }, look.steps)
+const finished = ({ head }: Bare, painted?: Painted): Picture => ({ rgba: finishedPicture(head, painted), width: head.grid.width, height: head.grid.height })
 
-/** The bare head at a fineness, drawn once for each skin. */
-function prepare(look: Look, pxPerMm: number): Prepared {
-  const key = JSON.stringify([look.skin.colour, look.skin.hair, look.skin.eyes, pxPerMm])
-  let found = prepared.get(key)
-  if (!found) {
-    const head = drawHead(gridOver(HEAD_BOX, pxPerMm), { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: look.skin.eyes, landmarks: world.face })
-    found = { head, grain: spongeGrain(head.grid) }
-    prepared.set(key, found)
-    if (prepared.size > 6) prepared.delete(prepared.keys().next().value!)
-  }
-  return found
+/** Sheets that were told anew get a new number, so that their prints are made anew. */
+const versions = new Map<string, number>()
+/** The steps that one goes around, and those that they go around. */
+function hostOf(step: Step, world: World): unknown {
+  const id = step.kind === 'line' || step.kind === 'dots' ? step.of?.use === 'step' ? step.of.step : null : step.kind === 'glitter' && step.area === 'print' ? step.on : null, steps = world.steps as readonly Step[], host = id === null ? undefined : steps.slice(0, steps.findIndex(s => s.id === step.id)).find(s => s.id === id)
+  return host ? [host, hostOf(host, world)] : null
 }
 
-const finished = ({ head }: Prepared, paint?: Float32Array): Picture => ({ rgba: finishedPicture(head, paint), width: head.grid.width, height: head.grid.height })
+/** What a step's print depends on: its own fields, what it goes around, its sheet, what lies beneath, and the kit. */
+const keyIn = (world: World) => (step: Step): string => JSON.stringify([step, hostOf(step, world), kindOf(step).sheets(step).map(id => versions.get(id) ?? 0), world.under?.(step.id), kitVersion])
+
+/** What comes of a step: how far each pass creeps, and where bridges close. */
+export interface Outcome { readonly stepId: string, readonly passes: { creep: number, typical: number, closed: number }[], readonly marks: [number, number][] }
+
+function outcomeOf(step: Step, world: World): Outcome | null {
+  const sheet = step.kind === 'sheet' ? world.stencil(step.stencil) : undefined
+  if (step.kind !== 'sheet' || !sheet) return null
+  const [place] = placementsOf(step, world), laid = layOn(world.ground.surface, place!, true), marks: [number, number][] = [], gaps = gapsOf(sheet, place!, world, paintedOpenings(step, world)[0]!)
+  const passes = step.passes.map((pass) => {
+    const { closed, creep } = closedBridges(step, pass, sheet, world), spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world).sort((a, b) => a - b)
+    for (const b of closed.slice(0, 80)) marks.push(laid.point([(b.from[0] + b.to[0]) / 2, (b.from[1] + b.to[1]) / 2]) as [number, number])
+    return { creep, typical: spreads[spreads.length >> 1] ?? 0, closed: closed.length }
+  })
+  return { stepId: step.id, passes, marks }
+}
+
+/** Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each step, and what it takes of each paint. */
+export interface Told { readonly findings: Finding[], readonly outcomes: Outcome[], readonly waits: [string, number][], readonly amounts: Amount[] }
+
+/** How a look hangs together. */
+export interface Composition { readonly flow: Flow, readonly spots: EmptySpot[], readonly balance: Balance }
+
+/** The picture of the stage, kept so that only what changes is painted anew. */
+let stage: { key: string, painting: Painting, shows: Map<string, Shows> } | null = null
+let ticket = 0
+/** Lets messages that wait come in. */
+const pause = () => new Promise<void>((resolve) => {
+  const { port1, port2 } = new MessageChannel()
+  port1.onmessage = () => resolve()
+  port2.postMessage(null)
+})
 
 const painter = {
-  know(list: Stencil[], paints: Record<string, string>): void {
-    for (const sheet of list) sheets.set(sheet.id, sheet)
-    colours = paints
+  know(list: Stencil[], kit: Paint[], own: Readings): void {
+    for (const sheet of list) {
+      sheets.set(sheet.id, sheet)
+      versions.set(sheet.id, (versions.get(sheet.id) ?? 0) + 1)
+    }
+    if (JSON.stringify(kit) !== JSON.stringify([...paints.values()]) || JSON.stringify(own) !== JSON.stringify(readings)) kitVersion++
+    paints = new Map(kit.map(p => [p.id, p]))
+    readings = own
+  },
+  /**
+   * Brings the stage's picture to a look: only from the changed step upward, and only where something changed. Null when a newer wish came meanwhile.
+   * @param have whether the page still has the picture that the last patch belongs to
+   */
+  async update(look: Look, pxPerMm: number, upTo = look.steps.length, have = false): Promise<Update | null> {
+    const mine = ++ticket, world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm), key = JSON.stringify([look.canvas, look.skin, pxPerMm])
+    const fresh = stage?.key !== key || !have
+    if (!stage || stage.key !== key) stage = { key, painting: new Painting(bare), shows: new Map() }
+    const { painting, shows } = stage
+    for (const step of painting.toward(look.steps.slice(0, upTo), world, keyIn(world))) {
+      const pairs = painting.compared()
+      if (pairs.length) shows.set(step.id, showsOf(step.id, pairs))
+      else shows.delete(step.id)
+      await pause()
+      if (mine !== ticket) return null
+    }
+    const { width, height } = bare.head.grid, patch = fresh ? { i0: 0, j0: 0, width, height, rgba: painting.whole() } : painting.patch()
+    const answer: Update = { patch, width, height, fresh, shows: look.steps.slice(0, upTo).flatMap(s => shows.get(s.id) ?? []) }
+    return transfer(answer, patch ? [patch.rgba.buffer] : [])
   },
   /** The painted face; with `upTo`, only its first steps. */
   paint(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
-    const ready = prepare(look, pxPerMm), picture = finished(ready, printSteps(ready.head, look.steps.slice(0, upTo), world, ready.grain))
+    const world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm), picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
+    return transfer(picture, [picture.rgba.buffer])
+  },
+  /** What there is to say of a look, and what comes of its steps. How steps show is taken from the stage's picture where it has them. */
+  findings(look: Look, today: string): Told {
+    const world = worldOf(look)
+    return { waits: [...undersOf(look.steps, world)].map(([id, under]) => [id, under.wait]), amounts: amountsOf(look, world), findings: findingsOf(look, world, [...paints.values()], [...stage?.shows.values() ?? []], today), outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []) }
+  },
+  /** How a look hangs together: its flow to the focal point, its empty patches, and how left and right weigh. */
+  composition(look: Look): Composition {
+    const world = worldOf(look), bare = bares.of(look, world.ground, 1)
+    return { flow: flowOf(look, world), spots: emptySpots(look.steps, world), balance: balanceOf(bare.head, printSteps(bare.head, look.steps, world, bare.grain), 1) }
+  },
+  /** The same look over other skins: a picture of each, with how its steps show there. */
+  onSkins(look: Look, colours: readonly string[], pxPerMm: number): { picture: Picture, shows: Shows[] }[] {
+    const answers = colours.map((colour) => {
+      const worn = { ...look, skin: { ...look.skin, colour } }, world = worldOf(worn), bare = bares.of(worn, world.ground, pxPerMm), painting = new Painting(bare), shows: Shows[] = []
+      for (const step of painting.toward(worn.steps, world, step => step.id)) {
+        const pairs = painting.compared()
+        if (pairs.length) shows.push(showsOf(step.id, pairs))
+      }
+      return { picture: { rgba: painting.whole(), width: bare.head.grid.width, height: bare.head.grid.height }, shows }
+    })
+    return transfer(answers, answers.map(a => a.picture.rgba.buffer))
+  },
+  /** The painted skin without light on the chart that leaves steep skin its width: for the turned head. */
+  wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
+    const world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm, 'wrap'), { head } = bare
+    const picture = { rgba: skinTexture(head, printSteps(head, look.steps.slice(0, upTo), world, bare.grain)), width: head.grid.width, height: head.grid.height }
     return transfer(picture, [picture.rgba.buffer])
   },
   /** A small picture of the bare face and one after every step. */
   thumbs(look: Look, pxPerMm: number): Picture[] {
-    const ready = prepare(look, pxPerMm), pictures = [finished(ready)]
-    printSteps(ready.head, look.steps, world, ready.grain, (_step, paint) => pictures.push(finished(ready, paint)))
+    const world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm), pictures = [finished(bare)]
+    printSteps(bare.head, look.steps, world, bare.grain, (_step, painted) => pictures.push(finished(bare, painted)))
     return transfer(pictures, pictures.map(p => p.rgba.buffer))
   },
 }

@@ -1,10 +1,12 @@
 import { expose } from 'comlink'
-import { analyse, fieldOf, proposedJoins, readSheetFile, seatsFor, withJoins, withWiderBridges, withWiderSlots, type Analysis, type Candidate, type FileRead, type Island, type Join, type Seat, type SheetGeometry, type Spot } from '#core/stencil'
+import { movedTo, type Look, type Moved } from '#core/look'
+import type { Canvas } from '#core/skin'
+import { analyse, fieldOf, proposedJoins, readSheetFile, seatsFor, withJoins, withWiderBridges, withWiderSlots, type Analysis, type Candidate, type FileRead, type Island, type Join, type Seat, type SheetGeometry, type Spot, type Stencil } from '#core/stencil'
 
 /** What is changed when a sheet is mended. */
 export interface Mending { joins: Join[], bridge: number | null, slot: number | null }
 
-let candidates: Candidate[] = []
+let candidates: (Candidate & Stencil)[] = []
 let search = 0
 
 const sheets = {
@@ -26,7 +28,7 @@ const sheets = {
     if (bridge !== null) next = withWiderBridges(next, analyse(next, bridge).bridges, bridge)
     return { sheet: next, analysis: analyse(next) }
   },
-  know(list: Candidate[]): void { candidates = list },
+  know(list: (Candidate & Stencil)[]): void { candidates = list },
   /** What fits a spot, best first; null when another search was begun, or this one was stopped, meanwhile. */
   async fits(spot: Spot, onProgress: (done: number) => void): Promise<Seat[] | null> {
     const mine = ++search, found: Seat[] = [], field = fieldOf(spot)
@@ -40,6 +42,15 @@ const sheets = {
     return found.sort((a, b) => b.score - a.score)
   },
   stop(): void { search++ },
+  /** A look moved to another canvas; a canvas that cannot be comes back as its sentence. */
+  moved(look: Look, canvas: Canvas, age: number): { ok: true, moved: Moved } | { ok: false, sentence: string } {
+    try {
+      return { ok: true, moved: movedTo(look, canvas, age, id => candidates.find(c => c.id === id), candidates) }
+    } catch (error) {
+      if (error instanceof RangeError) return { ok: false, sentence: error.message }
+      throw error
+    }
+  },
 }
 
 export type Sheets = typeof sheets

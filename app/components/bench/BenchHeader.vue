@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { format } from 'date-fns'
-import { ChevronRight, CircleAlert, CircleCheck, CircleHelp, Download, ListOrdered, LoaderCircle, Redo2, Undo2 } from '@lucide/vue'
+import { ChevronRight, CircleAlert, CircleCheck, CircleHelp, Download, Frame, ListOrdered, LoaderCircle, OctagonX, Redo2, Undo2, Users } from '@lucide/vue'
 
-const emit = defineEmits<{ help: [] }>()
+const emit = defineEmits<{ help: [], canvas: [], findings: [], skins: [] }>()
 const bench = useBench()
 const look = computed(() => bench.look!)
+const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length), care = computed(() => bench.findings.filter(f => f.level === 'care').length)
 const rename = (event: Event) => {
   const box = event.target as HTMLInputElement, name = box.value.trim().slice(0, 80)
   if (name) bench.edit('rename', (d) => { d.name = name })
@@ -43,15 +44,17 @@ function budget(event: Event): void {
   <header class="flex h-[52px] min-w-0 items-center gap-2.5 border-b border-rule bg-paper px-3">
     <NuxtLink to="/" class="flex shrink-0 items-center gap-2 font-display text-lg font-bold text-mulberry"><img src="/mark.svg" alt="" class="size-7">Looks</NuxtLink>
     <ChevronRight :size="16" class="shrink-0 text-soft" />
-    <input class="w-44 min-w-0 shrink rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" :value="look.name" maxlength="80" aria-label="Name of the look" @change="rename">
+    <input class="w-40 min-w-0 shrink rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" v-kept="look.name" maxlength="80" aria-label="Name of the look" @change="rename">
     <span class="flex shrink-0 items-center gap-1 text-sm" :class="save.tone" role="status" data-testid="save-state" :data-state="state" :title="saver.problem.value"><component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" />{{ save.words }}</span>
     <span class="flex-1" />
+    <button class="btn shrink-0" title="What it is painted on: another face, an arm, the board" @click="emit('canvas')"><Frame :size="15" />{{ bench.ground.words }}, {{ look.skin.age }} y</button>
     <SkinPanel />
     <span class="flex shrink-0 items-center gap-1" title="Painting time from common practice, drying left out; and the time there is">
       <strong :class="look.budget !== null && bench.seconds > look.budget ? 'text-stop' : ''" data-testid="time">{{ clock(bench.seconds) }}</strong><span class="text-sm text-soft">of</span>
-      <input class="field w-15! px-1! text-center" :value="look.budget === null ? '' : clock(look.budget)" placeholder="any" aria-label="Time there is, minutes:seconds" @change="budget"><span class="rounded bg-rule px-1 text-xs">estimate</span>
+      <input class="field w-15! px-1! text-center" v-kept="look.budget === null ? '' : clock(look.budget)" placeholder="any" aria-label="Time there is, minutes:seconds" @change="budget"><span class="rounded bg-rule px-1 text-xs">estimate</span>
     </span>
-    <span class="flex shrink-0"><button class="icon-btn" :disabled="!bench.undoWords" :title="`Undo ${bench.undoWords}`" aria-label="Undo" @click="bench.undo()"><Undo2 :size="18" /></button>
+    <button class="btn shrink-0 px-2" :class="grave ? 'text-stop' : care ? 'text-care' : 'text-go'" title="Everything there is to say of this look" data-testid="findings" @click="emit('findings')"><component :is="grave ? OctagonX : care ? CircleAlert : CircleCheck" :size="15" />{{ grave ? `${grave} stop` : care ? `${care} care` : 'clear' }}</button>
+    <span class="flex shrink-0"><button class="icon-btn" title="Try on other skins" aria-label="Try on other skins" @click="emit('skins')"><Users :size="18" /></button><button class="icon-btn" :disabled="!bench.undoWords" :title="`Undo ${bench.undoWords}`" aria-label="Undo" @click="bench.undo()"><Undo2 :size="18" /></button>
       <button class="icon-btn" :disabled="!bench.redoWords" :title="`Redo ${bench.redoWords}`" aria-label="Redo" @click="bench.redo()"><Redo2 :size="18" /></button>
       <button class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')"><CircleHelp :size="18" /></button></span>
     <Menu as="div" class="relative shrink-0">

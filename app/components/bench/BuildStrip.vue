@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { Pause, Play } from '@lucide/vue'
 import { VueDraggable } from 'vue-draggable-plus'
-import { kindOf, type Step } from '#core/look'
-import { TOOLS } from '#core/paint'
+import { handlingsOf, kindOf, type Step } from '#core/look'
+import { BRUSHES, TOOLS } from '#core/paint'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ play: [] }>()
-const bench = useBench(), painter = usePainter(), drawer = useDrawer(), kit = useKit()
+const bench = useBench(), painter = usePainter(), kit = useKit()
 
 /** Pictures of the face after each step; the first is the bare skin. */
 const thumbs = shallowRef<string[]>([])
 const repaint = newestOnly(async () => {
   if (!bench.look || !bench.loaded) return
-  await painter.tell(drawer.shapes, Object.fromEntries(kit.paints.map(p => [p.id, p.colour])))
   thumbs.value = (await painter.thumbs(bench.look, 0.5)).map(p => canvasOf(p).toDataURL())
 })
 watch([() => bench.look, () => bench.loaded], () => repaint(), { immediate: true })
@@ -24,10 +23,23 @@ const steps = computed<Step[]>({
     bench.edit('reorder', draft => void draft.steps.sort((a, b) => order.get(a.id)! - order.get(b.id)!))
   },
 })
-const colourDots = (step: Step) => kindOf(step).paints(step).map(p => kit.find(p.id)?.colour ?? p.colour)
+/** Wipes, flips and second copies that the order of steps makes needed. */
+const handlings = computed(() => bench.loaded ? handlingsOf(bench.look!.steps, bench.world) : [])
+const before = (id: string) => handlings.value.find(h => h.stepId === id && !h.twin)
+const between = (id: string) => handlings.value.find(h => h.stepId === id && h.twin)
+const colourDots = (step: Step) => step.kind === 'gem' || step.kind === 'glitter' ? [step.colour.colour] : kindOf(step).paints(step).map(p => kit.find(p.id)?.colour ?? p.colour)
+const gravest = (id: string) => ['stop', 'care'].find(level => bench.findings.some(f => f.stepId === id && f.level === level)) ?? null
+/** A gate stands before a sheet for which something must dry. */
+const gate = (step: Step) => step.kind === 'sheet' && step.dry ? bench.waits.get(step.id) || null : null
 const toolName = (step: Step) => {
   const tool = kindOf(step).tool(step)
-  return tool ? TOOLS[tool].name : ''
+  return tool ? (TOOLS as Record<string, { name: string }>)[tool]?.name ?? (BRUSHES as Record<string, { name: string }>)[tool]?.name ?? tool : ''
+}
+
+/** With Shift or Ctrl a step is added to what is selected. */
+function pick(event: MouseEvent, id: string): void {
+  if (event.shiftKey || event.ctrlKey || event.metaKey) bench.alsoSelect(id)
+  else bench.selectedId = id
 }
 
 function key(event: KeyboardEvent, i: number): void {
@@ -52,10 +64,12 @@ function key(event: KeyboardEvent, i: number): void {
       <VueDraggable v-model="steps" data-strip class="flex items-center" :animation="150" :delay="80" :delay-on-touch-only="true" role="list" aria-label="Steps in order">
         <div v-for="(step, i) in steps" :key="step.id" class="flex items-center" role="listitem">
           <span class="h-px w-3 bg-soft/50" :class="step.optional && 'border-t border-dashed border-soft bg-transparent'" />
+          <template v-if="gate(step)"><span class="gate" data-gate title="Let it dry (estimate)">= dry {{ gate(step) }} s =</span><span class="h-px w-2 bg-soft/50" /></template>
+          <template v-if="before(step.id)"><span class="handling" data-handling>{{ before(step.id)!.what }}</span><span class="h-px w-2 bg-soft/50" /></template>
           <button
             :data-step="step.id" :aria-current="step.id === bench.selectedId ? 'step' : undefined" class="w-[104px] shrink-0 rounded-lg border-2 p-1 text-left"
-            :class="[step.id === bench.selectedId ? 'border-mulberry bg-mulberry-wash' : step.optional ? 'border-dashed border-rule' : 'border-rule', props.playTo !== null && i >= props.playTo && 'opacity-40']"
-            @click="bench.selectedId = step.id" @keydown="key($event, i)"
+            :class="[step.id === bench.selectedId ? 'border-mulberry bg-mulberry-wash' : bench.alsoIds.includes(step.id) ? 'border-mulberry/60 bg-mulberry-wash' : step.optional ? 'border-dashed border-rule' : 'border-rule', props.playTo !== null && i >= props.playTo && 'opacity-40']"
+            @click="pick($event, step.id)" @keydown="key($event, i)"
           >
             <span class="flex gap-1">
               <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" alt="" draggable="false" class="h-[66px] w-12 rounded-md object-cover">
@@ -63,15 +77,22 @@ function key(event: KeyboardEvent, i: number): void {
               <span class="flex min-w-0 flex-1 flex-col items-start gap-0.5">
                 <span class="text-sm font-bold">{{ i + 1 }}</span>
                 <span class="flex flex-wrap gap-0.5"><span v-for="(c, n) in colourDots(step)" :key="n" class="size-2.5 rounded-full border border-ink/20" :style="{ background: c }" /></span>
-                <span v-if="step.twin !== 'none'" class="rounded bg-ink/80 px-1 text-[0.65rem] font-semibold text-paper">twin</span>
+                <span v-if="step.twin.rule !== 'none'" class="rounded bg-ink/80 px-1 text-[0.65rem] font-semibold text-paper">twin</span>
+                <span v-if="gravest(step.id)" class="grid size-4 place-items-center rounded-full text-[0.65rem] font-bold text-white" :class="gravest(step.id) === 'stop' ? 'rounded-sm bg-stop' : 'bg-care'" :title="gravest(step.id) === 'stop' ? 'Stop' : 'Care'">!</span>
                 <span class="sr-only">{{ toolName(step) }}{{ step.optional ? ', optional' : '' }}</span>
               </span>
             </span>
             <span class="block truncate text-xs leading-4 font-semibold">{{ step.label || kindOf(step).words }}</span>
           </button>
+          <template v-if="between(step.id)"><span class="h-px w-2 bg-soft/50" /><span class="handling" data-handling :title="`before the twin of step ${i + 1}`">{{ between(step.id)!.what }}, twin</span></template>
         </div>
       </VueDraggable>
       <p v-if="!steps.length" class="ml-6 text-soft">The build begins here: lay a base or a stencil and each step shows up with a picture of the face after it.</p>
     </div>
   </section>
 </template>
+
+<style scoped>
+.gate { width: 3.2rem; text-align: center; font-size: 0.68rem; line-height: 1.15; font-weight: 600; color: var(--color-soft); }
+.handling { width: 3.6rem; border: 1px solid var(--color-care); border-radius: 0.5rem; background: var(--color-paper); padding: 0.15rem 0.25rem; text-align: center; font-size: 0.68rem; line-height: 1.15; font-weight: 600; color: var(--color-care); }
+</style>

@@ -1,38 +1,39 @@
 <script setup lang="ts">
 import { ringsOf, boxOf } from '#core/geometry'
 import { pathData } from '#core/formats'
-import { HEAD_BOX } from '#core/raster'
-import { discAt, keepOuts, layOn, ZONE_IDS, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
+import { discAt, layOn, plainZone, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
 import type { Seat } from '#core/stencil'
 
 const bench = useBench(), drawer = useDrawer(), worker = useSheetWorker(), painter = usePainter()
-const zone = ref<ZoneId>('forehead'), radius = ref(25)
-const seats = shallowRef<Seat[]>([]), done = ref<number | null>(null), thumb = ref('')
+const zone = ref<ZoneId>(bench.ground.face ? 'forehead' : 'middle band'), radius = ref(25)
+const seats = shallowRef<Seat[]>([]), done = ref<number | null>(null), stopped = ref(false), thumb = ref('')
 
-const region = computed(() => bench.spot ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 } : zoneSpot(bench.world.face, zone.value))
-const plain = computed(() => (bench.spot ? zoneAt(bench.world.face, bench.spot) : zone.value)?.replace(/^(left|right)\./, '') ?? null)
+const region = computed(() => bench.spot ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 } : zoneSpot(bench.ground, zone.value) ?? zoneSpot(bench.ground, bench.ground.zones[0]!)!)
+const box = computed(() => bench.ground.box)
+watch(() => bench.ground, (ground) => { if (!ground.zone(zone.value)) zone.value = ground.zones[0]! })
+const plain = computed(() => {
+  const id = bench.spot ? zoneAt(bench.ground, bench.spot) : zone.value
+  return id && plainZone(id)
+})
 const where = computed(() => bench.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`)
 
-let known = '', newest = 0
+let newest = 0
 async function search(): Promise<void> {
   const mine = ++newest
+  // What fitted elsewhere must not stand, and be laid, under the new spot's heading.
+  seats.value = []
+  stopped.value = false
   done.value = 0
-  await drawer.ensure(drawer.list.map(s => s.id))
-  const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))
-  if (key !== known) {
-    known = key
-    await worker.know(drawer.list.flatMap((about) => {
-      const shape = drawer.shapes.get(about.id)
-      return shape ? [{ ...toRaw(shape), kind: about.kind, zones: about.zones, heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
-    }))
-  }
-  const found = await worker.fits({ ...region.value, keepOuts: keepOuts(bench.world.face), focus: [...bench.look!.focus], zone: plain.value }, (share) => { if (mine === newest && done.value !== null) done.value = share })
+  await worker.knowDrawer()
+  const found = await worker.fits({ ...region.value, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: plain.value }, (share) => { if (mine === newest && done.value !== null) done.value = share })
   // A search that a newer one replaced, or that was stopped, says nothing.
   if (found === null || mine !== newest) return
   seats.value = found.slice(0, 24)
   done.value = null
 }
 async function stop(): Promise<void> {
+  newest++
+  stopped.value = true
   await worker.stop()
   done.value = null
 }
@@ -48,8 +49,8 @@ const view = computed(() => {
   return `${(b.minX + b.maxX) / 2 - w / 2} ${(b.minY + b.maxY) / 2 - h / 2} ${w} ${h}`
 })
 const drawn = (seat: Seat) => {
-  const sheet = drawer.shapes.get(seat.id), laid = layOn(seat)
-  return sheet ? pathData(ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(laid.ring)) : ''
+  const sheet = drawer.shapes.get(seat.id), laid = layOn(bench.ground.surface, seat, true)
+  return sheet ? pathData(ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(r => bench.ground.front.ring(laid.ring(r)))) : ''
 }
 </script>
 
@@ -61,15 +62,16 @@ const drawn = (seat: Seat) => {
         <button class="btn w-full text-[0.87rem]" @click="bench.spot = null">A zone instead of the picked spot</button>
       </template>
       <template v-else>
-        <select v-model="zone" class="field" aria-label="Zone to fill"><option v-for="z in ZONE_IDS" :key="z" :value="z">{{ zoneWords(z) }}</option></select>
-        <p class="text-[0.8rem] text-soft">Or tap a bare spot on the face.</p>
+        <select v-model="zone" class="field" aria-label="Zone to fill"><option v-for="z in bench.ground.zones" :key="z" :value="z">{{ zoneWords(z) }}</option></select>
+        <p class="text-[0.8rem] text-soft">Or tap a bare spot on the {{ bench.ground.words }}.</p>
       </template>
+      <p v-if="stopped" class="flex items-center gap-2 text-[0.87rem] text-soft" role="status"><span class="flex-1">Stopped before every sheet was tried.</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button></p>
       <div v-if="done !== null" class="flex items-center gap-2" role="status"><div class="h-1.5 flex-1 overflow-hidden rounded-full bg-rule"><div class="h-full bg-mulberry" :style="{ width: `${100 * done}%` }" /></div><button class="btn px-2 py-0 text-[0.8rem]" @click="stop">Stop</button></div>
     </div>
     <ol class="min-h-0 flex-1 space-y-2 overflow-y-auto px-3 pb-3" :aria-label="`What fits ${where}`">
       <li v-for="(seat, i) in seats" :key="seat.id">
         <button class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry" :data-seat="seat.id" @click="bench.addSheet(seat.id, seat.at, seat)">
-          <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage"><image v-if="thumb" :href="thumb" :x="HEAD_BOX.minX" :y="HEAD_BOX.minY" :width="HEAD_BOX.maxX - HEAD_BOX.minX" :height="HEAD_BOX.maxY - HEAD_BOX.minY" /><path :d="drawn(seat)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" /><path :d="pathData([region.ring])" fill="none" stroke="#FDFCF9" stroke-width="0.8" stroke-dasharray="2.4 2" /></svg>
+          <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage"><image v-if="thumb" :href="thumb" :x="box.minX" :y="box.minY" :width="box.maxX - box.minX" :height="box.maxY - box.minY" /><path :d="drawn(seat)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" /><path :d="pathData([bench.ground.front.ring(region.ring)])" fill="none" stroke="#FDFCF9" stroke-width="0.8" stroke-dasharray="2.4 2" /></svg>
           <span class="mt-1 flex items-baseline gap-2"><strong class="min-w-0 flex-1 truncate">{{ i + 1 }}. {{ drawer.find(seat.id)?.name }}</strong><span class="font-display font-semibold text-mulberry">{{ seat.score.toFixed(2) }}</span></span>
           <span class="block text-[0.8rem] leading-snug text-soft">{{ seat.reasons.join('; ') }}</span>
         </button>

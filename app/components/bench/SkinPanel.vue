@@ -9,11 +9,6 @@ const hairs = [['#c9a66b', 'fair'], ['#8a5a33', 'chestnut'], ['#3a2a20', 'brown'
 const skin = computed(() => bench.look!.skin)
 const toneWords = computed(() => skins.find(s => s[0] === skin.value.colour.toLowerCase())?.[1] ?? 'own colour')
 const put = (recipe: (skin: Look['skin']) => void) => bench.edit('skin', draft => recipe(draft.skin), 'skin')
-function age(event: Event): void {
-  const box = event.target as HTMLInputElement
-  if (box.valueAsNumber >= 3 && box.valueAsNumber <= 99) put((s) => { s.age = Math.round(box.valueAsNumber) })
-  else box.reportValidity()
-}
 </script>
 
 <template>
@@ -22,14 +17,13 @@ function age(event: Event): void {
     <PopoverPanel class="absolute z-40 mt-1 w-72 space-y-3 rounded-xl border border-rule bg-card p-3 shadow-xl">
       <div><h3 class="eyebrow mb-1">Skin</h3><div class="flex items-center gap-1.5">
         <button v-for="[c, words] in skins" :key="c" class="size-8 rounded-full border border-ink/20" :class="skin.colour === c && 'ring-2 ring-mulberry ring-offset-2'" :style="{ background: c }" :title="words" :aria-label="`Skin ${words}`" @click="put(s => { s.colour = c })" />
-        <input type="color" class="size-8 cursor-pointer rounded" :value="skin.colour" aria-label="Any skin colour" @change="put(s => { s.colour = ($event.target as HTMLInputElement).value })">
+        <input type="color" class="size-8 cursor-pointer rounded" v-kept="skin.colour" aria-label="Any skin colour" @change="put(s => { s.colour = ($event.target as HTMLInputElement).value })">
       </div></div>
       <div><h3 class="eyebrow mb-1">Hair</h3><div class="flex gap-1.5">
         <button v-for="[c, words] in hairs" :key="c" class="size-8 rounded-full border border-ink/20" :class="skin.hair === c && 'ring-2 ring-mulberry ring-offset-2'" :style="{ background: c }" :title="words" :aria-label="`Hair ${words}`" @click="put(s => { s.hair = c })" />
       </div></div>
       <SwitchField :model-value="skin.eyes === 'closed'" label="Eyes closed" @update:model-value="v => put((s) => { s.eyes = v ? 'closed' : 'open' })" />
-      <label class="flex items-center justify-between gap-3">Age, years<input class="field w-20!" type="number" min="3" max="99" :value="skin.age" @change="age"></label>
-      <p class="text-sm leading-snug text-soft">Under three years: a small design on the arm, or none (common practice). The face is drawn as an adult's.</p>
+      <p class="text-sm leading-snug text-soft">Under three years: a small design on the arm, or none (common practice).</p>
     </PopoverPanel>
   </Popover>
 </template>

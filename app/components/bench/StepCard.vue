@@ -3,10 +3,18 @@ import { Copy, Trash2 } from '@lucide/vue'
 import type { Component } from 'vue'
 import { kindOf, type Field } from '#core/look'
 import AxisField from './controls/AxisField.vue'
+import BrushworkField from './controls/BrushworkField.vue'
+import DotsField from './controls/DotsField.vue'
+import GemField from './controls/GemField.vue'
+import GlitterField from './controls/GlitterField.vue'
+import HandlesField from './controls/HandlesField.vue'
+import LipsField from './controls/LipsField.vue'
+import MarkTwinField from './controls/MarkTwinField.vue'
 import CountStepper from './controls/CountStepper.vue'
 import PaintsField from './controls/PaintsField.vue'
 import PassesField from './controls/PassesField.vue'
 import PlacementField from './controls/PlacementField.vue'
+import RegisterField from './controls/RegisterField.vue'
 import SwitchField from './controls/SwitchField.vue'
 import ToolPicker from './controls/ToolPicker.vue'
 import TwinField from './controls/TwinField.vue'
@@ -15,12 +23,16 @@ import ZonesField from './controls/ZonesField.vue'
 
 const bench = useBench()
 /** Controls that take the whole step, and those that hold the one value their field names. */
-const whole: Partial<Record<Field['control'], Component>> = { zones: ZonesField, paints: PaintsField, axis: AxisField, placement: PlacementField, twin: TwinField, passes: PassesField }
+const whole: Partial<Record<Field['control'], Component>> = { zones: ZonesField, paints: PaintsField, axis: AxisField, placement: PlacementField, twin: TwinField, register: RegisterField, passes: PassesField, brushwork: BrushworkField, dots: DotsField, gem: GemField, glitter: GlitterField, lips: LipsField, handles: HandlesField }
+/** Brushwork has a twin of another kind than a sheet. */
+const controlOf = (field: Field) => field.control === 'twin' && step.value?.kind !== 'sheet' ? MarkTwinField : whole[field.control]
 const single: Partial<Record<Field['control'], Component>> = { tool: ToolPicker, wetness: WetnessPicker, dabs: CountStepper, switch: SwitchField }
 
 const step = computed(() => bench.selected)
 const number = computed(() => bench.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
 const kind = computed(() => step.value && kindOf(step.value))
+/** A base over zones has neither handles nor a twin. */
+const fields = computed(() => kind.value?.fields.filter(f => !(step.value?.kind === 'wash' && !step.value.points.length && (f.control === 'handles' || f.control === 'twin'))) ?? [])
 const effort = computed(() => step.value && kind.value ? kind.value.effort(step.value, bench.world) : null)
 const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
 const put = (field: Field, value: unknown) => bench.editStep(field.label.toLowerCase(), (s) => { (s as unknown as Record<string, unknown>)[field.path] = value })
@@ -37,13 +49,14 @@ const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (ev
           <button class="icon-btn" title="Copy this step" aria-label="Copy this step" @click="bench.duplicate()"><Copy :size="16" /></button>
           <button class="icon-btn" title="Delete this step (Delete)" aria-label="Delete this step" @click="bench.remove()"><Trash2 :size="16" /></button>
         </div>
-        <input class="mt-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" :value="step.label" aria-label="Name of the step" maxlength="60" @change="rename">
+        <input class="mt-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" v-kept="step.label" aria-label="Name of the step" maxlength="60" @change="rename">
       </header>
-      <template v-for="field in kind.fields" :key="field.label">
+      <StepOutcome :step="step" />
+      <template v-for="field in fields" :key="field.label">
         <SwitchField v-if="field.control === 'switch'" :model-value="valueOf(field.path) as boolean" :label="field.label" @update:model-value="put(field, $event)" />
         <section v-else>
           <h3 class="eyebrow mb-1">{{ field.label }}</h3>
-          <component :is="whole[field.control]" v-if="whole[field.control]" :step="step" />
+          <component :is="controlOf(field)" v-if="controlOf(field)" :step="step" />
           <component :is="single[field.control]" v-else :model-value="valueOf(field.path)" :label="field.label" @update:model-value="put(field, $event)" />
         </section>
       </template>

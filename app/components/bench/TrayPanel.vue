@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
-import { PaintRoller, Search, SquareDashed } from '@lucide/vue'
+import { Brush, PaintRoller, PenLine, Search, Sparkles, SquareDashed } from '@lucide/vue'
 import type { ZoneId } from '#core/skin'
 
 const bench = useBench(), drawer = useDrawer(), kit = useKit(), settings = useSettings()
@@ -12,17 +12,23 @@ const sheets = computed(() => {
 /** One scale for all sheets, so that their sizes can be compared: px to the mm. */
 const scale = computed(() => 226 / Math.max(120, ...drawer.list.map(s => s.width)))
 
-const areas: { words: string, zones: ZoneId[] }[] = [
-  { words: 'Forehead', zones: ['forehead'] }, { words: 'Eyes', zones: ['left.eye', 'right.eye'] }, { words: 'Cheeks', zones: ['left.cheek', 'right.cheek'] }, { words: 'Temples', zones: ['left.temple', 'right.temple'] },
+const onFace: { words: string, zones: ZoneId[] }[] = [
+  { words: 'Forehead', zones: ['forehead'] }, { words: 'Eyes', zones: ['left.eye', 'right.eye'] }, { words: 'Lids', zones: ['left.lid', 'right.lid'] }, { words: 'Under-eyes', zones: ['left.under-eye', 'right.under-eye'] }, { words: 'Cheeks', zones: ['left.cheek', 'right.cheek'] }, { words: 'Cheekbones', zones: ['left.cheekbone', 'right.cheekbone'] }, { words: 'Temples', zones: ['left.temple', 'right.temple'] },
   { words: 'Nose', zones: ['nose'] }, { words: 'Muzzle', zones: ['muzzle'] }, { words: 'Chin', zones: ['chin'] }, { words: 'Jaw', zones: ['left.jaw', 'right.jaw'] }, { words: 'Whole face', zones: ['face'] },
 ]
+const onArm: typeof onFace = [{ words: 'Whole arm', zones: ['arm'] }, { words: 'Upper band', zones: ['upper band'] }, { words: 'Middle band', zones: ['middle band'] }, { words: 'Lower band', zones: ['lower band'] }]
+const areas = computed(() => bench.ground.face ? onFace : onArm)
+/** A base on an outline of its own. */
+const DRAWN = 'Its own outline'
 const where = ref<string[]>(['Forehead']), colours = ref<string[]>([])
+watch(areas, () => { where.value = [areas.value[0]!.words] })
 const toggle = (list: string[], item: string, most = 99) => list.includes(item) ? list.filter(v => v !== item) : [...list, item].slice(-most)
 
 function layBase(): void {
-  const zones = areas.filter(a => where.value.includes(a.words)).flatMap(a => a.zones)
+  const zones = areas.value.filter(a => where.value.includes(a.words)).flatMap(a => a.zones)
   const paints = colours.value.map(id => kit.refOf(kit.find(id)!))
-  if (zones.length && paints.length) bench.addWash(zones, paints, `Base, ${where.value.join(' and ').toLowerCase()}`)
+  if (where.value.includes(DRAWN) && paints.length) bench.addWash(null, paints, 'Base, drawn')
+  else if (zones.length && paints.length) bench.addWash(zones, paints, `Base, ${areas.value.filter(a => where.value.includes(a.words)).map(a => a.words).join(' and ').toLowerCase()}`.slice(0, 60))
 }
 
 function carry(event: DragEvent, id: string): void {
@@ -34,9 +40,9 @@ function carry(event: DragEvent, id: string): void {
 <template>
   <aside class="flex min-h-0 flex-col border-r border-rule bg-paper" aria-label="Tray">
     <TabGroup :default-index="1">
-      <TabList class="grid shrink-0 grid-cols-2 border-b border-rule text-[0.93rem]">
-        <Tab v-for="[words, icon] in [['Base', PaintRoller], ['Stencil', SquareDashed]] as const" :key="words" v-slot="{ selected }" as="template">
-          <button class="flex items-center justify-center gap-1.5 py-2 font-semibold" :class="selected ? 'border-b-2 border-mulberry text-mulberry' : 'text-soft'"><component :is="icon" :size="16" />{{ words }}</button>
+      <TabList class="grid shrink-0 grid-cols-[auto_auto_auto_auto] border-b border-rule text-[0.83rem]">
+        <Tab v-for="[words, icon] in [['Base', PaintRoller], ['Stencil', SquareDashed], ['Line', Brush], ['Sparkle', Sparkles]] as const" :key="words" v-slot="{ selected }" as="template">
+          <button class="flex items-center justify-center gap-1 py-2 font-semibold" :class="selected ? 'border-b-2 border-mulberry text-mulberry' : 'text-soft'"><component :is="icon" :size="13" />{{ words }}</button>
         </Tab>
       </TabList>
       <TabPanels class="min-h-0 flex-1">
@@ -44,7 +50,8 @@ function carry(event: DragEvent, id: string): void {
           <section>
             <h3 class="eyebrow mb-1.5">Where</h3>
             <div class="flex flex-wrap gap-1">
-              <button v-for="a in areas" :key="a.words" class="chip" :aria-pressed="where.includes(a.words)" @click="where = toggle(where, a.words)">{{ a.words }}</button>
+              <button v-for="a in areas" :key="a.words" class="chip" :aria-pressed="where.includes(a.words)" @click="where = toggle(where.filter(w => w !== DRAWN), a.words)">{{ a.words }}</button>
+              <button class="chip" :aria-pressed="where.includes(DRAWN)" title="An oval where the spot is picked, drawn on by its handles" @click="where = where.includes(DRAWN) ? [areas[0]!.words] : [DRAWN]"><PenLine :size="12" class="mr-0.5 inline" />{{ DRAWN }}</button>
             </div>
           </section>
           <section>
@@ -65,7 +72,7 @@ function carry(event: DragEvent, id: string): void {
           <FitList v-if="fitting" />
           <template v-else>
           <label class="relative mx-3 mb-1 block shrink-0"><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input v-model="search" class="field pl-8!" type="search" placeholder="Name, kind or tag" aria-label="Search sheets"></label>
-          <p class="shrink-0 px-3 pb-1 text-[0.8rem] text-soft">{{ sheets.length }} sheets at one scale. Drag onto the face, or press Enter.</p>
+          <p class="shrink-0 px-3 pb-1 text-[0.8rem] text-soft">{{ sheets.length }} sheets at one scale. Drag onto the {{ bench.ground.words }}, or press Enter.</p>
           <ul class="min-h-0 flex-1 space-y-1.5 overflow-y-auto px-3 pb-3">
             <li v-for="s in sheets" :key="s.id">
               <button class="block w-full rounded-lg border border-transparent p-1 text-left hover:border-rule hover:bg-card" draggable="true" :data-sheet="s.id" @dragstart="carry($event, s.id)" @click="bench.addSheet(s.id, null)">
@@ -77,6 +84,8 @@ function carry(event: DragEvent, id: string): void {
           </ul>
           </template>
         </TabPanel>
+        <TabPanel class="h-full"><BrushTray /></TabPanel>
+        <TabPanel class="h-full"><SparkleTray /></TabPanel>
       </TabPanels>
     </TabGroup>
   </aside>

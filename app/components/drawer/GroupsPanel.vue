@@ -19,8 +19,9 @@ async function save(groups: OpeningGroup[]): Promise<void> {
 const groups = computed(() => props.about.groups)
 const rename = (i: number, name: string) => name.trim() && save(groups.value.map((g, k) => k === i ? { ...g, name: name.trim().slice(0, 40) } : g))
 async function add(): Promise<void> {
-  await save([...groups.value, { name: `group ${groups.value.length + 1}`, openings: [0] }])
-  active.value = groups.value.length - 1
+  const at = groups.value.length
+  active.value = at
+  await save([...groups.value, { name: `group ${at + 1}`, openings: [0] }])
 }
 async function remove(i: number): Promise<void> {
   active.value = null
@@ -34,7 +35,7 @@ async function remove(i: number): Promise<void> {
     <ul class="space-y-1">
       <li v-for="(g, i) in groups" :key="i" class="flex items-center gap-2">
         <button class="chip" :aria-pressed="active === i" @click="active = active === i ? null : i">{{ g.openings.length }} {{ g.openings.length === 1 ? 'opening' : 'openings' }}</button>
-        <input class="field max-w-56" :value="g.name" maxlength="40" :aria-label="`Name of group ${i + 1}`" @change="rename(i, ($event.target as HTMLInputElement).value)">
+        <input class="field max-w-56" v-kept="g.name" maxlength="40" :aria-label="`Name of group ${i + 1}`" @change="rename(i, ($event.target as HTMLInputElement).value)">
         <button class="icon-btn" :aria-label="`Delete group ${g.name}`" @click="remove(i)"><Trash2 :size="15" /></button>
       </li>
     </ul>

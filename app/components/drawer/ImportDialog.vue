@@ -88,7 +88,7 @@ const addAll = async () => { for (const entry of ready.value) await add(entry) }
             <p v-for="note in entry.read.notes" :key="note" class="text-sm text-care">{{ note }}</p>
             <div v-if="entry.asked && entry.state !== 'done'" class="rounded-lg border border-care/50 bg-white p-2 text-sm">
               <p class="text-care">{{ entry.asked }}</p>
-              <div class="mt-1 flex flex-wrap items-center gap-1.5"><label class="flex items-center gap-1">sheet's width<input class="field w-20!" type="number" min="5" max="1200" step="0.5" :value="entry.width ?? ''" :aria-label="`Real width of ${entry.file}, mm`" @change="size(entry, ($event.target as HTMLInputElement).valueAsNumber)">mm</label>
+              <div class="mt-1 flex flex-wrap items-center gap-1.5"><label class="flex items-center gap-1">sheet's width<input class="field w-20!" type="number" min="5" max="1200" step="0.5" v-kept="entry.width ?? ''" :aria-label="`Real width of ${entry.file}, mm`" @change="size(entry, ($event.target as HTMLInputElement).valueAsNumber)">mm</label>
                 <button v-for="(mm, words) in known" :key="words" class="chip" @click="size(entry, mm)">{{ words }}</button></div>
             </div>
           </template>

@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Ellipsis } from '@lucide/vue'
 
-export interface LookSummary { id: string, name: string, tags: string[], version: number, savedAt: string, age: number, seconds: number, sheets: number, steps: number }
+export interface LookSummary { id: string, name: string, tags: string[], version: number, savedAt: string, age: number, canvas: string, seconds: number, sheets: number, steps: number }
 
 const props = defineProps<{ look: LookSummary }>()
 const emit = defineEmits<{ rename: [name: string], duplicate: [], remove: [] }>()
@@ -37,7 +37,7 @@ function finish(): void {
           </MenuItems>
         </Menu>
       </div>
-      <p class="text-[0.87rem] text-soft">about {{ clock(look.seconds) }} min, {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, age {{ look.age }}</p>
+      <p class="text-[0.87rem] text-soft">about {{ clock(look.seconds) }} min, {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, {{ look.canvas }}, {{ look.age }} y</p>
       <p class="mt-1.5 flex min-h-6 flex-wrap gap-1"><span v-for="tag in look.tags" :key="tag" class="rounded-full bg-stage px-2 text-[0.8rem]">{{ tag }}</span></p>
     </div>
   </li>

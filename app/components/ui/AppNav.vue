@@ -1,5 +1,5 @@
 <script setup lang="ts">
-const pages = [['/', 'Looks'], ['/drawer', 'Drawer']] as const
+const pages = [['/', 'Looks'], ['/drawer', 'Drawer'], ['/kit', 'Kit']] as const
 const route = useRoute()
 const here = (path: string) => path === '/' ? route.path === '/' : route.path.startsWith(path)
 </script>

@@ -15,7 +15,7 @@ const current = computed<Choice>(() => {
 })
 
 function choose(event: Event): void {
-  const choice = (event.target as HTMLSelectElement).value as Choice, rings = washRings(props.step, bench.world.face)
+  const choice = (event.target as HTMLSelectElement).value as Choice, rings = washRings(props.step, bench.ground)
   const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX }), x = (b.minX + b.maxX) / 2, y = (b.minY + b.maxY) / 2
   const line: Record<Exclude<Choice, 'out'>, Wash['axis']> = {
     down: { kind: 'line', from: [x, b.minY], to: [x, b.maxY] }, up: { kind: 'line', from: [x, b.maxY], to: [x, b.minY] }, across: { kind: 'line', from: [b.minX, y], to: [b.maxX, y] },

@@ -1,28 +1,33 @@
 <script setup lang="ts">
-import { axisFor, washRings, type Wash } from '#core/look'
-import { ZONE_IDS, zoneWords, type ZoneId } from '#core/skin'
+import { PenLine } from '@lucide/vue'
+import { axisFor, NO_TWIN, washSides, type Wash } from '#core/look'
+import { zoneWords, type ZoneId } from '#core/skin'
 
 const props = defineProps<{ step: Wash }>()
-const bench = useBench()
-const chosen = computed(() => 'zones' in props.step.region ? props.step.region.zones : [])
+const bench = useBench(), brush = useBrushwork()
 
 function toggle(id: ZoneId): void {
-  const zones = chosen.value.includes(id) ? chosen.value.filter(z => z !== id) : [...chosen.value, id]
+  const { zones: now } = props.step, zones = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
   if (zones.length === 0) return
   bench.editStep('where the base goes', (s) => {
     if (s.kind !== 'wash') return
-    s.region = { zones }
+    Object.assign(s, { zones, points: [], twin: { ...NO_TWIN } })
     // Light stays in the middle of what is painted.
-    if (s.axis.kind === 'out') s.axis = axisFor(washRings({ ...props.step, region: { zones } }, bench.world.face)) as Wash['axis']
+    if (s.axis.kind === 'out') s.axis = axisFor(washSides(s, bench.ground)[0]!) as Wash['axis']
   })
 }
+const straighten = (straight: boolean) => bench.editStep(straight ? 'straight edges' : 'round edges', (s) => { if (s.kind === 'wash') s.straight = straight })
 </script>
 
 <template>
-  <div>
-    <p v-if="'outline' in step.region" class="mb-1 text-[0.87rem] text-soft">An outline of its own, {{ step.region.outline.length }} points. A zone replaces it.</p>
+  <div class="space-y-1.5">
+    <template v-if="step.points.length">
+      <p class="text-[0.87rem] leading-snug text-soft">Its outline is drawn: drag its handles, a small one between two for one more, Alt click to take one out. A zone replaces it.</p>
+      <SwitchField :model-value="step.straight" label="Corners at the handles" @update:model-value="straighten" />
+    </template>
+    <button v-else class="btn px-2 text-[0.87rem]" title="Go on from the outline of these zones, with handles" @click="brush.drawOutline()"><PenLine :size="14" />Draw its outline</button>
     <div class="flex flex-wrap gap-1">
-      <button v-for="id in ZONE_IDS" :key="id" class="chip" :aria-pressed="chosen.includes(id)" @click="toggle(id)">{{ zoneWords(id) }}</button>
+      <button v-for="id in bench.ground.zones" :key="id" class="chip" :aria-pressed="step.zones.includes(id)" @click="toggle(id)">{{ zoneWords(id) }}</button>
     </div>
   </div>
 </template>

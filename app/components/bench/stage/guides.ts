@@ -1,7 +1,7 @@
 import Konva from 'konva'
 import type { Point } from '#core/geometry'
-import { landmarkList, type Landmarks } from '#core/skin'
-import { toScreen, toSkin, type View } from './view'
+import type { NamedLandmark } from '#core/skin'
+import { toPicture, toScreen, type View } from './view'
 
 export const RULER = 18
 const INK = '#5C564E'
@@ -27,18 +27,18 @@ export function drawRuler(layer: Konva.Layer, view: View, width: number, height:
           draw(v, Math.abs(v / unit - Math.round(v / unit)) < 1e-6)
         }
       }
-      const [x0, y0] = toSkin(view, [RULER, RULER]), [x1, y1] = toSkin(view, [width, height])
+      const [x0, y0] = toPicture(view, [RULER, RULER]), [x1, y1] = toPicture(view, [width, height])
       const label = (v: number) => String(Math.abs(Math.round(v / (inches ? 25.4 : 1))))
       const every = inches ? 1 : view.k > 3.5 ? 10 : 20
       c.textAlign = 'center'
       ticks(x0, x1, (v, long) => {
-        const [x] = toScreen(view, [v, 0])
+        const x = view.ox + view.k * v
         c.moveTo(Math.round(x) + 0.5, RULER)
         c.lineTo(Math.round(x) + 0.5, RULER - (long ? 6 : 3))
         if (long && Math.round(v / (inches ? 25.4 : 1)) % every === 0) c.fillText(label(v), x, 9)
       })
       ticks(y0, y1, (v, long) => {
-        const [, y] = toScreen(view, [0, v])
+        const y = view.oy + view.k * v
         c.moveTo(RULER, Math.round(y) + 0.5)
         c.lineTo(RULER - (long ? 6 : 3), Math.round(y) + 0.5)
         if (long && Math.round(v / (inches ? 25.4 : 1)) % every === 0) {
@@ -59,11 +59,24 @@ export function drawRuler(layer: Konva.Layer, view: View, width: number, height:
   layer.add(shape)
 }
 
+/** Landmarks as handles that can be moved to match a person. */
+export function drawLandmarkHandles(layer: Konva.Layer, view: View, marks: readonly NamedLandmark[], moved: ReadonlySet<string>, held: { id: string, at: Point } | null): void {
+  for (const mark of marks) {
+    const [x, y] = toScreen(view, held?.id === mark.id ? held.at : mark.at), hot = held?.id === mark.id
+    layer.add(new Konva.Circle({ x, y, radius: hot ? 7 : 5, fill: moved.has(mark.id) ? '#7A2E5D' : '#FDFCF9', stroke: moved.has(mark.id) ? '#FDFCF9' : '#7A2E5D', strokeWidth: 1.8, listening: false }))
+    if (hot) {
+      const label = new Konva.Label({ x: x + 10, y: y - 24, listening: false })
+      label.add(new Konva.Tag({ fill: '#23201D', opacity: 0.86, cornerRadius: 5 }), new Konva.Text({ text: mark.words, padding: 4, fontSize: 13, fontFamily: 'Atkinson Hyperlegible Next Variable', fill: '#F6F4EF' }))
+      layer.add(label)
+    }
+  }
+}
+
 /** Midline, landmarks and the focal point. */
-export function drawGuides(layer: Konva.Layer, view: View, face: Landmarks, focus: Point, height: number): void {
+export function drawGuides(layer: Konva.Layer, view: View, marks: readonly NamedLandmark[], focus: Point, height: number): void {
   const [mx] = toScreen(view, [0, 0])
   layer.add(new Konva.Line({ points: [mx, RULER, mx, height], stroke: '#7A2E5D', strokeWidth: 1, dash: [6, 5], opacity: 0.55, listening: false }))
-  for (const mark of landmarkList(face)) {
+  for (const mark of marks) {
     const [x, y] = toScreen(view, mark.at)
     layer.add(new Konva.Circle({ x, y, radius: 2.4, fill: '#FDFCF9', stroke: '#23201D', strokeWidth: 0.9, opacity: 0.8, listening: false }))
   }

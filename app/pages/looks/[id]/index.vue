@@ -2,8 +2,8 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { pressKey } from '~/components/bench/keys'
 
-const route = useRoute(), bench = useBench()
-const failed = ref<string[]>([]), help = ref(false)
+const route = useRoute(), bench = useBench(), brush = useBrushwork()
+const failed = ref<string[]>([]), help = ref(false), choosing = ref(false), listing = ref(false), trying = ref(false)
 /** How many steps the played build shows; null when it is not played. */
 const playTo = ref<number | null>(null)
 
@@ -34,18 +34,21 @@ function play(): void {
 
 useEventListener(window, 'keydown', (event) => {
   const target = event.target as HTMLElement
-  if (!bench.look || help.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"]')) return
-  if (pressKey(event, bench, { play, help: () => { help.value = true } })) event.preventDefault()
+  if (!bench.look || help.value || choosing.value || listing.value || trying.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]')) return
+  if (pressKey(event, bench, brush, { play, help: () => { help.value = true } })) event.preventDefault()
 })
 </script>
 
 <template>
   <main v-if="bench.look" class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]">
-    <BenchHeader class="col-span-3" @help="help = true" />
+    <BenchHeader class="col-span-3" @help="help = true" @canvas="choosing = true" @findings="listing = true" @skins="trying = true" />
     <TrayPanel />
     <FaceStage :play-to="playTo" />
     <StepCard />
     <BuildStrip class="col-span-3" :play-to="playTo" @play="play" />
+    <CanvasDialog v-if="choosing" @close="choosing = false" />
+    <FindingsDialog v-if="listing" @close="listing = false" />
+    <SkinsDialog v-if="trying" @close="trying = false" />
     <KeysDialog :open="help" @close="help = false" />
     <ConflictDialog v-if="bench.saver?.theirs.value" :theirs="bench.saver.theirs.value" />
   </main>

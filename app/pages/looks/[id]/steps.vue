@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { ArrowLeft, Printer } from '@lucide/vue'
-import { kindOf, lookSeconds, sheetsOf } from '#core/look'
-import { ADULT_FACE } from '#core/skin'
+import { groundFor, kindOf, lookSeconds, sheetsOf, undersOf, type World } from '#core/look'
+import { ownTools } from '#core/paint'
+import { canvasWords } from '#core/skin'
 import type { LookRecord } from '~~/server/db/looks'
 
 const id = String(useRoute().params.id)
-const drawer = useDrawer(), kit = useKit(), painter = usePainter()
+const drawer = useDrawer(), kit = useKit(), settings = useSettings(), painter = usePainter()
 const record = shallowRef<LookRecord | null>(null), failed = ref<string[]>([]), thumbs = shallowRef<string[]>([]), picture = ref('')
-const world = computed(() => ({ face: ADULT_FACE, stencil: (s: string) => drawer.shapes.get(s), paintColour: (p: string) => kit.find(p)?.colour }))
 const look = computed(() => record.value?.look)
-const rows = computed(() => look.value?.steps.map(step => ({ step, words: kindOf(step).words, lines: kindOf(step).lines(step, world.value), effort: kindOf(step).effort(step, world.value) })) ?? [])
+const world = computed<World>(() => ({ ground: groundFor(look.value!), stencil: s => drawer.shapes.get(s), paint: p => kit.find(p), steps: look.value!.steps, ...ownTools(kit.readings), finger: settings.finger }))
+const unders = computed(() => look.value ? undersOf(look.value.steps, world.value) : null)
+const rows = computed(() => look.value?.steps.map(step => ({ wait: step.kind === 'sheet' && step.dry ? unders.value?.get(step.id)?.wait ?? 0 : 0, step, words: kindOf(step).words, lines: kindOf(step).lines(step, world.value), effort: kindOf(step).effort(step, world.value) })) ?? [])
 /** Long lists get smaller rows, so that they stay on one sheet of paper. */
 const size = computed(() => rows.value.length > 18 ? 'dense tight tiny' : rows.value.length > 10 ? 'dense tight' : rows.value.length > 6 ? 'dense' : '')
 
@@ -22,7 +24,6 @@ try {
 useHead({ title: () => look.value ? `${look.value.name}, step list` : 'Step list' })
 onMounted(async () => {
   if (!look.value) return
-  await painter.tell(drawer.shapes, Object.fromEntries(kit.paints.map(p => [p.id, p.colour])))
   const pictures = await painter.thumbs(look.value, 1)
   thumbs.value = pictures.map(p => canvasOf(p).toDataURL())
   picture.value = canvasOf(await painter.paint(look.value, 2)).toDataURL()
@@ -46,17 +47,17 @@ const cautions = [
         <img v-if="picture" :src="picture" :alt="`${look.name}, painted`" class="face rounded-lg object-cover">
         <div class="min-w-0 flex-1">
           <h1 class="font-display text-3xl leading-tight font-bold">{{ look.name }}</h1>
-          <p>{{ rows.length }} {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of painting <span class="rounded bg-rule px-1 text-xs">estimate</span><span v-if="look.budget !== null">, {{ clock(look.budget) }} min there</span></p>
+          <p>{{ canvasWords(look.canvas) }}, {{ look.skin.age }} years; {{ rows.length }} {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of painting <span class="rounded bg-rule px-1 text-xs">estimate</span><span v-if="look.budget !== null">, {{ clock(look.budget) }} min there</span></p>
           <p v-if="look.notes" class="mt-1">{{ look.notes }}</p>
           <ul class="mt-1.5 list-disc pl-4 text-[0.78rem] leading-snug text-soft"><li v-for="c in cautions" :key="c">{{ c }}</li></ul>
         </div>
       </header>
       <ol class="rows">
-        <li v-for="({ step, words, lines, effort }, i) in rows" :key="step.id" class="row flex break-inside-avoid gap-3 border-b border-rule" :class="step.optional && 'border-dashed'">
+        <li v-for="({ step, words, lines, effort, wait }, i) in rows" :key="step.id" class="row flex break-inside-avoid gap-3 border-b border-rule" :class="step.optional && 'border-dashed'">
           <span class="num font-display font-bold text-mulberry">{{ i + 1 }}</span>
           <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" :alt="`Face after step ${i + 1}`" class="thumb rounded-md object-cover">
           <div class="min-w-0 flex-1">
-            <p class="flex items-baseline gap-2"><strong>{{ step.label || words }}</strong><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span><span class="ml-auto text-soft">~{{ clock(effort.seconds) }}, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}</span></p>
+            <p class="flex items-baseline gap-2"><strong>{{ step.label || words }}</strong><span v-if="wait" class="rounded bg-rule px-1">first dry ~{{ wait }} s</span><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span><span class="ml-auto text-soft">~{{ clock(effort.seconds) }}, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}</span></p>
             <dl><div v-for="line in lines" :key="line.label" class="flex gap-2"><dt class="w-14 shrink-0 text-soft">{{ line.label }}</dt><dd>{{ line.text }}</dd></div></dl>
           </div>
         </li>

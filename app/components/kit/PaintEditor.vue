@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { Pipette, Plus, ScanLine, Trash2, X } from '@lucide/vue'
+import { toast } from 'vue-sonner'
+import { contrastRatio, FINISHES, hexOf, filmOver, hidingWords, linearOf, opticsOfColour, opticsOfSwatch, USUAL_HIDING, WHITE_CARD, type Paint } from '#core/paint'
+
+const props = defineProps<{ paint: Paint | null }>()
+const emit = defineEmits<{ done: [] }>()
+const kit = useKit()
+type Draft = { -readonly [K in Exclude<keyof Paint, 'id' | 'strips'>]: Paint[K] } & { strips: { colour: string, width: number, name: string }[] }
+const fresh = (): Draft => ({ name: '', finish: 'matte', colour: '#7a2e5d', overBlack: '#000000', overWhite: '#ffffff', measured: false, strips: [], eyeSafe: true, lipSafe: false, openedOn: null, months: 24, grams: null, cakeGrams: 30, price: null })
+const plain = (p: Paint | null): Draft => {
+  if (!p) return usual(fresh())
+  const { id: _id, ...rest } = JSON.parse(JSON.stringify(p)) as Draft & { id: string }
+  return rest
+}
+/** The swatch that follows from the colour alone. */
+function usual(d: Draft, hiding = USUAL_HIDING): Draft {
+  const optics = opticsOfColour(d.colour, hiding)
+  return { ...d, measured: false, overBlack: hexOf(filmOver(optics, 1, [0, 0, 0])), overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])) }
+}
+const draft = ref<Draft>(plain(props.paint)), problems = ref<string[]>([]), readings = ref(0)
+watch(() => props.paint, (p) => { draft.value = plain(p); problems.value = []; readings.value = 0; seen.length = 0 })
+const hiding = computed(() => contrastRatio(opticsOfSwatch(draft.value.overBlack, draft.value.overWhite)))
+function recolour(colour: string): void {
+  draft.value = draft.value.measured ? { ...draft.value, colour } : usual({ ...draft.value, colour })
+}
+function swatch(part: 'overBlack' | 'overWhite', colour: string): void {
+  draft.value = { ...draft.value, [part]: colour, measured: true, ...(part === 'overWhite' && { colour }) }
+}
+const seen: { overBlack: string, overWhite: string }[] = []
+/** The mean of some colours, band by band of linear light. */
+const meanOf = (list: string[]) => hexOf([0, 1, 2].map(k => list.reduce((s, c) => s + linearOf(c)[k]!, 0) / list.length) as unknown as [number, number, number])
+/** The mean of the readings so far, as a painter would take several. */
+async function read(): Promise<void> {
+  if (!props.paint) return
+  const { overBlack, overWhite } = await $fetch<{ overBlack: string, overWhite: string }>(`/api/paints/${props.paint.id}/reading`, { query: { n: ++readings.value } })
+  seen.push({ overBlack, overWhite })
+  draft.value = { ...draft.value, overBlack: meanOf(seen.map(s => s.overBlack)), overWhite: meanOf(seen.map(s => s.overWhite)), measured: true }
+}
+const picture = useTemplateRef<HTMLCanvasElement>('picture'), file = useTemplateRef<HTMLInputElement>('file'), picking = ref<'overBlack' | 'overWhite' | null>(null), shown = ref(false)
+async function show(event: Event): Promise<void> {
+  const chosen = (event.target as HTMLInputElement).files?.[0]
+  if (!chosen) return
+  try {
+    const bitmap = await createImageBitmap(chosen), k = Math.min(1, 300 / bitmap.width), c = picture.value!
+    c.width = Math.round(bitmap.width * k)
+    c.height = Math.round(bitmap.height * k)
+    c.getContext('2d', { willReadFrequently: true })!.drawImage(bitmap, 0, 0, c.width, c.height)
+    shown.value = true
+    picking.value = 'overWhite'
+  } catch {
+    toast.error('This is no picture that can be read: take a PNG or JPEG of the swatch card.')
+  }
+}
+function pick(event: MouseEvent): void {
+  const c = picture.value!, box = c.getBoundingClientRect(), x = Math.round((event.clientX - box.left) * c.width / box.width), y = Math.round((event.clientY - box.top) * c.height / box.height)
+  if (!picking.value) return
+  // The mean of a few pixels: a swatch is never quite even.
+  const { data } = c.getContext('2d')!.getImageData(Math.max(0, x - 3), Math.max(0, y - 3), 7, 7), sum = [0, 0, 0]
+  for (let i = 0; i < data.length; i += 4) for (let k = 0; k < 3; k++) sum[k]! += data[i + k]! / 49
+  swatch(picking.value, `#${sum.map(v => Math.round(v).toString(16).padStart(2, '0')).join('')}`)
+  picking.value = picking.value === 'overWhite' ? 'overBlack' : null
+}
+async function save(): Promise<void> {
+  try {
+    await kit.save(draft.value, props.paint?.id ?? null)
+    emit('done')
+    toast(`${draft.value.name} kept`)
+  } catch (error) {
+    problems.value = sentencesOf(error)
+  }
+}
+async function remove(): Promise<void> {
+  const p = props.paint
+  if (!p) return
+  await kit.remove(p.id)
+  emit('done')
+  toast(`${p.name} taken out`, { action: { label: 'Undo', onClick: () => void kit.save(plain(p), null) } })
+}
+const strip = () => { draft.value.strips.push({ colour: draft.value.colour, width: 8, name: '' }, ...(draft.value.strips.length ? [] : [{ colour: '#f4f1ea', width: 8, name: '' }])) }
+const drop = (i: number) => { draft.value.strips = draft.value.strips.length <= 2 ? [] : draft.value.strips.filter((_, k) => k !== i) }
+</script>
+
+<template>
+  <form class="space-y-3" aria-label="Paint" @submit.prevent="save">
+    <label class="block">Name<input v-model="draft.name" class="field" maxlength="80" required></label>
+    <div class="grid grid-cols-2 gap-2">
+      <label>Finish<select v-model="draft.finish" class="field"><option v-for="f in FINISHES" :key="f" :value="f">{{ f }}</option></select></label>
+      <label>Colour, full film<input class="field h-9!" type="color" :value="draft.colour" @input="recolour(($event.target as HTMLInputElement).value)"></label>
+    </div>
+    <fieldset class="rounded-xl border border-rule p-2">
+      <legend class="px-1 text-[0.93rem] font-semibold">Swatch <span v-if="!draft.measured" class="rounded bg-rule px-1 text-xs font-normal">estimate</span></legend>
+      <div class="flex h-16 overflow-hidden rounded-lg border border-rule"><div class="grid flex-1 place-items-center bg-black p-2"><div class="size-full rounded" :style="{ background: draft.overBlack }" /></div><div class="grid flex-1 place-items-center bg-white p-2"><div class="size-full rounded" :style="{ background: draft.overWhite }" /></div></div>
+      <p class="mt-1 text-[0.87rem]" data-testid="hiding">Hiding {{ (100 * hiding).toFixed(1) }} %: {{ hidingWords(hiding) }} <span class="text-soft">(contrast ratio, ISO 6504-3<template v-if="readings">; mean of {{ readings }} {{ readings === 1 ? 'reading' : 'readings' }}</template>)</span></p>
+      <div class="mt-1 grid grid-cols-2 gap-2 text-[0.87rem]"><label>over black<input class="field" v-kept="draft.overBlack" pattern="#[0-9a-fA-F]{6}" aria-label="Swatch over black" @change="swatch('overBlack', ($event.target as HTMLInputElement).value)"></label><label>over white<input class="field" v-kept="draft.overWhite" pattern="#[0-9a-fA-F]{6}" aria-label="Swatch over white" @change="swatch('overWhite', ($event.target as HTMLInputElement).value)"></label></div>
+      <div class="mt-2 flex flex-wrap gap-1.5"><button type="button" class="btn text-[0.87rem]" :disabled="!paint" title="A stand-in for a colour reader that ships with the application" @click="read"><ScanLine :size="15" />Read (simulated reader)</button><button type="button" class="btn text-[0.87rem]" @click="file?.click()"><Pipette :size="15" />Pick from a picture</button><input ref="file" type="file" accept="image/*" class="hidden" aria-label="Picture of a swatch card" @change="show"></div>
+      <div v-show="shown" class="mt-2"><canvas ref="picture" class="max-w-full cursor-crosshair rounded-lg border border-rule" @click="pick" /><p class="text-[0.87rem] text-soft">{{ picking === 'overWhite' ? 'Click the paint over white.' : picking === 'overBlack' ? 'Now click it over black.' : 'Both picked.' }} <button type="button" class="underline" @click="picking = 'overWhite'">again</button></p></div>
+    </fieldset>
+    <fieldset class="rounded-xl border border-rule p-2">
+      <legend class="px-1 text-[0.93rem] font-semibold">Split cake</legend>
+      <div v-if="draft.strips.length" class="mb-1 flex h-4 overflow-hidden rounded-full border border-rule"><span v-for="(s, i) in draft.strips" :key="i" :style="{ background: s.colour, flexGrow: s.width }" /></div>
+      <div v-for="(s, i) in draft.strips" :key="i" class="flex items-center gap-1.5"><input v-model="s.colour" type="color" class="size-8 rounded" :aria-label="`Colour of strip ${i + 1}`"><select class="field min-w-0 flex-1" :aria-label="`Paint of strip ${i + 1}`" @change="s.colour = kit.find(($event.target as HTMLSelectElement).value)!.colour; s.name = kit.find(($event.target as HTMLSelectElement).value)!.name"><option value="">{{ s.name || 'from the kit…' }}</option><option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select><input v-model.number="s.width" type="number" min="0.5" max="80" step="0.5" class="field w-18!" :aria-label="`Width of strip ${i + 1}, mm`">mm<button type="button" class="icon-btn" :aria-label="`Take strip ${i + 1} out`" @click="drop(i)"><X :size="14" /></button></div>
+      <button v-if="draft.strips.length < 12" type="button" class="btn mt-1 text-[0.87rem]" @click="strip"><Plus :size="14" />{{ draft.strips.length ? 'Another strip' : 'Make it a split cake' }}</button>
+    </fieldset>
+    <div class="grid grid-cols-2 gap-2">
+      <SwitchField v-model="draft.eyeSafe" label="Eye-safe (label)" /><SwitchField v-model="draft.lipSafe" label="Lip-safe (label)" />
+      <label>Opened on<input class="field" type="date" v-kept="draft.openedOn ?? ''" @change="draft.openedOn = ($event.target as HTMLInputElement).value || null"></label><label>Good for, months<input v-model.number="draft.months" class="field" type="number" min="1" max="120"></label>
+      <label>Left, g<input class="field" type="number" min="0" step="0.5" v-kept="draft.grams ?? ''" @change="draft.grams = ($event.target as HTMLInputElement).value === '' ? null : ($event.target as HTMLInputElement).valueAsNumber"></label><label>Full cake, g<input v-model.number="draft.cakeGrams" class="field" type="number" min="1"></label>
+      <label>Price of a cake<input class="field" type="number" min="0" step="0.1" v-kept="draft.price ?? ''" @change="draft.price = ($event.target as HTMLInputElement).value === '' ? null : ($event.target as HTMLInputElement).valueAsNumber"></label>
+    </div>
+    <p v-if="draft.finish === 'neon'" class="text-[0.87rem] text-care"><strong>Care</strong> Neon and UV colours keep away from eyes and lips; the label and local rules come first.</p>
+    <div v-if="problems.length" role="alert" class="rounded-lg border border-stop p-2 text-stop"><p v-for="p in problems" :key="p">{{ p }}</p></div>
+    <div class="flex gap-2"><button class="btn-main flex-1">Keep this paint</button><button v-if="paint" type="button" class="btn text-stop" @click="remove"><Trash2 :size="15" />Take out</button><button type="button" class="btn" @click="emit('done')">Close</button></div>
+  </form>
+</template>
