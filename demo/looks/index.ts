@@ -1,0 +1,15 @@
+import type { Look } from '../../core/look'
+import { kelpCuff, stormKite } from './arms'
+import { emberWing } from './ember'
+import { snowHare } from './hare'
+import { hiveKeeper } from './hive'
+import { koiLantern } from './koi'
+import { harbourLion } from './lion'
+import { midnightMoth } from './moth'
+import { barnOwl } from './owl'
+import { fernStag } from './stag'
+import { tideQueen } from './tide'
+import { dewWeaver } from './weaver'
+
+/** Looks of the Saltmarsh Lantern Fair. */
+export const looks: Look[] = [midnightMoth, tideQueen, barnOwl, emberWing, koiLantern, hiveKeeper, fernStag, harbourLion, snowHare, dewWeaver, kelpCuff, stormKite]
