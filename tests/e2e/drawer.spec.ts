@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './site'
 import { PDFDocument } from 'pdf-lib'
 import { complaints, look, openBench, painted, saved } from './helpers'
 
@@ -22,7 +22,7 @@ test('the drawer filters its sheets and opens one with its measures', async ({ p
   await expect(page.getByText('upright, across')).toBeVisible()
   await expect(page.getByText(/9\.60 and 9\.60 mm/)).toBeVisible()
   await expect(page.getByText('One piece: nothing falls out')).toBeVisible()
-  await expect(page.getByRole('link', { name: 'Hive Keeper' }).first()).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Plain Hive Keeper' }).first()).toBeVisible()
   await page.getByLabel('Copies owned').fill('3')
   await page.getByLabel('Copies owned').blur()
   await page.getByRole('button', { name: 'Today' }).click()
@@ -83,23 +83,23 @@ test('groups are made by clicking openings, and a pass can use one', async ({ pa
   await page.locator('[data-opening="3"]').click()
   await expect(page.getByRole('button', { name: '2 openings', pressed: true })).toBeVisible()
 
-  await openBench(page, 'demo-midnight-moth')
+  await openBench(page, 'plain-midnight-moth')
   await page.locator('[data-step="mm3"]').click()
   await page.getByLabel('Openings of pass 1').selectOption('group:upper wings')
   await saved(page)
-  expect((await look(page, 'demo-midnight-moth')).look.steps[2].passes[0].openings).toEqual({ use: 'group', name: 'upper wings' })
+  expect((await look(page, 'plain-midnight-moth')).look.steps[2].passes[0].openings).toEqual({ use: 'group', name: 'upper wings' })
   await page.getByRole('button', { name: 'Choose' }).click()
   const stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.click(stage.x + stage.width / 2 + 9 + 25, stage.y + 225)
   await saved(page)
-  expect((await look(page, 'demo-midnight-moth')).look.steps[2].passes[0].openings.use).toBe('chosen')
+  expect((await look(page, 'plain-midnight-moth')).look.steps[2].passes[0].openings.use).toBe('chosen')
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
   await saved(page)
 })
 
 test('the tray ranks what fits a zone and a picked spot, and lays the chosen sheet there', async ({ page }) => {
-  await openBench(page, 'demo-fern-stag')
+  await openBench(page, 'plain-fern-stag')
   await page.getByRole('button', { name: 'What fits' }).click()
   const seats = page.locator('[data-seat]')
   await expect(seats.first()).toBeVisible({ timeout: 20_000 })
@@ -113,7 +113,7 @@ test('the tray ranks what fits a zone and a picked spot, and lays the chosen she
   await seats.first().click()
   await painted(page)
   await expect(page.locator('[data-step]')).toHaveCount(5)
-  expect(Number(await page.getByLabel('Down, mm').inputValue())).toBeGreaterThan(70)
+  await expect.poll(async () => Number(await page.getByLabel('Down, mm').inputValue())).toBeGreaterThan(70)
   await page.keyboard.press('Control+z')
   await saved(page)
 })

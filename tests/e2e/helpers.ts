@@ -8,10 +8,12 @@ export async function openBench(page: Page, id: string): Promise<void> {
 }
 
 export async function painted(page: Page): Promise<void> {
-  await expect(page.getByTestId('picture-state')).toHaveText('painted', { timeout: 20_000 })
+  await expect(page.getByTestId('picture-state')).toHaveText('painted', { timeout: 40_000 })
 }
 
 export async function saved(page: Page): Promise<void> {
+  // A change that was just made is told to be waiting a moment later.
+  await page.waitForTimeout(250)
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved', { timeout: 10_000 })
 }
 
@@ -35,3 +37,15 @@ export function difference(a: Buffer, b: Buffer): number {
 export const picture = async (page: Page, id: string): Promise<Buffer> => (await page.request.get(`/api/looks/${id}/picture.png?px=2`)).body()
 export const look = async (page: Page, id: string) => (await page.request.get(`/api/looks/${id}`)).json()
 export const idOf = (page: Page): string => /looks\/([\w-]+)/.exec(page.url())![1]!
+
+let made = 0
+/** Opens a new empty look of a grown face, told apart from others by its id; the stage then tells where things are. */
+export async function openNew(page: Page): Promise<string> {
+  const { look: base } = await look(page, 'plain-fern-stag'), id = `test-${Date.now()}-${made++}`
+  const answer = await page.request.post('/api/looks', { data: {
+    ...base, id, name: 'Test look', notes: '', tags: [], budget: null, focus: [0, 0], steps: [], canvas: { kind: 'face', build: 'fine', part: 'whole', measures: null, nudges: {} }, skin: { colour: '#d9a98a', hair: '#3a2a20', eyes: 'open', age: 30 },
+  } })
+  expect(answer.status()).toBe(201)
+  await openBench(page, `${id}?probe`)
+  return id
+}

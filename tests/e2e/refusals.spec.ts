@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './site'
 
 const svg = (body: string) => `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="60mm" viewBox="0 0 100 60">${body}</svg>`
 
@@ -19,7 +19,7 @@ test.describe('bad input gets a sentence and changes nothing', () => {
   }
 
   test('looks: damaged, unknown fields, sheets that are not there, no version named', async ({ request }) => {
-    const { look } = await (await request.get('/api/looks/demo-tide-queen')).json()
+    const { look } = await (await request.get('/api/looks/plain-tide-queen')).json()
     const post = async (data: unknown) => {
       const answer = await request.post('/api/looks', { data: Buffer.from(typeof data === 'string' ? data : JSON.stringify(data)), headers: { 'content-type': 'application/json' } })
       return [answer.status(), (await answer.json()).message]
@@ -34,7 +34,7 @@ test.describe('bad input gets a sentence and changes nothing', () => {
     expect(await post({ ...look, steps })).toEqual([422, expect.stringMatching(/Step 2 .*at most 400/)])
     expect((await request.put(`/api/looks/${look.id}`, { data: { look } })).status()).toBe(400)
     expect((await request.get('/api/looks/none')).status()).toBe(404)
-    expect((await request.get('/api/looks/demo-tide-queen/picture.png?px=NaN')).status()).toBe(400)
+    expect((await request.get('/api/looks/plain-tide-queen/picture.png?px=NaN')).status()).toBe(400)
     expect(await (await request.get('/api/looks')).json()).toEqual(before)
   })
 

@@ -3,11 +3,13 @@ import { KEYS, pressKey } from '../../../app/components/bench/keys'
 
 const names = ['nudge', 'turn', 'flip', 'twin', 'aim', 'dab', 'undo', 'redo', 'remove'] as const
 const bench = { selectedSheet: {} as object | null, selectedId: 'a' as string | null, spot: [0, 0] as unknown, ...Object.fromEntries(names.map(n => [n, vi.fn()])) as Record<typeof names[number], ReturnType<typeof vi.fn>> }
+const brush = { many: false, shift: vi.fn(), turn: vi.fn(), flip: vi.fn(), takeGroup: vi.fn() }
 const actions = { play: vi.fn(), help: vi.fn() }
-const press = (key: string, mods: Partial<KeyboardEvent> = {}) => pressKey({ key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent, bench as never, actions)
+const press = (key: string, mods: Partial<KeyboardEvent> = {}) => pressKey({ key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent, bench as never, brush as never, actions)
 
 beforeEach(() => {
   vi.clearAllMocks()
+  brush.many = false
   Object.assign(bench, { selectedSheet: {}, selectedId: 'a', spot: [0, 0] })
 })
 
@@ -27,6 +29,19 @@ describe('the bench\'s keys', () => {
   it.each([['t', 'twin'], ['T', 'twin'], ['f', 'flip'], ['a', 'aim'], ['Delete', 'remove'], ['Backspace', 'remove']] as const)('%s does %s', (key, name) => {
     expect(press(key)).toBe(true)
     expect(bench[name]).toHaveBeenCalledTimes(1)
+  })
+
+  it('moves, turns and flips brushwork, and several steps, by their handles', () => {
+    brush.many = true
+    press('ArrowDown', { shiftKey: true })
+    press(']')
+    press('f')
+    press('g')
+    expect(brush.shift).toHaveBeenCalledWith(0, 5)
+    expect(brush.turn).toHaveBeenCalledWith(1)
+    expect(brush.flip).toHaveBeenCalledTimes(1)
+    expect(brush.takeGroup).toHaveBeenCalledTimes(1)
+    expect(bench.nudge).not.toHaveBeenCalled()
   })
 
   it('dabs once more, or with Shift once less', () => {

@@ -4,9 +4,9 @@ import { looks } from '../../../demo/looks'
 import { escapeXml, lookSvg, sheetFromJson, sheetJson, sheetSvg } from '#core/formats'
 import { polygonArea } from '#core/geometry'
 import { freshLook, freshSheet, kindOf } from '#core/look'
-import { HEAD_BOX } from '#core/raster'
+import { groundOf } from '#core/skin'
 import { readSvg } from '#core/stencil'
-import { paint, sheets, world } from '../world'
+import { MIDLINE, paint, sheets, world } from '../world'
 
 /** Throws when the text is not well-formed XML. */
 const wellFormed = (text: string): void => {
@@ -17,7 +17,7 @@ const wellFormed = (text: string): void => {
 
 describe('a look as SVG', () => {
   it.each(looks.map(l => [l.name, l] as const))('%s is well-formed, with a group for every step', (_name, look) => {
-    const text = lookSvg(look, world, HEAD_BOX)
+    const text = lookSvg(look, world)
     wellFormed(text)
     expect(text.match(/<g id="step-/g)).toHaveLength(look.steps.length)
     for (const step of look.steps) {
@@ -26,9 +26,10 @@ describe('a look as SVG', () => {
   })
 
   it('keeps prints and sheets apart, and prints at true size', () => {
-    const step = freshSheet('s', 'S', 'honeycomb', [10, -20], paint('soot')), text = lookSvg({ ...freshLook('l', 'L'), steps: [step] }, world, HEAD_BOX)
+    const step = freshSheet('s', 'S', 'honeycomb', [10, -20], paint('soot')), board = groundOf({ kind: 'board', build: 'fine' }, 30)
+    const text = lookSvg({ ...freshLook('l', 'L'), steps: [step] }, { ...world, ground: board })
     const prints = text.slice(text.indexOf('<g id="prints"'), text.indexOf('<g id="sheets"'))
-    const back = readSvg(`<svg xmlns="http://www.w3.org/2000/svg" width="208mm" height="286mm" viewBox="-104 -136 208 286">${prints}</svg>`).sheet
+    const back = readSvg(`<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="400mm" viewBox="-150 -200 300 400">${prints}</svg>`).sheet
     const area = (list: typeof back.openings) => list.reduce((a, o) => a + polygonArea(o), 0)
     expect(area(back.openings)).toBeCloseTo(area(sheets.get('honeycomb')!.openings), 0)
     expect(text.slice(text.indexOf('<g id="sheets"')).match(/<path/g)).toHaveLength(1)
@@ -36,7 +37,7 @@ describe('a look as SVG', () => {
 
   it('lets no name break out of its place', () => {
     const step = { ...freshSheet('s', '</title><script>alert(1)</script>', 'moth', [0, 0], paint('soot')) }
-    const text = lookSvg({ ...freshLook('l', 'A & B "quoted" <i>'), steps: [step] }, world, HEAD_BOX)
+    const text = lookSvg({ ...freshLook('l', 'A & B "quoted" <i>'), steps: [step] }, world)
     wellFormed(text)
     expect(text).not.toContain('<script')
     expect(text).not.toContain('<i>')
@@ -61,7 +62,7 @@ describe('sheets', () => {
 })
 
 it('the twin\'s print is the mirror image of the first', () => {
-  const step = { ...freshSheet('s', 'S', 'feather', [37, 12], paint('soot')), tilt: 23, twin: 'midline' as const }
+  const step = { ...freshSheet('s', 'S', 'feather', [37, 12], paint('soot')), tilt: 23, twin: MIDLINE }
   const [own, twin] = kindOf(step).prints(step, world)
   expect(twin!.rings).toHaveLength(own!.rings.length)
   own!.rings.forEach((ring, r) => ring.forEach((v, i) => expect(twin!.rings[r]![i]).toBeCloseTo(i % 2 ? v : -v, 9)))

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
-import { aimedTilt, clockOf, freshLook, freshSheet, freshWash, KINDS, kindOf, lookSeconds, missingSheets, parseLook, placementsOf, sheetsOf, whereIs, type Look } from '#core/look'
-import { ADULT_FACE } from '#core/skin'
-import { paint, world } from '../world'
+import { bearing } from '#core/geometry'
+import { aimedTilt, clockOf, freshLook, freshSheet, freshWash, groundFor, KINDS, kindOf, lookSeconds, missingSheets, parseLook, placementsOf, sheetsOf, whereIs, type Look } from '#core/look'
+import { ground, MIDLINE, paint, world } from '../world'
 
 const valid = (): Look => ({
   ...freshLook('l1', 'Test'),
-  steps: [freshWash('s1', 'Base', ['forehead'], [paint('gull'), paint('dusk')], ADULT_FACE), freshSheet('s2', 'Moth', 'moth', [12, -30], paint('soot'))],
+  steps: [freshWash('s1', 'Base', ['forehead'], [paint('gull'), paint('dusk')], ground), freshSheet('s2', 'Moth', 'moth', [12, -30], paint('soot'))],
 })
 /** What is said of a look whose JSON has `value` at a path such as "steps.1.tilt". */
 const errors = (path: string, value: unknown): string => {
@@ -59,19 +59,20 @@ describe('parseLook', () => {
 describe('kinds', () => {
   it('says something of every demo step, and gives each a print and a time', () => {
     for (const look of looks) {
+      const there = { ...world, ground: groundFor(look), steps: look.steps }
       for (const step of look.steps) {
         const kind = kindOf(step)
-        expect(kind.lines(step, world).length).toBeGreaterThan(1)
-        expect(kind.prints(step, world).every(p => p.rings.length > 0 && p.opacity > 0 && p.opacity <= 1)).toBe(true)
-        expect(kind.effort(step, world).seconds).toBeGreaterThan(0)
+        expect(kind.lines(step, there).length).toBeGreaterThan(1)
+        expect(kind.prints(step, there).every(p => p.rings.length > 0 && p.opacity > 0 && p.opacity <= 1)).toBe(true)
+        expect(kind.effort(step, there).seconds).toBeGreaterThan(0)
       }
-      expect(lookSeconds(look, world)).toBeGreaterThan(30)
+      expect(lookSeconds(look, there)).toBeGreaterThan(30)
     }
-    expect(Object.keys(KINDS)).toEqual(['wash', 'sheet'])
+    expect(Object.keys(KINDS)).toEqual(['wash', 'sheet', 'line', 'dots', 'gem', 'glitter', 'lips'])
   })
 
   it('paints one set of films for each pass and side', () => {
-    const step = { ...freshSheet('a', 'a', 'moth', [20, 0], paint('soot')), twin: 'midline' as const }
+    const step = { ...freshSheet('a', 'a', 'moth', [20, 0], paint('soot')), twin: MIDLINE }
     expect(kindOf(step).prints({ ...step, passes: [step.passes[0]!, step.passes[0]!] }, world)).toHaveLength(4)
     expect(kindOf(step).outlines(step, world).map(o => o.twin)).toEqual([false, true])
     expect(kindOf(step).lines(step, world).at(-1)!.text).toMatch(/wipe and flip to side B/)
@@ -86,9 +87,10 @@ describe('kinds', () => {
 
 describe('where', () => {
   it('puts places in a painter\'s words', () => {
-    expect(whereIs(ADULT_FACE, [0, -28])).toMatchObject({ landmark: '28 mm above the bridge of the nose', midline: 'on the midline' })
-    expect(whereIs(ADULT_FACE, [-34, -17.5]).landmark).toBe('on the left peak of the brow')
-    expect(whereIs(ADULT_FACE, [40, -20])).toMatchObject({ landmark: '2.5 mm above and 6 mm right of the right peak of the brow', midline: '40 mm right of the midline' })
+    expect(whereIs(ground, [0, -28])).toMatchObject({ landmark: '28 mm above the bridge of the nose', midline: 'on the midline' })
+    const [px, py] = ground.face!.landmarks.right.browPeak
+    expect(whereIs(ground, [-px, py]).landmark).toBe('on the left peak of the brow')
+    expect(whereIs(ground, [px + 6, py - 2.5])).toMatchObject({ landmark: '2.5 mm above and 6 mm right of the right peak of the brow' })
   })
 
   it('tells tilts as a clock', () => {
@@ -96,14 +98,14 @@ describe('where', () => {
   })
 
   it('aims a heading at the focus', () => {
-    expect(aimedTilt([50, 0], 'A', 0, [0, 0])).toBeCloseTo(-90, 9)
-    expect(aimedTilt([0, -40], 'A', 180, [0, 0])).toBeCloseTo(0, 9)
-    expect(aimedTilt([50, 0], 'B', 70, [0, 0])).toBeCloseTo(-20, 9)
+    expect(aimedTilt('A', 0, bearing([50, 0], [0, 0]))).toBeCloseTo(-90, 9)
+    expect(aimedTilt('A', 180, bearing([0, -40], [0, 0]))).toBeCloseTo(0, 9)
+    expect(aimedTilt('B', 70, bearing([50, 0], [0, 0]))).toBeCloseTo(-20, 9)
   })
 
   it('twins exactly: twice is the same place', () => {
-    const step = { ...freshSheet('a', 'a', 'moth', [21.3, 4], paint('soot')), tilt: 17, twin: 'midline' as const }, [own, twin] = placementsOf(step)
-    expect(twin).toEqual({ at: [-21.3, 4], tilt: -17, side: 'B' })
-    expect(placementsOf({ ...step, at: [-21.3, 4], tilt: -17, side: 'B' })[1]).toEqual(own)
+    const step = { ...freshSheet('a', 'a', 'moth', [21.3, 4], paint('soot')), tilt: 17, twin: MIDLINE }, [own, twin] = placementsOf(step, world)
+    expect(twin).toEqual({ at: [-21.3, 4], tilt: -17, side: 'B', grip: [0, 0] })
+    expect(placementsOf({ ...step, at: [-21.3, 4], tilt: -17, side: 'B' }, world)[1]).toEqual(own)
   })
 })

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { ringOf, type Ring } from '#core/geometry'
-import { blurred, colourAlong, coverageOf, drawHead, finishedPicture, gridOver, HEAD_BOX, layPrint, noise, printSteps, spongeGrain, type HeadPicture, type Mask } from '#core/raster'
-import { ADULT_FACE, adultRelief, tabulate } from '#core/skin'
-import { world } from '../world'
+import { along, blurred, coverageOf, coverOf, drawBare, finishedPicture, gridOver, layPrint, noise, printSteps, spongeGrain, type HeadPicture, type Mask, type Painted } from '#core/raster'
+import { opticsFrom } from '#core/paint'
+import { groundOf, PLAIN_FACE, SAME } from '#core/skin'
+import { ground, world } from '../world'
 
 const sum = (mask: Mask) => mask.data.reduce((a, v) => a + v, 0)
 const disc = (x: number, y: number, r: number): Ring => ringOf(Array.from({ length: 256 }, (_, i) => [x + r * Math.cos(i / 128 * Math.PI), y + r * Math.sin(i / 128 * Math.PI)] as const))
@@ -36,47 +37,90 @@ describe('coverage', () => {
   })
 
   it('refuses a fineness that is none', () => {
-    for (const bad of [0, -1, NaN, 100]) expect(() => gridOver(HEAD_BOX, bad)).toThrow(RangeError)
+    for (const bad of [0, -1, NaN, 100]) expect(() => gridOver(ground.box, bad)).toThrow(RangeError)
   })
 })
 
 describe('prints', () => {
   const grid = gridOver({ minX: -10, minY: -10, maxX: 10, maxY: 10 }, 2), n = grid.width * grid.height
-  const flat = (): HeadPicture => ({ grid, albedo: new Float32Array(3 * n).fill(0.5), light: new Float32Array(n).fill(1), gloss: new Float32Array(n), skin: new Float32Array(n).fill(1), over: new Float32Array(4 * n) })
-  const print = { rings: [ringOf([[-5, -5], [5, -5], [5, 5], [-5, 5]])], colours: [[1, 0, 0]] as const, axis: null, opacity: 0.8, softness: 0, grain: 0 }
+  const flat = (): HeadPicture => ({ grid, chart: SAME, albedo: new Float32Array(3 * n).fill(0.5), light: new Float32Array(n).fill(1), gloss: new Float32Array(n), skin: new Float32Array(n).fill(1), over: new Float32Array(4 * n) })
+  const print = { rings: [ringOf([[-5, -5], [5, -5], [5, 5], [-5, 5]])], spread: null, paints: [{ optics: opticsFrom([0.6, 0.05, 0.05], 0.98), finish: 'matte' as const }], axis: null, strips: null, film: 9, opacity: 1, softness: 0, grain: 0 }
   const at = (x: number, y: number) => 3 * (Math.round((y + 10) * 2) * grid.width + Math.round((x + 10) * 2))
 
   it('covers by its opacity inside and leaves the rest alone', () => {
-    const head = flat(), paint = head.albedo.slice()
-    layPrint(paint, print, head, new Float32Array(n))
-    expect([...paint.slice(at(0, 0), at(0, 0) + 3)].map(v => +v.toFixed(4))).toEqual([0.9, 0.1, 0.1])
-    expect(paint[at(8, 8)]).toBe(0.5)
+    const head = flat(), painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+    layPrint(painted, print, head, new Float32Array(n))
+    const [r, g] = painted.paint.slice(at(0, 0), at(0, 0) + 3)
+    expect(r).toBeCloseTo(0.6, 1)
+    expect(g).toBeCloseTo(0.05, 1)
+    expect(painted.paint[at(8, 8)]).toBe(0.5)
   })
 
   it('does not hold where there is no skin', () => {
     const head = flat()
     head.skin.fill(0)
-    const paint = head.albedo.slice()
-    layPrint(paint, print, head, new Float32Array(n))
-    expect(paint).toEqual(head.albedo)
+    const painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+    layPrint(painted, print, head, new Float32Array(n))
+    expect(painted.paint).toEqual(head.albedo)
   })
 
-  it('runs colours out from a point and along a line', () => {
-    const two = [[0, 0, 0], [1, 1, 1]] as const
-    expect(colourAlong(two, { kind: 'out', from: [0, 0], reach: 10 }, 3, 4)[0]).toBeCloseTo(0.5, 9)
-    expect(colourAlong(two, { kind: 'line', from: [0, 0], to: [0, 10] }, 99, 0)[0]).toBe(0)
-    expect(colourAlong(two, { kind: 'line', from: [0, 0], to: [0, 10] }, -7, 12)[0]).toBe(1)
-    expect(colourAlong([two[1]], null, 5, 5)).toEqual([1, 1, 1])
+  it('runs out from a point and along a line', () => {
+    expect(along({ kind: 'out', from: [0, 0], reach: 10 }, 3, 4)).toBeCloseTo(0.5, 9)
+    expect(along({ kind: 'line', from: [0, 0], to: [0, 10] }, 99, 0)).toBe(0)
+    expect(along({ kind: 'line', from: [0, 0], to: [0, 10] }, -7, 12)).toBe(1)
+  })
+
+  it('grows by its spread with an edge as soft, and a film of less hides less', () => {
+    const reach = (spread: number) => {
+      const { data, width, i0, j0 } = coverOf({ ...print, spread: [spread] }, flat()), row = Math.round(10 * 2) - j0
+      const line = Array.from({ length: width }, (_, i) => [(i0 + i + 0.5) / 2 - 10, data[row * width + i]!] as const)
+      return line.filter(([, c]) => c > 0.5).at(-1)![0]
+    }
+    expect(reach(0)).toBeCloseTo(5, 0)
+    expect(reach(1.6) - reach(0)).toBeGreaterThan(1.1)
+    expect(reach(1.6) - reach(0)).toBeLessThan(2.1)
+    const colour = (film: number) => {
+      const head = flat(), painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+      layPrint(painted, { ...print, film }, head, new Float32Array(n))
+      return painted.paint[at(0, 0) + 1]!
+    }
+    expect([0.3, 1, 3, 9].map(colour)).toEqual([0.3, 1, 3, 9].map(colour).sort((a, b) => b - a))
+    expect(colour(0.3)).toBeGreaterThan(0.11)
+  })
+
+  it('shows pearl and metal by a sheen of their own, and neon brighter than it can be', () => {
+    const laid = (finish: 'matte' | 'pearl' | 'neon') => {
+      const head = flat(), painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+      layPrint(painted, { ...print, paints: [{ ...print.paints[0]!, finish }] }, head, new Float32Array(n))
+      return [painted.sheen[at(0, 0) / 3]!, painted.paint[at(0, 0)]!] as const
+    }
+    expect(laid('matte')[0]).toBe(0)
+    expect(laid('pearl')[0]).toBeGreaterThan(0.5)
+    expect(laid('neon')[1]).toBeGreaterThan(laid('matte')[1] * 1.1)
+  })
+
+  it('paints the strips of a cake side by side, and one colour into another', () => {
+    const two = [print.paints[0]!, { optics: opticsFrom([0.05, 0.05, 0.6], 0.98), finish: 'matte' as const }], axis = { kind: 'line' as const, from: [-5, 0] as const, to: [5, 0] as const }
+    const red = (strips: number[] | null, x: number) => {
+      const head = flat(), painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+      layPrint(painted, { ...print, paints: two, axis, strips }, head, new Float32Array(n))
+      return painted.paint[at(x, 0)]!
+    }
+    expect([red([0.5, 1], -3), red([0.5, 1], -1.5)].every(v => v > 0.5)).toBe(true)
+    expect([red([0.5, 1], 1.5), red([0.5, 1], 3)].every(v => v < 0.15)).toBe(true)
+    expect(red([0.8, 1], 2)).toBeGreaterThan(0.5)
+    expect(red(null, 0)).toBeLessThan(red(null, -4))
+    expect(red(null, 0)).toBeGreaterThan(red(null, 4))
   })
 
   it('goes on being the same picture, and changes from the changed step on', () => {
-    const small = gridOver(HEAD_BOX, 0.6), look = looks[0]!
-    const head = drawHead(small, { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: 'open', landmarks: ADULT_FACE }), grain = spongeGrain(small), seen: number[] = []
-    const sample = (paint: Float32Array) => paint.reduce((a, v) => a + v, 0)
-    const first = printSteps(head, look.steps, world, grain, (_s, paint) => seen.push(sample(paint)))
+    const small = gridOver(ground.box, 0.6), look = looks[0]!, there = { ...world, steps: look.steps }
+    const head = drawBare(small, ground, { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: 'open' }), grain = spongeGrain(small), seen: number[] = []
+    const sample = ({ paint }: Painted) => paint.reduce((a, v) => a + v, 0)
+    const first = printSteps(head, look.steps, there, grain, (_s, paint) => seen.push(sample(paint)))
     expect(new Set(seen).size).toBe(look.steps.length)
-    expect(printSteps(head, look.steps, world, grain)).toEqual(first)
-    expect(sample(printSteps(head, look.steps.slice(0, 2), world, grain))).toBe(seen[1])
+    expect(printSteps(head, look.steps, there, grain)).toEqual(first)
+    expect(sample(printSteps(head, look.steps.slice(0, 2), there, grain))).toBe(seen[1])
     const picture = finishedPicture(head, first)
     expect(picture).toHaveLength(4 * small.width * small.height)
     expect(picture.some(v => Number.isNaN(v))).toBe(false)
@@ -84,7 +128,7 @@ describe('prints', () => {
 })
 
 describe('the head', () => {
-  const grid = gridOver(HEAD_BOX, 1), open = drawHead(grid, { skinColour: '#d9a98a', hairColour: '#3a2a20', eyes: 'open', landmarks: ADULT_FACE })
+  const grid = gridOver(ground.box, 1), open = drawBare(grid, ground, { skinColour: '#d9a98a', hairColour: '#3a2a20', eyes: 'open' })
   const pixel = (x: number, y: number) => Math.floor(y - grid.y0) * grid.width + Math.floor(x - grid.x0)
 
   it('takes paint on skin, and not on hair, eyes or the stage', () => {
@@ -94,23 +138,17 @@ describe('the head', () => {
     expect(open.over[4 * pixel(31, 5) + 3]).toBeGreaterThan(0.9)
   })
 
+  it.each([3, 8, 30])('lies in its own shade all along the rim of the chin, at %s years', (age) => {
+    const person = groundOf(PLAIN_FACE, age), grid = gridOver(person.box, 4), { light } = drawBare(grid, person, { skinColour: '#84522f', hairColour: '#3a2a20', eyes: 'open' }), { foot } = person.face!.form
+    const rim: number[] = []
+    for (let j = 0; j < grid.height; j++) for (let i = 0; i < grid.width; i++) if (Math.abs(grid.x0 + (i + 0.5) / 4) < 18 && Math.abs(grid.y0 + (j + 0.5) / 4 - foot + 2.5) < 2) rim.push(light[j * grid.width + i]!)
+    expect(rim.length).toBeGreaterThan(1000)
+    expect(Math.max(...rim)).toBeLessThan(0.6)
+  })
+
   it('shows skin where an open eye was, once it is closed', () => {
-    const closed = drawHead(grid, { skinColour: '#d9a98a', hairColour: '#3a2a20', eyes: 'closed', landmarks: ADULT_FACE })
+    const closed = drawBare(grid, ground, { skinColour: '#d9a98a', hairColour: '#3a2a20', eyes: 'closed' })
     expect(closed.over[4 * pixel(31, 3) + 3]).toBeLessThan(0.05)
-  })
-
-  it('has a relief that is even on both sides and highest at the nose', () => {
-    for (const [x, y] of [[10, 20], [31, 5], [45, -30], [60, 40]] as const) expect(adultRelief(-x, y)).toBeCloseTo(adultRelief(x, y), 10)
-    expect(adultRelief(0, 45)).toBeGreaterThan(adultRelief(25, 45) + 8)
-    expect(adultRelief(200, 0)).toBe(0)
-  })
-
-  it('is read back from its table with its slopes', () => {
-    const table = tabulate((x, y) => 3 + 0.2 * x - 0.1 * y + 0.004 * x * y, { minX: -20, minY: -20, maxX: 20, maxY: 20 }), slope = new Float64Array(2)
-    expect(table.z(3.3, -7.7)).toBeCloseTo(3 + 0.66 + 0.77 - 0.004 * 3.3 * 7.7, 9)
-    table.slope(3.3, -7.7, slope)
-    expect(slope[0]).toBeCloseTo(0.2 - 0.004 * 7.7, 9)
-    expect(slope[1]).toBeCloseTo(-0.1 + 0.004 * 3.3, 9)
   })
 })
 

@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import { freshLook } from '#core/look'
 import { looksIn, StaleWrite } from '../../../server/db/looks'
 import { openDb, type Db } from '../../../server/db/open'
+import { readingsIn } from '../../../server/db/readings'
 import { stencilsIn } from '../../../server/db/stencils'
 
 let db: Db
@@ -40,6 +41,17 @@ describe('looks', () => {
     expect([looks.restore('a'), looks.restore('a')]).toEqual([true, false])
     expect(looks.find('a')!.look).toEqual(look)
   })
+})
+
+it('keeps readings of the ladder and of tools apart, and takes single ones back', () => {
+  const readings = readingsIn(db), at = '2026-05-01T10:00:00.000Z'
+  readings.addEdge({ tool: 'makeup', wetness: 'damp', bridge: 0.8 }, at)
+  readings.addTool({ tool: 'dauber', measure: 'tip', value: 17 }, at)
+  readings.addTool({ tool: 'dauber', measure: 'tip', value: 19 }, at)
+  const { edges, tools } = readings.all()
+  expect([edges, tools.map(t => t.value)]).toEqual([[{ id: 1, tool: 'makeup', wetness: 'damp', bridge: 0.8, readAt: at }], [17, 19]])
+  expect([readings.remove('tools', tools[0]!.id), readings.remove('tools', 99), readings.all().edges.length, readings.all().tools.map(t => t.value)]).toEqual([true, false, 1, [19]])
+  expect(() => readings.addTool({ tool: 'dauber', measure: 'tip', value: 0 }, at)).toThrow()
 })
 
 it('runs with the settings that keep data safe', () => {

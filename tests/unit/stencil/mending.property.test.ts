@@ -38,6 +38,6 @@ describe('wider bridges', () => {
       expect(area(intersection(wide.openings, sheet.openings))).toBeCloseTo(area(wide.openings), 2)
       // Only near the bridge: most of each disc stays.
       expect(area(wide.openings)).toBeGreaterThan(0.75 * area(sheet.openings))
-    }), { numRuns: 25 })
+    }), { numRuns: 25, examples: [[0.8897, 3, 3]] })
   })
 })
