@@ -106,26 +106,40 @@ export function blurred(mask: Mask, sigma: number): Mask {
   const b = new Float32Array(mask.data.length)
   let a = mask.data
   for (let pass = 0; pass < passes; pass++) {
-    boxBlur(a, b, mask.height, mask.width, mask.width, 1, r)
+    boxAcross(a, b, mask.width, mask.height, r)
     const c: Float32Array<ArrayBuffer> = a === mask.data ? new Float32Array(a.length) : a as Float32Array<ArrayBuffer>
-    boxBlur(b, c, mask.width, mask.height, 1, mask.width, r)
+    boxDown(b, c, mask.width, mask.height, r)
     a = c
   }
   return { ...mask, data: a }
 }
 
-function boxBlur(from: Float32Array, to: Float32Array, lines: number, length: number, lineStep: number, step: number, r: number): void {
+/** Means of 2r + 1 pixels along each row. Past the ends the last value goes on, so that a shape cut by the picture's edge stays whole there. */
+function boxAcross(from: Float32Array, to: Float32Array, width: number, height: number, r: number): void {
   const k = 1 / (2 * r + 1)
-  for (let l = 0; l < lines; l++) {
-    const base = l * lineStep
-    // Past the ends the last value goes on, so that a shape cut by the picture's edge stays whole there.
-    const first = from[base]!, last = from[base + (length - 1) * step]!
+  for (let j = 0; j < height; j++) {
+    const base = j * width, end = base + width - 1, first = from[base]!, last = from[end]!
     let sum = 0
-    for (let i = -r; i <= r; i++) sum += i < 0 ? first : i < length ? from[base + i * step]! : last
-    for (let i = 0; i < length; i++) {
-      to[base + i * step] = sum * k
-      const gone = i - r, come = i + r + 1
-      sum += (come < length ? from[base + come * step]! : last) - (gone >= 0 ? from[base + gone * step]! : first)
+    for (let i = -r; i <= r; i++) sum += i < 0 ? first : i < width ? from[base + i]! : last
+    for (let p = base; p <= end; p++) {
+      to[p] = sum * k
+      sum += (p + r + 1 <= end ? from[p + r + 1]! : last) - (p - r >= base ? from[p - r]! : first)
+    }
+  }
+}
+
+/** The same along each column; all columns go down together, row by row, as they lie in memory. */
+function boxDown(from: Float32Array, to: Float32Array, width: number, height: number, r: number): void {
+  const k = 1 / (2 * r + 1), sums = new Float64Array(width), row = (j: number) => Math.min(height - 1, Math.max(0, j)) * width
+  for (let j = -r; j <= r; j++) {
+    const at = row(j)
+    for (let i = 0; i < width; i++) sums[i]! += from[at + i]!
+  }
+  for (let j = 0; j < height; j++) {
+    const at = j * width, come = row(j + r + 1), gone = row(j - r)
+    for (let i = 0; i < width; i++) {
+      to[at + i] = sums[i]! * k
+      sums[i]! += from[come + i]! - from[gone + i]!
     }
   }
 }

@@ -33,15 +33,15 @@ const number = computed(() => bench.look!.steps.findIndex(s => s.id === step.val
 const kind = computed(() => step.value && kindOf(step.value))
 /** A base over zones has neither handles nor a twin. */
 const fields = computed(() => kind.value?.fields.filter(f => !(step.value?.kind === 'wash' && !step.value.points.length && (f.control === 'handles' || f.control === 'twin'))) ?? [])
-const effort = computed(() => step.value && kind.value ? kind.value.effort(step.value, bench.world) : null)
 const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
 const put = (field: Field, value: unknown) => bench.editStep(field.label.toLowerCase(), (s) => { (s as unknown as Record<string, unknown>)[field.path] = value })
 const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (event.target as HTMLInputElement).value.slice(0, 60) })
 </script>
 
 <template>
-  <aside class="min-h-0 overflow-y-auto border-l border-rule bg-paper" aria-label="Step card">
-    <div v-if="step && kind" :key="step.id" class="space-y-3 p-3">
+  <aside class="flex min-h-0 flex-col border-l border-rule bg-paper" aria-label="Step card">
+    <template v-if="step && kind">
+    <div :key="step.id" class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
       <header>
         <div class="flex items-center gap-1">
           <span class="grid h-6 min-w-6 place-items-center rounded-full bg-mulberry px-1.5 text-sm font-bold text-white">{{ number }}</span>
@@ -51,7 +51,6 @@ const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (ev
         </div>
         <input class="mt-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" v-kept="step.label" aria-label="Name of the step" maxlength="60" @change="rename">
       </header>
-      <StepOutcome :step="step" />
       <template v-for="field in fields" :key="field.label">
         <SwitchField v-if="field.control === 'switch'" :model-value="valueOf(field.path) as boolean" :label="field.label" @update:model-value="put(field, $event)" />
         <section v-else>
@@ -62,9 +61,11 @@ const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (ev
       </template>
       <section class="space-y-1.5 border-t border-rule pt-2">
         <SwitchField :model-value="step.optional" label="Can be left out when there is a queue" @update:model-value="v => bench.editStep('optional', (s) => { s.optional = v })" />
-        <p v-if="effort" class="text-[0.87rem] text-soft">About {{ clock(effort.seconds) }} min, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }} of the tool <span class="rounded bg-rule px-1 text-xs">estimate</span></p>
       </section>
     </div>
-    <LookNotes v-else />
+    <!-- Below the fields and not above them: what comes of a step arrives late, and must not move them under the hand. -->
+    <StepOutcome :key="`${step.id} outcome`" :step="step" class="max-h-[38%] shrink-0 overflow-y-auto border-t border-rule px-3 py-2.5" />
+    </template>
+    <div v-else class="min-h-0 overflow-y-auto"><LookNotes /></div>
   </aside>
 </template>

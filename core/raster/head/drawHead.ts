@@ -1,10 +1,10 @@
-import { ringOf, type Box, type Point, type Ring } from '../../geometry'
+import { ringOf, type Box, type Point } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
 import type { Chart } from '../../skin/chart'
 import type { Face } from '../../skin/faces/face'
 import type { Ground } from '../../skin/ground'
 import { silhouetteOf, type Relief } from '../../skin/relief'
-import { blurred } from '../coverage'
+import { blurred, type Mask } from '../coverage'
 import { noise, smoothstep, type Grid } from '../grid'
 import { drawArm } from './arm'
 import { drawBoard } from './board'
@@ -100,13 +100,13 @@ function ears(easel: Easel, { form }: Face, skin: LinearRgb): void {
 
 /** The relief under the lamps. Shadowed folds come from how far the skin lies below its own blurred surface. */
 function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief, skin: LinearRgb): void {
-  const outline: Ring = ringOf(silhouetteOf(face, relief)), { form } = face, wide = form.skullWidth * 84, here = new Float64Array(3), normal = new Float64Array(3)
+  const { form } = face, wide = form.skullWidth * 84, here = new Float64Array(3), normal = new Float64Array(3)
   const z = (x: number, y: number): number => {
     surface.position(x, y, here)
     return here[2]!
   }
   const smooth = blurredRelief(z, { minX: -wide, minY: form.crown - 5, maxX: wide, maxY: form.foot + 5 }, 6 * form.kx)
-  easel.each(easel.shape(outline), (p, cover, x, y) => {
+  const lit = onCells(easel.shape(ringOf(silhouetteOf(face, relief))), easel.grid, (x, y) => {
     // Below the rim, where the relief only goes on for sheets that wrap round it, light falls as it does on the rim.
     const height = z(x, y)
     let rx = x, ry = y
@@ -120,11 +120,27 @@ function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief,
     const k = 1 / Math.hypot(1, steep * ease), nx = normal[0]! / normal[2]! * ease * k, ny = normal[1]! / normal[2]! * ease * k, rim = Math.min(1, steep / 5)
     const cavity = Math.min(1.07, Math.max(0.62, 1 + 0.07 / form.kx * (height - smooth(x, y))))
     const { light, gloss } = lightOn(nx, ny, k)
-    const mottle = 1 + 0.035 * (noise(x * 0.22, y * 0.22, 1) - 0.5) + 0.03 * (noise(x * 1.4, y * 1.4, 2) - 0.5)
-    lay(easel, p, cover, [skin[0] * mottle, skin[1] * mottle * 0.995, skin[2] * mottle], light * cavity * hairShade(form, x, y) * (1 - 0.12 * rim * rim))
-    easel.skin[p] = Math.max(easel.skin[p]!, cover)
-    easel.gloss[p]! += cover * gloss * (1 - 0.5 * rim)
+    return [light * cavity * hairShade(form, x, y) * (1 - 0.12 * rim * rim), gloss * (1 - 0.5 * rim)]
   })
+  easel.each(lit.mask, (p, cover, x, y) => {
+    const mottle = 1 + 0.035 * (noise(x * 0.22, y * 0.22, 1) - 0.5) + 0.03 * (noise(x * 1.4, y * 1.4, 2) - 0.5)
+    lay(easel, p, cover, [skin[0] * mottle, skin[1] * mottle * 0.995, skin[2] * mottle], lit.first(p))
+    easel.skin[p] = Math.max(easel.skin[p]!, cover)
+    easel.gloss[p]! += cover * lit.second(p)
+  })
+}
+
+/** Two values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read linearly for each pixel of the grid. */
+function onCells(mask: Mask, grid: Grid, values: (x: number, y: number) => readonly [number, number]): { mask: Mask, first: (pixel: number) => number, second: (pixel: number) => number } {
+  const cell = Math.max(1, Math.floor(0.75 * grid.pxPerMm)), nx = Math.ceil(mask.width / cell) + 1, ny = Math.ceil(mask.height / cell) + 1, a = new Float32Array(nx * ny), b = new Float32Array(nx * ny)
+  for (let v = 0; v < ny; v++) {
+    for (let u = 0; u < nx; u++) [a[v * nx + u], b[v * nx + u]] = values(grid.x0 + (mask.i0 + u * cell + 0.5) / grid.pxPerMm, grid.y0 + (mask.j0 + v * cell + 0.5) / grid.pxPerMm)
+  }
+  const read = (data: Float32Array) => (pixel: number): number => {
+    const i = pixel % grid.width - mask.i0, j = Math.floor(pixel / grid.width) - mask.j0, u = Math.floor(i / cell), v = Math.floor(j / cell), s = i / cell - u, t = j / cell - v, p = v * nx + u
+    return (data[p]! * (1 - s) + data[p + 1]! * s) * (1 - t) + (data[p + nx]! * (1 - s) + data[p + nx + 1]! * s) * t
+  }
+  return { mask, first: read(a), second: read(b) }
 }
 
 /** The relief blurred by a Gaussian of `sigma` mm, tabulated to 2 mm and read linearly. */
