@@ -2,10 +2,10 @@ import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { toast } from 'vue-sonner'
 import {
-  aimedTilt, aimStep, bearingOn, exactTwin, freshOutline, freshSheet, freshWash, groundFor, isMark, kindOf, lookSeconds, NO_TWIN, openingNumbers, placementOf, paintedOpenings, placementProblem, placementsOf, registerFit, relationOf, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
+  aimedTilt, aimStep, bearingOn, exactTwin, freshOutline, freshSheet, freshWash, groundFor, isMark, kindOf, lookSeconds, NO_TWIN, openingNumbers, placementOf, paintedOpenings, placementProblem, placementsOf, registerFit, relationOf, reordered, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
   type Amount, type Look, type MarkStep, type PaintRef, type RegisterWay, type SheetStep, type Shows, type Step, type TwinRule, type World,
 } from '#core/look'
-import type { Finding, Fix } from '#core/checks'
+import { afterFix, type Finding, type Fix } from '#core/checks'
 import { ownTools } from '#core/paint'
 import { layOn, type Placement, type ZoneId } from '#core/skin'
 import { wrapDegrees, type Point } from '#core/geometry'
@@ -80,16 +80,7 @@ export const useBench = defineStore('bench', () => {
   }
   /** Makes the change that a finding proposes, as one step of undo. */
   function applyFix(stepId: string | null, fix: Fix): void {
-    edit(fix.words, (draft) => {
-      const at = draft.steps.findIndex(s => s.id === stepId), step = draft.steps[at]
-      if (!step) return
-      if (fix.adds) draft.steps.splice(at + 1, 0, ...structuredClone(toRaw(fix.adds)).map(s => ({ ...s, id: nanoid(10) })) as never[])
-      for (const { path, to } of fix.sets) {
-        const keys = [...path], last = keys.pop()!
-        const target = keys.reduce<Record<string | number, unknown>>((at, k) => at[k] as Record<string | number, unknown>, step as unknown as Record<string | number, unknown>)
-        target[last] = structuredClone(toRaw(to))
-      }
-    })
+    edit(fix.words, (draft) => { draft.steps = afterFix(draft.steps as Step[], stepId, toRaw(fix), () => nanoid(10)) as never })
   }
   const seconds = computed(() => look.value ? lookSeconds(look.value, world.value) : 0)
   const loaded = computed(() => look.value !== null && sheetsOf(look.value).every(id => drawer.shapes.has(id)))
@@ -213,15 +204,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   function move(id: string, to: number): void {
-    edit('reorder', (draft) => {
-      const from = draft.steps.findIndex(s => s.id === id)
-      if (from < 0 || to < 0 || to >= draft.steps.length) return
-      // Glitter on its wet paint goes along with it.
-      let n = 1
-      for (let next = draft.steps[from + n]; next?.kind === 'glitter' && next.on === id; next = draft.steps[from + n]) n++
-      const moved = draft.steps.splice(from, n)
-      draft.steps.splice(Math.min(to, draft.steps.length), 0, ...moved)
-    })
+    edit('reorder', (draft) => { draft.steps = reordered(draft.steps as Step[], id, to) as never })
   }
 
   const round = (v: number): number => Math.round(v * 10) / 10

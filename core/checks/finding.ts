@@ -4,8 +4,11 @@ import type { Stencil } from '../stencil'
 
 export type Level = 'stop' | 'care' | 'tip'
 
-/** A change that one press makes: fields of the step set anew, by their path, and steps that come right after it. */
-export interface Fix { readonly words: string, readonly sets: readonly { readonly path: readonly (string | number)[], readonly to: unknown }[], readonly adds?: readonly Step[] }
+/** A change that one press makes: fields of the step set anew, by their path, steps that come right after it, and where the step goes: out of the look, or behind another. */
+export interface Fix { readonly words: string, readonly sets: readonly { readonly path: readonly (string | number)[], readonly to: unknown }[], readonly adds?: readonly Step[], readonly goes?: 'out' | { readonly behind: string } }
+
+/** Takes the step out of the look. */
+export const LEAVE_OUT: Fix = { words: 'Take this step out', sets: [], goes: 'out' }
 
 /** Something that a painter would want to know of a step before painting it; of the whole sitting when it names no step. */
 export interface Finding { readonly check: string, readonly stepId: string | null, readonly level: Level, readonly title: string, readonly why: string, readonly fix: Fix | null }

@@ -30,6 +30,7 @@ export function findingsOf(look: Look, world: World, kit: readonly Paint[], show
 }
 
 export * from './finding'
+export { afterFix } from './applyFix'
 export { ARM_ONLY, CLEAR_LIDS, EYE_CLEARANCE, eyeClearance } from './sitting'
 export { betterPaints } from './contrast'
 export { bridgesOf, closedBridges } from './bleed'

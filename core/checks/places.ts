@@ -1,9 +1,10 @@
 import { pointsOf, ringCentroid, ringHolds, type Point, type Ring } from '../geometry'
-import { FOLLOWS, handlingsOf, kindOf, openingNumbers, paintedOpenings, placementsOf, seatingOf, washRings, type Pass, type SheetStep, type World } from '../look'
+import { FOLLOWS, handlingsOf, kindOf, openingNumbers, ownNumber, paintedOpenings, placementsOf, seatingOf, washRings, type Pass, type SheetStep, type World } from '../look'
 import { deltaE, linearOf, useBy as useByOf, type Paint } from '../paint'
 import { layOn, SEATS_MM } from '../skin'
 import type { Stencil } from '../stencil'
 import { ofSheets, paintPlaces, refOf, type Case, type Check } from './finding'
+import { seatedNear } from './shift'
 
 /** A sheet that bridges a hollow lets paint under it. */
 export const seats = ofSheets(({ step, sheet, world }) => {
@@ -11,10 +12,10 @@ export const seats = ofSheets(({ step, sheet, world }) => {
   if (!worst || worst.seatedPressed >= FOLLOWS) return []
   // Only of a texture can the openings that stand off be left out; a motif would lose a piece.
   const standing = new Set([...all[0]!.pressed].flatMap((gap, n) => gap > 2 * SEATS_MM ? [n] : [])), rest = (pass: Pass) => openingNumbers(pass, sheet).filter(n => !standing.has(n))
-  const fixable = sheet.kind === 'texture' && standing.size > 0 && step.passes.every(p => rest(p).length > 0)
+  const keptOver = (s: SheetStep) => [...overKept(s, sheet, world).values()].reduce((n, hit) => n + hit.size, 0), fixable = sheet.kind === 'texture' && standing.size > 0 && step.passes.every(p => rest(p).length > 0)
   return [{
     level: 'care', title: `Even pressed down ${Math.round(100 * worst.seatedPressed)} % of the openings seat`, why: `${worst.sentence} (estimate)`,
-    fix: fixable ? { words: 'Dab only those that seat', sets: step.passes.map((p, i) => ({ path: ['passes', i, 'openings'], to: { use: 'chosen', numbers: rest(p) } })) } : null,
+    fix: fixable ? { words: 'Dab only those that seat', sets: step.passes.map((p, i) => ({ path: ['passes', i, 'openings'], to: { use: 'chosen', numbers: rest(p) } })) } : seatedNear(step, sheet, world, s => keptOver(s) <= keptOver(step)),
   }]
 })
 
@@ -25,9 +26,9 @@ function rim(o: Stencil['openings'][number], laid: { point: (p: Point) => Point 
   return points
 }
 
-/** Openings of a pass that lie over an eye, a nostril, the mouth or hair, by what they lie over. */
+/** Openings of a step, or of its twin, that lie over an eye, a nostril, the mouth or hair, as the step numbers them, by what they lie over. */
 function overKept(step: SheetStep, sheet: Stencil, world: World): Map<string, Set<number>> {
-  const hits = new Map<string, Set<number>>()
+  const hits = new Map<string, Set<number>>(), own = ownNumber(step, world)
   placementsOf(step, world).forEach((placement, i) => {
     const laid = layOn(world.ground.surface, placement, true)
     for (const n of paintedOpenings(step, world)[i]!) {
@@ -35,7 +36,7 @@ function overKept(step: SheetStep, sheet: Stencil, world: World): Map<string, Se
       if (!o) continue
       const points = rim(o, laid)
       for (const { words, ring } of world.ground.keepOuts) {
-        if (points.some(p => ringHolds(ring, ...p))) (hits.get(words) ?? hits.set(words, new Set()).get(words)!).add(n)
+        if (points.some(p => ringHolds(ring, ...p))) (hits.get(words) ?? hits.set(words, new Set()).get(words)!).add(i ? own(n) : n)
       }
     }
   })
@@ -46,7 +47,7 @@ export const keepOut = ofSheets(({ step, sheet, world, look }) => {
   const hits = overKept(step, sheet, world), closed = look.skin.eyes === 'closed', named = [...hits.keys()].filter(w => w !== 'hair' && !(closed && w.endsWith('eye')))
   const onHair = hits.get('hair')?.size ?? 0, bad = new Set(named.flatMap(w => [...hits.get(w)!])), worst = named.some(w => w.endsWith('eye') || w.endsWith('nostril'))
   const without = (pass: Pass, drop: ReadonlySet<number>) => openingNumbers(pass, sheet).filter(n => !drop.has(n))
-  const fixOf = (drop: ReadonlySet<number>) => step.twin.rule === 'none' && step.passes.every(p => without(p, drop).length) ? { words: 'Leave those openings out', sets: step.passes.map((p, i) => ({ path: ['passes', i, 'openings'], to: { use: 'chosen', numbers: without(p, drop) } })) } : null
+  const fixOf = (drop: ReadonlySet<number>) => step.passes.every(p => without(p, drop).length) ? { words: 'Leave those openings out', sets: step.passes.map((p, i) => ({ path: ['passes', i, 'openings'], to: { use: 'chosen', numbers: without(p, drop) } })) } : null
   const found: ReturnType<Check> = []
   if (bad.size) found.push({ level: worst ? 'stop' : 'care', title: `${bad.size} ${bad.size === 1 ? 'opening lies' : 'openings lie'} over the ${named.join(' and the ')}`, why: 'Paint must keep off open eyes, nostrils and the mouth.', fix: fixOf(bad) })
   if (onHair > 0.25 * sheet.openings.length) found.push({ level: 'tip', title: `${onHair} openings lie over hair`, why: 'They print on hair, not on skin: shift the sheet, or leave them out.', fix: fixOf(hits.get('hair')!) })

@@ -1,4 +1,5 @@
 import { ofSheets, type Check } from './finding'
+import { drawnLater } from './shift'
 
 /** A sheet on a base that is still wet lifts and drags the paint. */
 export const wetGround = ofSheets(({ step, under }) => step.dry || under.state === 'dry' || !under.by ? [] : [{
@@ -8,6 +9,9 @@ export const wetGround = ofSheets(({ step, under }) => step.dry || under.state =
 }])
 
 /** A brush takes up a wet base and carries it along its line; what other strokes leave is too little to matter. */
-export const wetLine: Check = ({ step, under }) => (step.kind !== 'line' && step.kind !== 'dots') || under.state !== 'wet' || under.by?.kind !== 'wash' ? [] : [{
-  level: 'tip', title: 'Drawn into a wet base', why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate): the brush takes its paint up and the colour turns muddy. Paint something elsewhere first.`, fix: null,
-}]
+export const wetLine: Check = (at) => {
+  const { step, under } = at
+  return (step.kind !== 'line' && step.kind !== 'dots') || under.state !== 'wet' || under.by?.kind !== 'wash' ? [] : [{
+    level: 'tip', title: 'Drawn into a wet base', why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate): the brush takes its paint up and the colour turns muddy. Paint something elsewhere first.`, fix: drawnLater(at),
+  }]
+}

@@ -151,6 +151,12 @@ export function paintedOpenings(step: SheetStep, world: World): Set<number>[] {
   return placements.map((_, i) => i && partner ? new Set([...own].map(n => partner[n]!)) : own)
 }
 
+/** The number by which the step names an opening that its twin prints: of an even sheet the twin prints the mirrored one. */
+export function ownNumber(step: SheetStep, world: World): (n: number) => number {
+  const sheet = world.stencil(step.stencil), partner = sheet && twinMirrors(step, placementsOf(step, world), world) ? partnersOf(sheet) : null
+  return n => partner ? partner[n]! : n
+}
+
 /** The numbers of the openings that a pass paints; none when its group is not there any more. */
 export function openingNumbers({ openings }: Pass, stencil: Stencil): readonly number[] {
   if (openings.use === 'all') return stencil.openings.map((_, n) => n)

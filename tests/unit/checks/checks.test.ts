@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { paints } from '../../../demo/paints'
-import { betterPaints, CHECKS, closedBridges, findingsOf, type Finding } from '#core/checks'
+import { afterFix, betterPaints, CHECKS, closedBridges, findingsOf, type Finding } from '#core/checks'
 import { amountsOf, freshLine, freshLook, freshSheet, freshWash, groundFor, placementsOf, undersOf, withUnders, type Look, type SheetStep, type Shows, type Step, type World } from '#core/look'
 import { linearOf } from '#core/paint'
 import { analyse } from '#core/stencil'
@@ -16,12 +16,8 @@ const shows = (median: number, beneath = '#171E4C', colour = '#1F4E9A'): Shows[]
 const found = (l: Look, check: string, list: Shows[] = [], today = '2026-06-01', w = world): Finding[] => findingsOf(l, { ...w, ground: groundFor(l) }, paints, list, today).filter(f => f.check === check)
 /** The look after the fix of its only finding of a check. */
 function fixed(l: Look, check: string, list: Shows[] = []): Look {
-  const [f] = found(l, check, list), next = structuredClone(l), step = next.steps.find(s => s.id === f!.stepId)!
-  for (const { path, to } of f!.fix!.sets) {
-    const keys = [...path], last = keys.pop()!
-    keys.reduce<Record<string | number, unknown>>((at, k) => at[k] as Record<string | number, unknown>, step as unknown as Record<string | number, unknown>)[last] = structuredClone(to)
-  }
-  return next
+  const [f] = found(l, check, list)
+  return { ...l, steps: afterFix(l.steps, f!.stepId, f!.fix!, () => 'added') as Look['steps'] }
 }
 
 describe('what lies beneath', () => {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { paints } from '../../../demo/paints'
-import { findingsOf, type Finding } from '#core/checks'
+import { afterFix, findingsOf, type Finding } from '#core/checks'
 import { freshDots, freshGem, freshGlitter, freshLine, freshLook, freshOutline, freshSheet, freshWash, groundFor, NO_TWIN, parseLook, withUnders, type Look, type Shows, type Step, type World } from '#core/look'
 import { linearOf, TOOL_IDS, WETNESSES } from '#core/paint'
 import { PLAIN_FACE } from '#core/skin'
@@ -16,13 +16,8 @@ const told = (look: Look): Finding[] => findingsOf(look, worldOf(look), paints, 
 
 /** The look after a fix, as the bench applies it. */
 function fixed(look: Look, { stepId, fix }: Finding): Look {
-  const next = structuredClone(look), at = next.steps.findIndex(s => s.id === stepId)
-  for (const { path, to } of fix!.sets) {
-    const keys = [...path], last = keys.pop()!
-    keys.reduce<Record<string | number, unknown>>((o, k) => o[k] as Record<string | number, unknown>, next.steps[at] as unknown as Record<string | number, unknown>)[last] = structuredClone(to)
-  }
-  next.steps.splice(at + 1, 0, ...structuredClone(fix!.adds ?? []).map((s, i) => ({ ...s, id: `added-${i}` })) as Look['steps'])
-  return next
+  let added = 0
+  return { ...look, steps: afterFix(look.steps, stepId, fix!, () => `added-${added++}`) as Look['steps'] }
 }
 
 /** Each fix gives a look that can be kept, and what it was offered for is then said no more of that step, or less of it. */
