@@ -66,9 +66,9 @@ function hands(made: Look) {
       const { openings } = readSvg(shelfSvg(stencil)).sheet, laid = layOn(ground.surface, place), numbers = openings.flatMap((o, i) => keep(...laid.point(centroidOf([o]))) ? [i] : []), { rule = 'none', ...rest } = more
       return { ...freshSheet(id(), label, stencil, tenths([place.at])[0]!, ref('gull')), passes: passes.map(p => ({ ...p, openings: { use: 'chosen', numbers } })), tilt: place.tilt, side: place.side, twin: { ...NO_TWIN, rule, about: rule === 'turn' ? [0, 0] : null }, ...rest }
     },
-    /** A stencil step without the openings that lie over an eye or a nostril of this face. */
+    /** A stencil step without the openings that lie over an eye, a nostril or the mouth of this face. */
     clear(step: SheetStep): SheetStep {
-      const { openings } = readSvg(shelfSvg(step.stencil)).sheet, laid = layOn(ground.surface, step), keep = ground.keepOuts.filter(k => k.words.endsWith('eye') || k.words.endsWith('nostril'))
+      const { openings } = readSvg(shelfSvg(step.stencil)).sheet, laid = layOn(ground.surface, step, true), keep = ground.keepOuts.filter(k => k.words !== 'hair')
       const numbers = openings.flatMap((o, i) => pointsOf(laid.ring(o.outer)).some(p => keep.some(k => ringHolds(k.ring, ...p))) || keep.some(k => ringHolds(laid.ring(o.outer), ...pointsOf(k.ring)[0]!)) ? [] : [i])
       return { ...step, passes: step.passes.map(p => ({ ...p, openings: { use: 'chosen', numbers } })) }
     },

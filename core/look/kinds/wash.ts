@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { boxOf, EMPTY_BOX, outlineThrough, pointsOf, polygonArea, regionOf, ringOf, signedArea, simplified, type Point, type Ring } from '../../geometry'
+import { boxOf, difference, EMPTY_BOX, outlineThrough, pointsOf, polygonArea, regionOf, ringHolds, ringOf, signedArea, simplified, type Point, type Ring } from '../../geometry'
 import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../order'
 import { filmOf, opacityOf, TOOLS } from '../../paint'
 import { zoneWords, type Ground } from '../../skin'
@@ -49,13 +49,30 @@ const outlineOf = (points: readonly Point[], straight: boolean): Ring => straigh
 // Rings run either way round; each is made a region of its own before they are joined.
 const joined = (rings: readonly Ring[]): Ring[] => regionOf(rings.flatMap(r => regionOf([r], 'nonzero').map(p => p.outer)), 'nonzero').flatMap(p => [p.outer, ...p.holes])
 
-/** The rings of each side of a base: its zones, joined where they touch, or its drawn outline and its twin's. */
-export const washSides = (wash: Spread, ground: Ground): Ring[][] => wash.points.length ? liesOf(wash, ground).map(l => joined([outlineOf(l.points, wash.straight)])) : [joined(wash.zones.flatMap(id => ground.zone(id) ?? []))]
+/** The outlines of each side of a base: of its zones, joined where they touch, or the drawn one and its twin's. */
+const outlines = (wash: Spread, ground: Ground): Ring[][] => wash.points.length ? liesOf(wash, ground).map(l => joined([outlineOf(l.points, wash.straight)])) : [joined(wash.zones.flatMap(id => ground.zone(id) ?? []))]
+
+/** The mouth of a face where a base would run over it. Lips are painted by themselves, with what is safe there; only a base that names them covers them. */
+function lipsUnder(rings: readonly Ring[], wash: Spread, ground: Ground): Ring | null {
+  const mouth = wash.zones.includes('lips') ? undefined : ground.keepOuts.find(k => k.words === 'mouth')?.ring, box = mouth && boxOf(mouth)
+  return mouth && box && rings.some((r) => {
+    const own = boxOf(r)
+    return own.minX < box.maxX && box.minX < own.maxX && own.minY < box.maxY && box.minY < own.maxY && pointsOf(mouth).some(p => ringHolds(r, ...p))
+  }) ? mouth : null
+}
+
+function besideLips(rings: Ring[], wash: Spread, ground: Ground): Ring[] {
+  const mouth = lipsUnder(rings, wash, ground)
+  return mouth ? difference(regionOf(rings, 'nonzero'), regionOf([mouth], 'nonzero')).flatMap(p => [p.outer, ...p.holes]) : rings
+}
+
+/** What each side of a base covers: lips stay free unless it names them. */
+export const washSides = (wash: Spread, ground: Ground): Ring[][] => outlines(wash, ground).map(rings => besideLips(rings, wash, ground))
 
 /** All that a base covers, each place once. */
 export const washRings = (wash: Spread, ground: Ground): Ring[] => {
-  const sides = washSides(wash, ground)
-  return sides.length > 1 ? joined(sides.flat()) : sides[0]!
+  const sides = outlines(wash, ground)
+  return besideLips(sides.length > 1 ? joined(sides.flat()) : sides[0]!, wash, ground)
 }
 
 /** Few handles that draw about the largest piece of some rings, for an outline to go on from. */
@@ -110,7 +127,7 @@ export const washKind: StepKind<Wash> = {
     const where = at ? `drawn outline, ${at.landmark}${wash.twin.rule === 'none' ? '' : ', and its twin'}` : wash.zones.map(id => `${zoneWords(id)}${ground.zone(id) ? '' : ` (there is none on a ${ground.words})`}`).join(', ')
     const names = wash.colours.map(c => c.name)
     return [
-      { label: 'where', text: where },
+      { label: 'where', text: lipsUnder(outlines(wash, ground).flat(), wash, ground) ? `${where}; lips left free` : where },
       { label: 'colour', text: names.length === 1 ? names[0]! : `${names.join(' to ')}, ${wash.axis.kind === 'out' ? 'from the middle out' : 'along the line'}` },
       { label: 'tool', text: `${TOOLS[wash.tool].name}, ${wash.wetness}, ${wash.dabs} ${wash.dabs === 1 ? 'layer' : 'layers'}${wash.glitter ? ', fine glitter while wet' : ''}` },
     ]

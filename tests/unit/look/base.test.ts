@@ -33,6 +33,19 @@ describe('a base on a drawn outline', () => {
     expect([isOutline(wash), isOutline(freshWash('a', 'Base', ['forehead'], colours, ground))]).toEqual([true, false])
   })
 
+  it('leaves the lips free unless it names them, on both sides of a twin and by zones as well', () => {
+    const mouth = ground.keepOuts.find(k => k.words === 'mouth')!.ring, lips = Math.abs(signedArea(mouth)), across: Wash = { ...oval(), points: [[-5, 50], [30, 50], [30, 95], [-5, 95]], twin: { ...NO_TWIN, rule: 'midline', own: null } }
+    for (const wash of [across, freshWash('a', 'Base', ['face'], colours, ground)]) {
+      const covered = regionOf(washRings(wash, ground), 'nonzero')
+      expect(area(difference(covered, regionOf([mouth], 'nonzero')).flatMap(p => [p.outer, ...p.holes]))).toBeCloseTo(area(washRings(wash, ground)), 2)
+      expect(kindOf(wash).lines(wash, world)[0]!.text).toMatch(/; lips left free$/)
+    }
+    const named = freshWash('a', 'Base', ['face', 'lips'], colours, ground)
+    expect(area(washRings(named, ground)) - area(washRings({ ...named, zones: ['face'] }, ground))).toBeCloseTo(lips, -1)
+    expect(kindOf(named).lines(named, world)[0]!.text).not.toContain('free')
+    expect(kindOf(oval()).lines(oval(), world)[0]!.text).not.toContain('free')
+  })
+
   it('has a twin with the same light in it, and takes twice the paint', () => {
     const wash = oval(), both: Wash = { ...wash, twin: { ...NO_TWIN, rule: 'midline', own: null } }, [own, other] = kindOf(both).prints(both, world), single = kindOf(wash).lays(wash, world)[0]!.mg
     expect(boxOf(other!.rings[0]!).minX).toBeCloseTo(-boxOf(own!.rings[0]!).maxX, 3)
