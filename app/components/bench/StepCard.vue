@@ -63,8 +63,8 @@ const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (ev
         <SwitchField :model-value="step.optional" label="Can be left out when there is a queue" @update:model-value="v => bench.editStep('optional', (s) => { s.optional = v })" />
       </section>
     </div>
-    <!-- Below the fields and not above them: what comes of a step arrives late, and must not move them under the hand. -->
-    <StepOutcome :key="`${step.id} outcome`" :step="step" class="max-h-[38%] shrink-0 overflow-y-auto border-t border-rule px-3 py-2.5" />
+    <!-- Below the fields and not above them: what comes of a step arrives late, and must not move them under the hand; its height is fixed for the same reason. -->
+    <StepOutcome :key="`${step.id} outcome`" :step="step" class="h-[28%] min-h-36 shrink-0 overflow-y-auto border-t border-rule px-3 py-2.5" />
     </template>
     <div v-else class="min-h-0 overflow-y-auto"><LookNotes /></div>
   </aside>
