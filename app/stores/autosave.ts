@@ -55,7 +55,8 @@ export class Autosave {
   /** Sends what waits, at once. */
   async flush(): Promise<void> {
     clearTimeout(this.timer)
-    if (this.running) await this.running
+    // Several may wait for a slow save: the first of them sends what there is, the others see that it runs.
+    while (this.running) await this.running
     if (!this.waiting || this.state.value === 'conflict') return
     this.running = this.send(this.waiting).finally(() => { this.running = null })
     await this.running
@@ -64,18 +65,12 @@ export class Autosave {
   private async send(look: Look): Promise<void> {
     this.state.value = 'saving'
     try {
-      const { version, savedAt } = await $fetch<{ version: number, savedAt: string }>(`/api/looks/${look.id}`, { method: 'PUT', body: { base: this.version, look } })
-      this.version = version
-      this.savedAt.value = savedAt
-      this.problem.value = ''
-      if (this.waiting === look) {
-        this.waiting = null
-        dropDraft(look.id)
-        this.state.value = 'saved'
-      } else if (this.waiting) this.push(this.waiting)
+      this.arrived(look, await $fetch<{ version: number, savedAt: string }>(`/api/looks/${look.id}`, { method: 'PUT', body: { base: this.version, look } }))
     } catch (error) {
       const refused = refusalData<{ theirs: LookRecord }>(error, 409)
       if (refused) {
+        // The newer version may be this very save, whose answer got lost on the way.
+        if (JSON.stringify(refused.theirs.look) === JSON.stringify(look)) return this.arrived(look, refused.theirs)
         this.theirs.value = refused.theirs
         this.state.value = 'conflict'
         return
@@ -84,6 +79,18 @@ export class Autosave {
       this.problem.value = sentencesOf(error).join(' ')
       this.timer = setTimeout(() => void this.flush(), RETRY_MS)
     }
+  }
+
+  /** The server has a look; what changed meanwhile is sent next. */
+  private arrived(look: Look, { version, savedAt }: { version: number, savedAt: string }): void {
+    this.version = version
+    this.savedAt.value = savedAt
+    this.problem.value = ''
+    if (this.waiting === look) {
+      this.waiting = null
+      dropDraft(look.id)
+      this.state.value = 'saved'
+    } else if (this.waiting) this.push(this.waiting)
   }
 
   /** Settles a conflict in favour of what is on this page: it is saved over the newer version, which stays among the revisions. */

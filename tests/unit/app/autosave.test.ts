@@ -65,6 +65,37 @@ describe('autosave', () => {
     expect(fetched.mock.calls.map(c => c[1].body.base)).toEqual([1, 2])
   })
 
+  it('is never in its own way: changes that pile up behind a slow save go out once, over its version', async () => {
+    // A server that knows its version, and takes its time.
+    let version = 1
+    fetched.mockImplementation(async (_url, { body }) => {
+      if (body.base !== version) throw refused(409, { theirs: { look: named('theirs'), version, savedAt: at } })
+      version++
+      const saved = { version, savedAt: at }
+      await new Promise(resolve => setTimeout(resolve, 3000))
+      return saved
+    })
+    const saver = new Autosave(1, at)
+    for (const name of ['a', 'b', 'c', 'd']) {
+      saver.push(named(name))
+      await vi.advanceTimersByTimeAsync(700)
+    }
+    await vi.advanceTimersByTimeAsync(20_000)
+    expect(saver.state.value).toBe('saved')
+    expect(fetched.mock.calls.map(c => [c[1].body.base, c[1].body.look.name])).toEqual([[1, 'a'], [2, 'd']])
+  })
+
+  it('knows its own save again when the answer to it got lost', async () => {
+    fetched.mockRejectedValueOnce(new FetchError('connection lost')).mockRejectedValueOnce(refused(409, { theirs: { look: named('mine'), version: 7, savedAt: at } })).mockResolvedValueOnce({ version: 8, savedAt: at })
+    const saver = new Autosave(6, at)
+    saver.push(named('mine'))
+    await vi.advanceTimersByTimeAsync(6000)
+    expect(saver.state.value).toBe('saved')
+    saver.push(named('next'))
+    await saver.flush()
+    expect(fetched.mock.calls[2]![1].body.base).toBe(7)
+  })
+
   it('sends again what changed while it was sending', async () => {
     let answer: (v: { version: number, savedAt: string }) => void = () => {}
     fetched.mockImplementationOnce(() => new Promise((resolve) => { answer = resolve })).mockResolvedValueOnce({ version: 3, savedAt: at })
