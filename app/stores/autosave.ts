@@ -65,12 +65,18 @@ export class Autosave {
   private async send(look: Look): Promise<void> {
     this.state.value = 'saving'
     try {
-      this.arrived(look, await $fetch<{ version: number, savedAt: string }>(`/api/looks/${look.id}`, { method: 'PUT', body: { base: this.version, look } }))
+      const { version, savedAt } = await $fetch<{ version: number, savedAt: string }>(`/api/looks/${look.id}`, { method: 'PUT', body: { base: this.version, look } })
+      this.version = version
+      this.savedAt.value = savedAt
+      this.problem.value = ''
+      if (this.waiting === look) {
+        this.waiting = null
+        dropDraft(look.id)
+        this.state.value = 'saved'
+      } else if (this.waiting) this.push(this.waiting)
     } catch (error) {
       const refused = refusalData<{ theirs: LookRecord }>(error, 409)
       if (refused) {
-        // The newer version may be this very save, whose answer got lost on the way.
-        if (JSON.stringify(refused.theirs.look) === JSON.stringify(look)) return this.arrived(look, refused.theirs)
         this.theirs.value = refused.theirs
         this.state.value = 'conflict'
         return
@@ -79,18 +85,6 @@ export class Autosave {
       this.problem.value = sentencesOf(error).join(' ')
       this.timer = setTimeout(() => void this.flush(), RETRY_MS)
     }
-  }
-
-  /** The server has a look; what changed meanwhile is sent next. */
-  private arrived(look: Look, { version, savedAt }: { version: number, savedAt: string }): void {
-    this.version = version
-    this.savedAt.value = savedAt
-    this.problem.value = ''
-    if (this.waiting === look) {
-      this.waiting = null
-      dropDraft(look.id)
-      this.state.value = 'saved'
-    } else if (this.waiting) this.push(this.waiting)
   }
 
   /** Settles a conflict in favour of what is on this page: it is saved over the newer version, which stays among the revisions. */

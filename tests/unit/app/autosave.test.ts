@@ -85,17 +85,6 @@ describe('autosave', () => {
     expect(fetched.mock.calls.map(c => [c[1].body.base, c[1].body.look.name])).toEqual([[1, 'a'], [2, 'd']])
   })
 
-  it('knows its own save again when the answer to it got lost', async () => {
-    fetched.mockRejectedValueOnce(new FetchError('connection lost')).mockRejectedValueOnce(refused(409, { theirs: { look: named('mine'), version: 7, savedAt: at } })).mockResolvedValueOnce({ version: 8, savedAt: at })
-    const saver = new Autosave(6, at)
-    saver.push(named('mine'))
-    await vi.advanceTimersByTimeAsync(6000)
-    expect(saver.state.value).toBe('saved')
-    saver.push(named('next'))
-    await saver.flush()
-    expect(fetched.mock.calls[2]![1].body.base).toBe(7)
-  })
-
   it('sends again what changed while it was sending', async () => {
     let answer: (v: { version: number, savedAt: string }) => void = () => {}
     fetched.mockImplementationOnce(() => new Promise((resolve) => { answer = resolve })).mockResolvedValueOnce({ version: 3, savedAt: at })
