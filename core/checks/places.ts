@@ -12,10 +12,11 @@ export const seats = ofSheets(({ step, sheet, world }) => {
   if (!worst || worst.seatedPressed >= FOLLOWS) return []
   // Only of a texture can the openings that stand off be left out; a motif would lose a piece.
   const standing = new Set([...all[0]!.pressed].flatMap((gap, n) => gap > 2 * SEATS_MM ? [n] : [])), rest = (pass: Pass) => openingNumbers(pass, sheet).filter(n => !standing.has(n))
+  let before: number | undefined
   const keptOver = (s: SheetStep) => [...overKept(s, sheet, world).values()].reduce((n, hit) => n + hit.size, 0), fixable = sheet.kind === 'texture' && standing.size > 0 && step.passes.every(p => rest(p).length > 0)
   return [{
     level: 'care', title: `Even pressed down ${Math.round(100 * worst.seatedPressed)} % of the openings seat`, why: `${worst.sentence} (estimate)`,
-    fix: fixable ? { words: 'Dab only those that seat', sets: step.passes.map((p, i) => ({ path: ['passes', i, 'openings'], to: { use: 'chosen', numbers: rest(p) } })) } : seatedNear(step, sheet, world, s => keptOver(s) <= keptOver(step)),
+    fix: fixable ? { words: 'Dab only those that seat', sets: step.passes.map((p, i) => ({ path: ['passes', i, 'openings'], to: { use: 'chosen', numbers: rest(p) } })) } : seatedNear(step, sheet, world, s => keptOver(s) <= (before ??= keptOver(step))),
   }]
 })
 

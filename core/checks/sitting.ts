@@ -79,7 +79,7 @@ export const overEyes: Check = ({ look, step, world }) => {
   if (!hit.length) return []
   return [{
     level: eyes ? 'stop' : 'care', title: `Runs over the ${hit.map(k => k.words).join(' and the ')}`, why: eyes ? 'Paint must keep off open eyes: move its handles, or make it smaller.' : 'Leave the nostrils themselves free: paint round them, or make it smaller.',
-    fix: step.kind === 'wash' ? null : shiftedFrom(step, ringCentroid(hit[0]!.ring), eyes ? 'eye' : 'nostril', world, s => over(s).length === 0),
+    fix: step.kind === 'wash' ? null : shiftedFrom(step, ringCentroid((hit.find(k => k.words.endsWith('eye')) ?? hit[0]!).ring), eyes ? 'eye' : 'nostril', world, s => over(s).length === 0),
   }]
 }
 

@@ -106,7 +106,7 @@ function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief,
     return here[2]!
   }
   const smooth = blurredRelief(z, { minX: -wide, minY: form.crown - 5, maxX: wide, maxY: form.foot + 5 }, 6 * form.kx)
-  const lit = onCells(easel.shape(ringOf(silhouetteOf(face, relief))), easel.grid, (x, y) => {
+  const mask = easel.shape(ringOf(silhouetteOf(face, relief))), lit = onCells(mask, easel.grid, (x, y) => {
     // Below the rim, where the relief only goes on for sheets that wrap round it, light falls as it does on the rim.
     const height = z(x, y)
     let rx = x, ry = y
@@ -122,7 +122,7 @@ function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief,
     const { light, gloss } = lightOn(nx, ny, k)
     return [light * cavity * hairShade(form, x, y) * (1 - 0.12 * rim * rim), gloss * (1 - 0.5 * rim)]
   })
-  easel.each(lit.mask, (p, cover, x, y) => {
+  easel.each(mask, (p, cover, x, y) => {
     const mottle = 1 + 0.035 * (noise(x * 0.22, y * 0.22, 1) - 0.5) + 0.03 * (noise(x * 1.4, y * 1.4, 2) - 0.5)
     lay(easel, p, cover, [skin[0] * mottle, skin[1] * mottle * 0.995, skin[2] * mottle], lit.first(p))
     easel.skin[p] = Math.max(easel.skin[p]!, cover)
@@ -131,7 +131,7 @@ function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief,
 }
 
 /** Two values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read linearly for each pixel of the grid. */
-function onCells(mask: Mask, grid: Grid, values: (x: number, y: number) => readonly [number, number]): { mask: Mask, first: (pixel: number) => number, second: (pixel: number) => number } {
+function onCells(mask: Mask, grid: Grid, values: (x: number, y: number) => readonly [number, number]): { first: (pixel: number) => number, second: (pixel: number) => number } {
   const cell = Math.max(1, Math.floor(0.75 * grid.pxPerMm)), nx = Math.ceil(mask.width / cell) + 1, ny = Math.ceil(mask.height / cell) + 1, a = new Float32Array(nx * ny), b = new Float32Array(nx * ny)
   for (let v = 0; v < ny; v++) {
     for (let u = 0; u < nx; u++) [a[v * nx + u], b[v * nx + u]] = values(grid.x0 + (mask.i0 + u * cell + 0.5) / grid.pxPerMm, grid.y0 + (mask.j0 + v * cell + 0.5) / grid.pxPerMm)
@@ -140,7 +140,7 @@ function onCells(mask: Mask, grid: Grid, values: (x: number, y: number) => reado
     const i = pixel % grid.width - mask.i0, j = Math.floor(pixel / grid.width) - mask.j0, u = Math.floor(i / cell), v = Math.floor(j / cell), s = i / cell - u, t = j / cell - v, p = v * nx + u
     return (data[p]! * (1 - s) + data[p + 1]! * s) * (1 - t) + (data[p + nx]! * (1 - s) + data[p + nx + 1]! * s) * t
   }
-  return { mask, first: read(a), second: read(b) }
+  return { first: read(a), second: read(b) }
 }
 
 /** The relief blurred by a Gaussian of `sigma` mm, tabulated to 2 mm and read linearly. */
