@@ -19,6 +19,8 @@ export default defineConfig({
     acceptDownloads: true,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? execSync('command -v chromium', { encoding: 'utf8' }).trim(),
+      // Scrollbars take room in every browser that people use.
+      ignoreDefaultArgs: ['--hide-scrollbars'],
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
     },
   },

@@ -1,8 +1,8 @@
 import { wrap, type Remote } from 'comlink'
-import { toRaw } from 'vue'
 import type { Look } from '#core/look'
 import type { Stencil } from '#core/stencil'
-import type { Painter, Picture, Update } from '~/workers/painter'
+import type { Painter, Picture } from '~/workers/painter'
+import type { Update } from '~/workers/stagePicture'
 
 let remote: Remote<Painter> | null = null
 /** The sheets that the worker knows, as they were when it was told. */
@@ -21,7 +21,7 @@ export function usePainter() {
     if (fresh.length === 0 && key === kitTold) return
     fresh.forEach(s => told.set(s.id, s))
     kitTold = key
-    await painter().know(fresh.map(s => toRaw(s)), toRaw(kit.paints), toRaw(kit.readings))
+    await painter().know(fresh.map(s => plain(s)), plain(kit.paints), plain(kit.readings))
   }
   /** Runs a job of the worker once it knows what the page knows. */
   const after = async <T>(job: () => Promise<T>): Promise<T> => {
@@ -29,13 +29,13 @@ export function usePainter() {
     return job()
   }
   return {
-    update: (look: Look, pxPerMm: number, upTo: number | undefined, have: boolean): Promise<Update | null> => after(() => painter().update(look, pxPerMm, upTo, have)),
-    paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().paint(look, pxPerMm, upTo)),
-    wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().wrapped(look, pxPerMm, upTo)),
-    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> => after(() => painter().thumbs(look, pxPerMm)),
-    findings: (look: Look, today: string) => after(() => painter().findings(look, today)),
-    composition: (look: Look) => after(() => painter().composition(look)),
-    onSkins: (look: Look, colours: string[], pxPerMm: number) => after(() => painter().onSkins(look, colours, pxPerMm)),
+    update: (look: Look, pxPerMm: number, upTo: number | undefined, have: number | null): Promise<Update | null> => after(() => painter().update(plain(look), pxPerMm, upTo, have)),
+    paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().paint(plain(look), pxPerMm, upTo)),
+    wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().wrapped(plain(look), pxPerMm, upTo)),
+    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> => after(() => painter().thumbs(plain(look), pxPerMm)),
+    findings: (look: Look, today: string) => after(() => painter().findings(plain(look), today)),
+    composition: (look: Look) => after(() => painter().composition(plain(look))),
+    onSkins: (look: Look, colours: string[], pxPerMm: number) => after(() => painter().onSkins(plain(look), plain(colours), pxPerMm)),
   }
 }
 

@@ -1,37 +1,39 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import { toRaw } from 'vue'
 import type { Look } from '#core/look'
 import type { Canvas } from '#core/skin'
-import type { Analysis, Seat, SheetGeometry, Spot } from '#core/stencil'
-import type { Sheets } from '~/workers/sheets'
+import type { Analysis, Island, Seat, SheetGeometry, Spot } from '#core/stencil'
+import type { Mending, Sheets } from '~/workers/sheets'
 
 let remote: Remote<Sheets> | null = null
 const worker = (): Remote<Sheets> => remote ??= wrap<Sheets>(new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' }))
-/** What the worker was last told of the drawer. */
-let known = ''
+/** What the worker was last told of the drawer, and when it has heard it. */
+let known = '', heard: Promise<void> = Promise.resolve()
 
-/** Reading, measuring, mending and fitting of sheets, off the page's thread. */
+/** Reading, measuring, mending and fitting of sheets, off the page's thread. The worker is handed plain data only. */
 export function useSheetWorker() {
   const drawer = useDrawer()
-  /** Tells the worker of every sheet of the drawer, when something of them has changed. */
+  /** Tells the worker of every sheet of the drawer, when something of them has changed; done once the worker has heard it, whoever told it. */
   async function knowDrawer(): Promise<void> {
     await drawer.ensure(drawer.list.map(s => s.id))
     const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))
-    if (key === known) return
-    known = key
-    await worker().know(drawer.list.flatMap((about) => {
-      const shape = drawer.shapes.get(about.id)
-      return shape ? [{ ...toRaw(shape), kind: about.kind, zones: about.zones, heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
-    }))
+    if (key !== known) {
+      known = key
+      heard = worker().know(plain(drawer.list.flatMap((about) => {
+        const shape = drawer.shapes.get(about.id)
+        return shape ? [{ ...shape, kind: about.kind, zones: about.zones, heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
+      })))
+      heard.catch(() => { known = '' })
+    }
+    await heard
   }
   return {
     read: (text: string, widthMm?: number) => worker().read(text, widthMm),
-    analyse: (sheet: SheetGeometry, below: number, onProgress: (words: string, done: number) => void = () => {}): Promise<Analysis> => worker().analyse(sheet, below, proxy(onProgress)),
-    joins: worker().joins,
-    mend: worker().mend,
+    analyse: (sheet: SheetGeometry, below: number, onProgress: (words: string, done: number) => void = () => {}): Promise<Analysis> => worker().analyse(plain(sheet), below, proxy(onProgress)),
+    joins: (sheet: SheetGeometry, islands: Island[], width: number) => worker().joins(plain(sheet), plain(islands), width),
+    mend: (sheet: SheetGeometry, mending: Mending) => worker().mend(plain(sheet), plain(mending)),
     knowDrawer,
-    fits: (spot: Spot, onProgress: (done: number) => void): Promise<Seat[] | null> => worker().fits(spot, proxy(onProgress)),
+    fits: (spot: Spot, onProgress: (done: number) => void): Promise<Seat[] | null> => worker().fits(plain(spot), proxy(onProgress)),
     stop: () => worker().stop(),
-    moved: (look: Look, canvas: Canvas, age: number) => worker().moved(look, canvas, age),
+    moved: (look: Look, canvas: Canvas, age: number) => worker().moved(plain(look), plain(canvas), age),
   }
 }

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { toast } from 'vue-sonner'
 import {
-  aimedTilt, aimStep, bearingOn, exactTwin, freshOutline, freshSheet, freshWash, groundFor, isMark, kindOf, lookSeconds, NO_TWIN, openingNumbers, placementOf, paintedOpenings, placementProblem, placementsOf, registerFit, relationOf, reordered, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
+  aimedTilt, aimStep, bearingOn, exactTwin, freshOutline, freshSheet, freshWash, groundFor, isMark, kindOf, lookSeconds, MOST_STEPS, NO_TWIN, openingNumbers, parseLook, placementOf, paintedOpenings, placementProblem, placementsOf, registerFit, relationOf, reordered, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
   type Amount, type Look, type MarkStep, type PaintRef, type RegisterWay, type SheetStep, type Shows, type Step, type TwinRule, type World,
 } from '#core/look'
 import { afterFix, type Finding, type Fix } from '#core/checks'
@@ -13,7 +13,7 @@ import type { LookRecord } from '~~/server/db/looks'
 import type { Outcome } from '~/workers/painter'
 import { Autosave, dropDraft, readDraft } from './autosave'
 import { useDrawer } from './drawer'
-import { History } from './history'
+import { History, RefusedEdit } from './history'
 import { useKit } from './kit'
 import { useSettings } from './settings'
 
@@ -98,10 +98,17 @@ export const useBench = defineStore('bench', () => {
   }
 
   function begin(next: Look): void {
-    history = new History(next)
-    look.value = next
+    history = new History(next, problemOf)
+    look.value = history.present
     selectedId.value = null
     tell()
+  }
+
+  /** What is wrong with a look that an edit would leave; nothing that the server would refuse gets into it. */
+  function problemOf(next: Look): string | null {
+    if (next.steps.length > MOST_STEPS) return `A look has at most ${MOST_STEPS} steps: take some out first.`
+    const read = parseLook(next)
+    return read.ok ? null : read.errors[0]!
   }
 
   function close(): void {
@@ -124,17 +131,24 @@ export const useBench = defineStore('bench', () => {
     saver.value!.push(look.value)
   }
 
-  /** Changes the look, as one step of undo. */
-  function edit(label: string, recipe: (draft: Look) => void, merge: string | null = null): void {
-    const changed = history?.edit(label, (draft) => {
-      recipe(draft)
-      // Sheets that are held in register go where their hosts went.
-      settleRegisters(draft.steps as Step[])
-      // Glitter that goes onto wet paint follows that paint.
-      const bound = boundOrder(draft.steps as Step[])
-      if (bound) draft.steps = bound as never
-    }, merge)
+  /** Changes the look, as one step of undo; an edit that cannot be is refused with a sentence. Returns whether the look is another now. */
+  function edit(label: string, recipe: (draft: Look) => void, merge: string | null = null): boolean {
+    let changed = false
+    try {
+      changed = history?.edit(label, (draft) => {
+        recipe(draft)
+        // Sheets that are held in register go where their hosts went.
+        settleRegisters(draft.steps as Step[])
+        // Glitter that goes onto wet paint follows that paint.
+        const bound = boundOrder(draft.steps as Step[])
+        if (bound) draft.steps = bound as never
+      }, merge) ?? false
+    } catch (error) {
+      if (!(error instanceof RefusedEdit)) throw error
+      toast.error(error.message)
+    }
     if (changed) take()
+    return changed
   }
   function undo(): void { if (history?.undo()) take() }
   function redo(): void { if (history?.redo()) take() }
@@ -154,8 +168,7 @@ export const useBench = defineStore('bench', () => {
     editStep(label, (step) => { if (step.kind === 'sheet') recipe(step) }, merge)
 
   function add(step: Step, label: string): void {
-    edit(label, draft => void draft.steps.push(step as never))
-    selectedId.value = step.id
+    if (edit(label, draft => void draft.steps.push(step as never))) selectedId.value = step.id
   }
 
   /** Lays a base over zones, or on an outline of its own where a spot is picked. */
@@ -199,8 +212,7 @@ export const useBench = defineStore('bench', () => {
     const step = selected.value
     if (!step) return
     const copy = { ...structuredClone(toRaw(step)), id: nanoid(10) }
-    edit('copy a step', draft => void draft.steps.splice(draft.steps.findIndex(s => s.id === step.id) + 1, 0, copy as never))
-    selectedId.value = copy.id
+    if (edit('copy a step', draft => void draft.steps.splice(draft.steps.findIndex(s => s.id === step.id) + 1, 0, copy as never))) selectedId.value = copy.id
   }
 
   function move(id: string, to: number): void {
@@ -273,8 +285,7 @@ export const useBench = defineStore('bench', () => {
       toast.error(error.message)
       return false
     }
-    edit(label, recipe)
-    return true
+    return edit(label, recipe)
   }
   const dab = (by: number) => editStep('dabs', (s) => {
     const dabbed = s.kind === 'sheet' ? s.passes.at(-1)! : s.kind === 'wash' ? s : null

@@ -16,7 +16,7 @@ import type { Composition } from '~/workers/painter'
 export const useBrushwork = defineStore('brushwork', () => {
   const bench = useBench(), kit = useKit(), settings = useSettings(), painter = usePainter()
   /** The colour of the next stroke; the last one used, else the darkest of the kit. */
-  const paint = ref<PaintRef | null>(null)
+  const paint = shallowRef<PaintRef | null>(null)
   const usable = computed(() => kit.singles.filter(p => p.finish === 'matte'))
   const byLight = computed(() => [...usable.value].sort((a, b) => luminance(linearOf(a.colour)) - luminance(linearOf(b.colour))))
   const colour = computed<PaintRef | null>(() => paint.value && kit.find(paint.value.id) ? paint.value : byLight.value[0] ? kit.refOf(byLight.value[0]) : null)
@@ -72,8 +72,7 @@ export const useBrushwork = defineStore('brushwork', () => {
     if (starter.on === 'sheet' && !host) return void toast.error('Lay a stencil first: this arrangement goes around one.')
     const accent = kit.find('lantern') ?? kit.singles.find(p => p.finish === 'metallic') ?? dark, body = colour.value!.id === dark.id ? kit.find('mulberry') ?? kit.singles.find(p => p.id !== dark.id && p.id !== light.id) ?? dark : kit.find(colour.value!.id)!
     const steps = starter.make({ ground: bench.ground, focus: focus(), palette: { dark: kit.refOf(dark), light: kit.refOf(light), body: kit.refOf(body), accent: kit.refOf(accent) }, id: () => nanoid(10), host: host as never })
-    if (bench.look!.steps.length + steps.length > 80) return void toast.error('A look has at most 80 steps: take some out first.')
-    bench.edit(starter.words.toLowerCase(), draft => void draft.steps.push(...steps as never[]))
+    if (!bench.edit(starter.words.toLowerCase(), draft => void draft.steps.push(...steps as never[]))) return
     bench.selectedId = steps[0]!.id
     void nextTick(() => { bench.alsoIds = steps.slice(1).map(s => s.id) })
   }
@@ -204,7 +203,7 @@ export const useBrushwork = defineStore('brushwork', () => {
     })
   }
 
-  const moveFocus = (at: Point) => bench.edit('move the focal point', (draft) => { draft.focus = [bench.round(at[0]), bench.round(at[1])] })
+  const moveFocus = (at: Point) => void bench.edit('move the focal point', (draft) => { draft.focus = [bench.round(at[0]), bench.round(at[1])] })
   /** Lets the sizes of what is selected, or of all brushwork, fall from the farthest to the nearest of the focal point. */
   function cascade(): void {
     const list = (bench.chosen.length > 1 ? bench.chosen : bench.look!.steps).flatMap((s) => {

@@ -1,4 +1,5 @@
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer'
+import { plain } from '../utils/plain'
 
 enablePatches()
 
@@ -7,22 +8,34 @@ interface Entry { label: string, forth: Patch[], back: Patch[], merge: string | 
 /** Edits of the same kind that follow within this time are undone together, ms. */
 const MERGE_MS = 900
 
-/** Undo and redo of an immutable document by patches, without limit. */
+/** An edit that would leave a document that cannot be; its message is a sentence for the painter. */
+export class RefusedEdit extends Error {}
+
+/** Undo and redo of an immutable document by patches, without limit. What enters the document is plain data and has been checked. */
 export class History<T extends object> {
   private done: Entry[] = []
   private undone: Entry[] = []
+  present: T
 
-  constructor(public present: T) {}
+  /** @param problemOf what is wrong with a document, as a sentence; null when nothing is */
+  constructor(present: T, private readonly problemOf: (next: T) => string | null = () => null) {
+    this.present = plain(present)
+  }
 
   get canUndo(): boolean { return this.done.length > 0 }
   get canRedo(): boolean { return this.undone.length > 0 }
   get undoLabel(): string { return this.done.at(-1)?.label ?? '' }
   get redoLabel(): string { return this.undone.at(-1)?.label ?? '' }
 
-  /** Changes the document; returns whether anything changed. Edits with the same `merge` key in quick succession become one. */
+  /**
+   * Changes the document; returns whether anything changed. Edits with the same `merge` key in quick succession become one.
+   * Throws RefusedEdit, with the document as it was, when something would be wrong with the new one.
+   */
   edit(label: string, recipe: (draft: T) => void, merge: string | null = null, at = Date.now()): boolean {
-    const [next, forth, back] = produceWithPatches(this.present, recipe as never) as unknown as [T, Patch[], Patch[]]
-    if (forth.length === 0) return false
+    const [made, patches, back] = produceWithPatches(this.present, recipe as never) as unknown as [T, Patch[], Patch[]]
+    if (patches.length === 0) return false
+    const next = plain(made), forth = patches.map(p => 'value' in p ? { ...p, value: plain(p.value as unknown) } : p), problem = this.problemOf(next)
+    if (problem !== null) throw new RefusedEdit(problem)
     this.present = next
     this.undone = []
     const last = this.done.at(-1)
@@ -39,7 +52,7 @@ export class History<T extends object> {
   undo(): string | null {
     const entry = this.done.pop()
     if (!entry) return null
-    this.present = applyPatches(this.present, entry.back)
+    this.present = plain(applyPatches(this.present, entry.back))
     this.undone.push(entry)
     return entry.label
   }
@@ -47,7 +60,7 @@ export class History<T extends object> {
   redo(): string | null {
     const entry = this.undone.pop()
     if (!entry) return null
-    this.present = applyPatches(this.present, entry.forth)
+    this.present = plain(applyPatches(this.present, entry.forth))
     this.done.push({ ...entry, merge: null })
     return entry.label
   }

@@ -1,15 +1,13 @@
 import { expose, transfer } from 'comlink'
-import { amountsOf, flowOf, gapsOf, groundFor, kindOf, paintedOpenings, passNumbers, placementsOf, showsOf, spreadOf, undersOf, withUnders, type Amount, type Flow, type Look, type Shows, type Step, type World } from '#core/look'
+import { amountsOf, flowOf, gapsOf, groundFor, paintedOpenings, passNumbers, placementsOf, showsOf, spreadOf, undersOf, withUnders, type Amount, type Flow, type Look, type Shows, type Step, type World } from '#core/look'
 import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
 import { balanceOf, Bares, emptySpots, finishedPicture, Painting, printSteps, skinTexture, type Balance, type Bare, type EmptySpot, type Painted } from '#core/raster'
 import { closedBridges, findingsOf, type Finding } from '#core/checks'
 import { layOn } from '#core/skin'
 import type { Stencil } from '#core/stencil'
+import { keyIn, StagePicture, type Update } from './stagePicture'
 
 export interface Picture { rgba: Uint8ClampedArray<ArrayBuffer>, width: number, height: number }
-/** A part of a picture that changed, with the size of the whole. */
-export interface Update { patch: { i0: number, j0: number, width: number, height: number, rgba: Uint8ClampedArray<ArrayBuffer> } | null, width: number, height: number, fresh: boolean, shows: Shows[] }
-
 const sheets = new Map<string, Stencil>()
 let paints = new Map<string, Paint>(), readings: Readings = NO_READINGS, kitVersion = 0
 const bares = new Bares(6)
@@ -19,15 +17,6 @@ const finished = ({ head }: Bare, painted?: Painted): Picture => ({ rgba: finish
 
 /** Sheets that were told anew get a new number, so that their prints are made anew. */
 const versions = new Map<string, number>()
-/** The steps that one goes around, and those that they go around. */
-function hostOf(step: Step, world: World): unknown {
-  const id = step.kind === 'line' || step.kind === 'dots' ? step.of?.use === 'step' ? step.of.step : null : step.kind === 'glitter' && step.area === 'print' ? step.on : null, steps = world.steps as readonly Step[], host = id === null ? undefined : steps.slice(0, steps.findIndex(s => s.id === step.id)).find(s => s.id === id)
-  return host ? [host, hostOf(host, world)] : null
-}
-
-/** What a step's print depends on: its own fields, what it goes around, its sheet, what lies beneath, and the kit. */
-const keyIn = (world: World) => (step: Step): string => JSON.stringify([step, hostOf(step, world), kindOf(step).sheets(step).map(id => versions.get(id) ?? 0), world.under?.(step.id), kitVersion])
-
 /** What comes of a step: how far each pass creeps, and where bridges close. */
 export interface Outcome { readonly stepId: string, readonly passes: { creep: number, typical: number, closed: number }[], readonly marks: [number, number][] }
 
@@ -49,15 +38,14 @@ export interface Told { readonly findings: Finding[], readonly outcomes: Outcome
 /** How a look hangs together. */
 export interface Composition { readonly flow: Flow, readonly spots: EmptySpot[], readonly balance: Balance }
 
-/** The picture of the stage, kept so that only what changes is painted anew. */
-let stage: { key: string, painting: Painting, shows: Map<string, Shows> } | null = null
-let ticket = 0
 /** Lets messages that wait come in. */
 const pause = () => new Promise<void>((resolve) => {
   const { port1, port2 } = new MessageChannel()
   port1.onmessage = () => resolve()
   port2.postMessage(null)
 })
+
+const stage = new StagePicture(bares, pause)
 
 const painter = {
   know(list: Stencil[], kit: Paint[], own: Readings): void {
@@ -69,25 +57,10 @@ const painter = {
     paints = new Map(kit.map(p => [p.id, p]))
     readings = own
   },
-  /**
-   * Brings the stage's picture to a look: only from the changed step upward, and only where something changed. Null when a newer wish came meanwhile.
-   * @param have whether the page still has the picture that the last patch belongs to
-   */
-  async update(look: Look, pxPerMm: number, upTo = look.steps.length, have = false): Promise<Update | null> {
-    const mine = ++ticket, world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm), key = JSON.stringify([look.canvas, look.skin, pxPerMm])
-    const fresh = stage?.key !== key || !have
-    if (!stage || stage.key !== key) stage = { key, painting: new Painting(bare), shows: new Map() }
-    const { painting, shows } = stage
-    for (const step of painting.toward(look.steps.slice(0, upTo), world, keyIn(world))) {
-      const pairs = painting.compared()
-      if (pairs.length) shows.set(step.id, showsOf(step.id, pairs))
-      else shows.delete(step.id)
-      await pause()
-      if (mine !== ticket) return null
-    }
-    const { width, height } = bare.head.grid, patch = fresh ? { i0: 0, j0: 0, width, height, rgba: painting.whole() } : painting.patch()
-    const answer: Update = { patch, width, height, fresh, shows: look.steps.slice(0, upTo).flatMap(s => shows.get(s.id) ?? []) }
-    return transfer(answer, patch ? [patch.rgba.buffer] : [])
+  /** Brings the stage's picture to a look; see StagePicture. */
+  async update(look: Look, pxPerMm: number, upTo: number | undefined, have: number | null): Promise<Update | null> {
+    const world = worldOf(look), answer = await stage.update({ look, world, pxPerMm, upTo: upTo ?? look.steps.length, have }, keyIn(world, id => versions.get(id) ?? 0, kitVersion))
+    return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
   },
   /** The painted face; with `upTo`, only its first steps. */
   paint(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
@@ -97,7 +70,7 @@ const painter = {
   /** What there is to say of a look, and what comes of its steps. How steps show is taken from the stage's picture where it has them. */
   findings(look: Look, today: string): Told {
     const world = worldOf(look)
-    return { waits: [...undersOf(look.steps, world)].map(([id, under]) => [id, under.wait]), amounts: amountsOf(look, world), findings: findingsOf(look, world, [...paints.values()], [...stage?.shows.values() ?? []], today), outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []) }
+    return { waits: [...undersOf(look.steps, world)].map(([id, under]) => [id, under.wait]), amounts: amountsOf(look, world), findings: findingsOf(look, world, [...paints.values()], stage.shows, today), outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []) }
   },
   /** How a look hangs together: its flow to the focal point, its empty patches, and how left and right weigh. */
   composition(look: Look): Composition {

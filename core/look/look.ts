@@ -8,6 +8,9 @@ import { bounded, hexSchema, idSchema, pointSchema, textSchema } from './parts'
 import { sittingSchema } from './sitting'
 import { upgraded } from './upgrade'
 
+/** As many steps a look has at most: nobody sits for more. */
+export const MOST_STEPS = 80
+
 const stepSchema = z.discriminatedUnion('kind', Object.values(KINDS).map(k => k.schema) as never, { error: `must be of a known kind: ${Object.keys(KINDS).join(', ')}` }) as unknown as z.ZodType<Step>
 
 /** A look: one design as a file and as a record. Fields are described in docs/FORMATS.md. */
@@ -26,7 +29,7 @@ export const lookSchema = z.strictObject({
   focus: pointSchema,
   /** Seconds there are for it; null when nobody waits. */
   budget: bounded(10, 7200).nullable(),
-  steps: z.array(stepSchema).max(80, 'must not have more than 80 steps'),
+  steps: z.array(stepSchema).max(MOST_STEPS, `must not have more than ${MOST_STEPS} steps`),
 })
 
 export type Look = Omit<z.infer<typeof lookSchema>, 'steps'> & { steps: Step[] }

@@ -3,8 +3,8 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { format } from 'date-fns'
 import { ChevronRight, CircleAlert, CircleCheck, CircleHelp, Download, Frame, ListOrdered, LoaderCircle, OctagonX, Redo2, Undo2, Users } from '@lucide/vue'
 
-const emit = defineEmits<{ help: [], canvas: [], findings: [], skins: [] }>()
-const bench = useBench()
+const emit = defineEmits<{ help: [], canvas: [], findings: [], skins: [], versions: [] }>()
+const bench = useBench(), exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
 const look = computed(() => bench.look!)
 const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length), care = computed(() => bench.findings.filter(f => f.level === 'care').length)
 const rename = (event: Event) => {
@@ -45,7 +45,7 @@ function budget(event: Event): void {
     <NuxtLink to="/" class="flex shrink-0 items-center gap-2 font-display text-lg font-bold text-mulberry"><img src="/mark.svg" alt="" class="size-7">Looks</NuxtLink>
     <ChevronRight :size="16" class="shrink-0 text-soft" />
     <input class="w-40 min-w-0 shrink rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" v-kept="look.name" maxlength="80" aria-label="Name of the look" @change="rename">
-    <span class="flex shrink-0 items-center gap-1 text-sm" :class="save.tone" role="status" data-testid="save-state" :data-state="state" :title="saver.problem.value"><component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" />{{ save.words }}</span>
+    <button class="flex shrink-0 items-center gap-1 rounded-md px-1 text-sm hover:underline" :class="save.tone" :title="saver.problem.value || (state === 'conflict' ? 'Choose between the two versions' : 'Earlier versions of this look')" @click="emit('versions')"><component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" /><span role="status" data-testid="save-state" :data-state="state">{{ save.words }}</span></button>
     <span class="flex-1" />
     <button class="btn shrink-0" title="What it is painted on: another face, an arm, the board" @click="emit('canvas')"><Frame :size="15" />{{ bench.ground.words }}, {{ look.skin.age }} y</button>
     <SkinPanel />
@@ -58,10 +58,10 @@ function budget(event: Event): void {
       <button class="icon-btn" :disabled="!bench.redoWords" :title="`Redo ${bench.redoWords}`" aria-label="Redo" @click="bench.redo()"><Redo2 :size="18" /></button>
       <button class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')"><CircleHelp :size="18" /></button></span>
     <Menu as="div" class="relative shrink-0">
-      <MenuButton class="btn"><Download :size="15" />Export</MenuButton>
-      <MenuItems class="absolute right-0 z-40 mt-1 w-56 rounded-xl border border-rule bg-card p-1 shadow-xl">
+      <MenuButton ref="exportButton" class="btn"><Download :size="15" />Export</MenuButton>
+      <MenuItems><FloatingPanel :anchor="exportButton" class="w-56 p-1">
         <MenuItem v-for="[words, path, what] in outs" :key="words" v-slot="{ active }"><button class="flex w-full items-baseline gap-2 rounded-lg px-3 py-1.5 text-left" :class="active && 'bg-mulberry-wash'" @click="out(path)"><strong>{{ words }}</strong><span class="text-sm text-soft">{{ what }}</span></button></MenuItem>
-      </MenuItems>
+      </FloatingPanel></MenuItems>
     </Menu>
     <button class="btn-main shrink-0" @click="card"><ListOrdered :size="16" />Step list</button>
   </header>

@@ -27,7 +27,7 @@ const steps = computed<Step[]>({
 const handlings = computed(() => bench.loaded ? handlingsOf(bench.look!.steps, bench.world) : [])
 const before = (id: string) => handlings.value.find(h => h.stepId === id && !h.twin)
 const between = (id: string) => handlings.value.find(h => h.stepId === id && h.twin)
-const colourDots = (step: Step) => step.kind === 'gem' || step.kind === 'glitter' ? [step.colour.colour] : kindOf(step).paints(step).map(p => kit.find(p.id)?.colour ?? p.colour)
+const colourDots = (step: Step) => step.kind === 'gem' || step.kind === 'glitter' ? [step.colour.colour] : kindOf(step).paints(step).map(p => swatchOf(kit.find(p.id) ?? p))
 const gravest = (id: string) => ['stop', 'care'].find(level => bench.findings.some(f => f.stepId === id && f.level === level)) ?? null
 /** A gate stands before a sheet for which something must dry. */
 const gate = (step: Step) => step.kind === 'sheet' && step.dry ? bench.waits.get(step.id) || null : null
@@ -59,7 +59,7 @@ function key(event: KeyboardEvent, i: number): void {
     <button class="flex w-12 shrink-0 flex-col items-center justify-center gap-1 border-r border-rule text-soft hover:text-mulberry" title="Play the build (P)" @click="emit('play')">
       <component :is="props.playTo === null ? Play : Pause" :size="20" /><span class="text-xs font-semibold">{{ props.playTo === null ? 'Play' : 'Stop' }}</span>
     </button>
-    <div class="flex min-w-0 flex-1 items-center overflow-x-auto px-3 py-1.5">
+    <div class="relative flex min-w-0 flex-1 items-center overflow-x-auto px-3 py-1.5">
       <figure class="shrink-0 text-center"><img v-if="thumbs[0]" :src="thumbs[0]" alt="Bare skin" class="h-[84px] rounded-md border border-rule object-cover"><figcaption class="text-xs leading-4 text-soft">skin</figcaption></figure>
       <VueDraggable v-model="steps" data-strip class="flex items-center" :animation="150" :delay="80" :delay-on-touch-only="true" role="list" aria-label="Steps in order">
         <div v-for="(step, i) in steps" :key="step.id" class="flex items-center" role="listitem">

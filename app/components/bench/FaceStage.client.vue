@@ -27,6 +27,8 @@ const pictureLayer = new Konva.Layer({ listening: false }), guideLayer = new Kon
 const picture = shallowRef<{ canvas: HTMLCanvasElement, box: { minX: number, minY: number, maxX: number, maxY: number } } | null>(null)
 const view = shallowRef<View>({ k: 2, ox: 0, oy: 0, front: SAME })
 const ground = computed(() => bench.ground)
+/** Whether the stage has its size, and the view follows from it. */
+const sized = ref(false)
 const whole = computed(() => wholePicture(width.value, height.value, settings.ruler ? RULER : 0, ground.value.box, ground.value.front))
 
 const { at, handlesNow, preview, shaped, focusAt, mark, press, drag, release, letGo } = useHand({ holder, view, whole, fitting })
@@ -36,7 +38,7 @@ onMounted(async () => {
   stage = new Konva.Stage({ container: holder.value!, width: 10, height: 10 })
   stage.add(pictureLayer, guideLayer, handleLayer)
   fit()
-  if (import.meta.dev || window.location.search.includes('probe')) (window as unknown as { faceStage: unknown }).faceStage = { stage, view: () => view.value, handles: () => handlesNow(), screen: (p: Point) => toScreen(view.value, p) }
+  if (import.meta.dev || window.location.search.includes('probe')) (window as unknown as { faceStage: unknown }).faceStage = { stage, view: () => view.value, handles: () => handlesNow(), screen: (p: Point) => toScreen(view.value, p), picture: () => ({ width: picture.value!.canvas.width, wide: picture.value!.box.maxX - picture.value!.box.minX, fine: fineness.value }) }
 })
 onBeforeUnmount(() => stage?.destroy())
 
@@ -46,27 +48,30 @@ function fit(): void {
   if (!stage || width.value < 20) return
   stage.size({ width: width.value, height: height.value })
   view.value = whole.value
+  sized.value = true
 }
 
 /** Pixels to the mm of the print: as fine as the screen shows, at most 6. */
 const fineness = computed(() => Math.min(6, Math.max(1, Math.round(view.value.k * Math.min(2, window.devicePixelRatio || 1) * 4) / 4)))
 
-/** The canvas that patches are put into, and the box of the skin that it shows. */
-let canvas: HTMLCanvasElement | null = null, wanted = 0
+/** The canvas that patches are put into, with the number of the picture on it. */
+let canvas: HTMLCanvasElement | null = null, have: number | null = null, wanted = 0
 async function repaint(): Promise<void> {
   const look = bench.look
-  if (!look || !bench.loaded) return
+  // How fine the picture must be is known once the stage has its size.
+  if (!look || !bench.loaded || !sized.value) return
   busy.value = true
   const mine = ++wanted, late = setTimeout(() => { slow.value = true }, 500), { box } = ground.value
   try {
     // A newer change makes the worker give this one up.
-    const answer = await painter.update(look, fineness.value, props.playTo ?? undefined, canvas !== null)
+    const answer = await painter.update(look, fineness.value, props.playTo ?? undefined, have)
     if (!answer) return
     if (answer.fresh || !canvas) {
       canvas = document.createElement('canvas')
       canvas.width = answer.width
       canvas.height = answer.height
     }
+    have = answer.picture
     const { patch } = answer
     if (patch) canvas.getContext('2d')!.putImageData(new ImageData(patch.rgba, patch.width, patch.height), patch.i0, patch.j0)
     picture.value = { canvas, box }
@@ -82,7 +87,7 @@ async function repaint(): Promise<void> {
     }
   }
 }
-watch([() => bench.look, () => bench.loaded, fineness, () => props.playTo, () => kit.paints, () => kit.readings], () => void repaint(), { immediate: true })
+watch([() => bench.look, () => bench.loaded, sized, fineness, () => props.playTo, () => kit.paints, () => kit.readings], () => void repaint(), { immediate: true })
 
 watchEffect(() => {
   pictureLayer.destroyChildren()

@@ -6,7 +6,7 @@ import type { Seat } from '#core/stencil'
 
 const bench = useBench(), drawer = useDrawer(), worker = useSheetWorker(), painter = usePainter()
 const zone = ref<ZoneId>(bench.ground.face ? 'forehead' : 'middle band'), radius = ref(25)
-const seats = shallowRef<Seat[]>([]), done = ref<number | null>(null), stopped = ref(false), thumb = ref('')
+const seats = shallowRef<Seat[]>([]), done = ref<number | null>(null), stopped = ref(false), failed = ref(''), thumb = ref('')
 
 const region = computed(() => bench.spot ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 } : zoneSpot(bench.ground, zone.value) ?? zoneSpot(bench.ground, bench.ground.zones[0]!)!)
 const box = computed(() => bench.ground.box)
@@ -24,12 +24,23 @@ async function search(): Promise<void> {
   seats.value = []
   stopped.value = false
   done.value = 0
-  await worker.knowDrawer()
+  failed.value = ''
+  try {
+    await worker.knowDrawer()
+    // While the sheets were fetched another spot may have been wanted.
+    if (mine === newest) await rank(mine)
+  } catch (error) {
+    if (mine === newest) failed.value = sentencesOf(error)[0] ?? 'The search failed.'
+  } finally {
+    if (mine === newest) done.value = null
+  }
+}
+async function rank(mine: number): Promise<void> {
   const found = await worker.fits({ ...region.value, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: plain.value }, (share) => { if (mine === newest && done.value !== null) done.value = share })
   // A search that a newer one replaced, or that was stopped, says nothing.
-  if (found === null || mine !== newest) return
-  seats.value = found.slice(0, 24)
-  done.value = null
+  if (mine !== newest) return
+  if (found === null) stopped.value = true
+  else seats.value = found.slice(0, 24)
 }
 async function stop(): Promise<void> {
   newest++
@@ -65,6 +76,7 @@ const drawn = (seat: Seat) => {
         <select v-model="zone" class="field" aria-label="Zone to fill"><option v-for="z in bench.ground.zones" :key="z" :value="z">{{ zoneWords(z) }}</option></select>
         <p class="text-[0.8rem] text-soft">Or tap a bare spot on the {{ bench.ground.words }}.</p>
       </template>
+      <p v-if="failed" class="flex items-center gap-2 text-[0.87rem] text-stop" role="alert"><span class="flex-1">{{ failed }}</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button></p>
       <p v-if="stopped" class="flex items-center gap-2 text-[0.87rem] text-soft" role="status"><span class="flex-1">Stopped before every sheet was tried.</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button></p>
       <div v-if="done !== null" class="flex items-center gap-2" role="status"><div class="h-1.5 flex-1 overflow-hidden rounded-full bg-rule"><div class="h-full bg-mulberry" :style="{ width: `${100 * done}%` }" /></div><button class="btn px-2 py-0 text-[0.8rem]" @click="stop">Stop</button></div>
     </div>

@@ -57,7 +57,7 @@ function carry(event: DragEvent, id: string): void {
           <section>
             <h3 class="eyebrow mb-1.5">Colours, light to dark: one to three</h3>
             <div class="grid grid-cols-6 gap-1.5">
-              <button v-for="p in kit.paints" :key="p.id" class="relative aspect-square rounded-lg border border-ink/15" :class="colours.includes(p.id) && 'ring-2 ring-mulberry ring-offset-2 ring-offset-paper'" :style="{ background: p.colour }" :title="`${p.name}, ${p.finish}`" :aria-label="p.name" :aria-pressed="colours.includes(p.id)" @click="colours = toggle(colours, p.id, 3)">
+              <button v-for="p in kit.paints" :key="p.id" class="relative aspect-square rounded-lg border border-ink/15" :class="colours.includes(p.id) && 'ring-2 ring-mulberry ring-offset-2 ring-offset-paper'" :style="{ background: swatchOf(p) }" :title="`${p.name}, ${p.finish}`" :aria-label="p.name" :aria-pressed="colours.includes(p.id)" @click="colours = toggle(colours, p.id, 3)">
                 <span v-if="colours.includes(p.id)" class="absolute -top-1.5 -right-1.5 grid size-4.5 place-items-center rounded-full bg-mulberry text-xs font-bold text-white">{{ colours.indexOf(p.id) + 1 }}</span>
               </button>
             </div>

@@ -6,7 +6,7 @@ export interface LookSummary { id: string, name: string, tags: string[], version
 
 const props = defineProps<{ look: LookSummary }>()
 const emit = defineEmits<{ rename: [name: string], duplicate: [], remove: [] }>()
-const naming = ref(false), box = useTemplateRef<HTMLInputElement>('box')
+const naming = ref(false), box = useTemplateRef<HTMLInputElement>('box'), moreButton = useTemplateRef<InstanceType<typeof MenuButton>>('moreButton')
 
 async function begin(): Promise<void> {
   naming.value = true
@@ -31,10 +31,10 @@ function finish(): void {
         <input v-if="naming" ref="box" class="field font-display text-lg font-semibold" :value="look.name" maxlength="80" aria-label="New name" @blur="finish" @keydown.enter="finish" @keydown.esc="naming = false">
         <h2 v-else class="min-w-0 flex-1 truncate font-display text-lg font-semibold"><NuxtLink :to="`/looks/${look.id}`">{{ look.name }}</NuxtLink></h2>
         <Menu as="div" class="relative">
-          <MenuButton class="icon-btn" :aria-label="`More for ${look.name}`"><Ellipsis :size="18" /></MenuButton>
-          <MenuItems class="absolute right-0 bottom-full z-20 w-36 rounded-xl border border-rule bg-card p-1 shadow-xl">
+          <MenuButton ref="moreButton" class="icon-btn" :aria-label="`More for ${look.name}`"><Ellipsis :size="18" /></MenuButton>
+          <MenuItems><FloatingPanel :anchor="moreButton" class="w-36 p-1">
             <MenuItem v-for="[words, act] in [['Rename', begin], ['Duplicate', () => emit('duplicate')], ['Delete', () => emit('remove')]] as const" :key="words" v-slot="{ active }"><button class="block w-full rounded-lg px-3 py-1 text-left" :class="active && 'bg-mulberry-wash'" @click="act">{{ words }}</button></MenuItem>
-          </MenuItems>
+          </FloatingPanel></MenuItems>
         </Menu>
       </div>
       <p class="text-[0.87rem] text-soft">about {{ clock(look.seconds) }} min, {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, {{ look.canvas }}, {{ look.age }} y</p>

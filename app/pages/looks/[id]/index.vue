@@ -2,22 +2,26 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { pressKey } from '~/components/bench/keys'
 
-const route = useRoute(), bench = useBench(), brush = useBrushwork()
-const failed = ref<string[]>([]), help = ref(false), choosing = ref(false), listing = ref(false), trying = ref(false)
+const route = useRoute(), id = String(route.params.id), bench = useBench(), brush = useBrushwork()
+const failed = ref<string[]>([]), help = ref(false), choosing = ref(false), listing = ref(false), trying = ref(false), versions = ref(false)
+/** Whether two versions are to be chosen from, and the painter has put that off. */
+const later = ref(false)
+watch(() => bench.saver?.theirs.value, () => { later.value = false })
 /** How many steps the played build shows; null when it is not played. */
 const playTo = ref<number | null>(null)
 
 async function open(): Promise<void> {
   failed.value = []
   try {
-    await bench.open(String(route.params.id))
+    await bench.open(id)
   } catch (error) {
     failed.value = sentencesOf(error)
   }
 }
 await open()
 useHead({ title: () => bench.look ? `${bench.look.name}, Janusform` : 'Janusform' })
-onBeforeUnmount(() => bench.close())
+// When one look leads straight to another, that one is open already when this page goes.
+onBeforeUnmount(() => { if (bench.look?.id === id) bench.close() })
 useEventListener(window, 'pagehide', () => void bench.saver?.flush())
 
 const { pause, resume } = useIntervalFn(() => {
@@ -34,14 +38,14 @@ function play(): void {
 
 useEventListener(window, 'keydown', (event) => {
   const target = event.target as HTMLElement
-  if (!bench.look || help.value || choosing.value || listing.value || trying.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]')) return
+  if (!bench.look || help.value || choosing.value || listing.value || trying.value || versions.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]')) return
   if (pressKey(event, bench, brush, { play, help: () => { help.value = true } })) event.preventDefault()
 })
 </script>
 
 <template>
   <main v-if="bench.look" class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]">
-    <BenchHeader class="col-span-3" @help="help = true" @canvas="choosing = true" @findings="listing = true" @skins="trying = true" />
+    <BenchHeader class="col-span-3" @help="help = true" @canvas="choosing = true" @findings="listing = true" @skins="trying = true" @versions="bench.saver?.theirs.value ? later = false : versions = true" />
     <TrayPanel />
     <FaceStage :play-to="playTo" />
     <StepCard />
@@ -50,7 +54,8 @@ useEventListener(window, 'keydown', (event) => {
     <FindingsDialog v-if="listing" @close="listing = false" />
     <SkinsDialog v-if="trying" @close="trying = false" />
     <KeysDialog :open="help" @close="help = false" />
-    <ConflictDialog v-if="bench.saver?.theirs.value" :theirs="bench.saver.theirs.value" />
+    <RevisionsDialog v-if="versions" @close="versions = false" />
+    <ConflictDialog v-if="bench.saver?.theirs.value && !later" :theirs="bench.saver.theirs.value" @close="later = true" />
   </main>
   <main v-else-if="failed.length" class="mx-auto grid h-screen max-w-md content-center gap-3 text-center">
     <h1 class="font-display text-2xl font-semibold">The look could not be opened</h1>

@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest'
+import { StagePicture, type Update, type Wish } from '../../../app/workers/stagePicture'
+import { freshLook, freshWash, withUnders, type Look } from '#core/look'
+import { Bares, finishedPicture, printSteps } from '#core/raster'
+import { paint, world } from '../world'
+
+const bares = new Bares(4)
+const look: Look = { ...freshLook('l', 'L'), steps: ['forehead', 'left.cheek', 'right.cheek'].map((z, i) => freshWash(`w${i}`, z, [z as never], [paint('gull')], world.ground)) }
+const wish = (l: Look, pxPerMm: number, have: number | null): Wish => ({ look: l, world: withUnders(world, l.steps), pxPerMm, upTo: l.steps.length, have })
+const keyOf = (step: unknown) => JSON.stringify(step)
+
+/** A page as the stage is one: it puts every patch that arrives where it belongs. */
+class Page {
+  have: number | null = null
+  width = 0
+  rgba = new Uint8ClampedArray()
+  take(answer: Update | null): void {
+    if (!answer) return
+    if (answer.fresh) {
+      this.width = answer.width
+      this.rgba = new Uint8ClampedArray(4 * answer.width * answer.height)
+    }
+    this.have = answer.picture
+    const { patch } = answer
+    if (patch) for (let j = 0; j < patch.height; j++) this.rgba.set(patch.rgba.subarray(4 * j * patch.width, 4 * (j + 1) * patch.width), 4 * ((patch.j0 + j) * this.width + patch.i0))
+  }
+}
+
+const whole = (l: Look, px: number): Uint8ClampedArray => {
+  const bare = bares.of(l, world.ground, px)
+  return finishedPicture(bare.head, printSteps(bare.head, l.steps, withUnders(world, l.steps), bare.grain))
+}
+
+describe('the picture of the stage', () => {
+  it('never puts a patch of one size into a picture of another, whatever was given up between', async () => {
+    // Every pause hands over to whatever the page wishes next.
+    const queue: (() => void)[] = [], stage = new StagePicture(bares, () => new Promise(resolve => queue.push(resolve))), page = new Page()
+    const drain = async (): Promise<void> => {
+      for (let n = 0; n < 40; n++) {
+        queue.splice(0).forEach(go => go())
+        await Promise.resolve()
+        await new Promise(resolve => setTimeout(resolve))
+      }
+    }
+    const first = stage.update(wish(look, 1, page.have), keyOf).then(a => page.take(a))
+    await drain()
+    await first
+    const less = { ...look, steps: look.steps.slice(0, 2) }
+    // A finer picture is begun and given up for a change at that fineness, before the page saw any of it.
+    const given = stage.update(wish(look, 1.5, page.have), keyOf), next = stage.update(wish(less, 1.5, page.have), keyOf)
+    await drain()
+    expect(await given).toBeNull()
+    page.take(await next)
+    expect(Buffer.compare(page.rgba, whole(less, 1.5))).toBe(0)
+    // From there on only what changed is sent.
+    const last = stage.update(wish(look, 1.5, page.have), keyOf)
+    await drain()
+    const answer = (await last)!
+    expect(answer.fresh).toBe(false)
+    page.take(answer)
+    expect(Buffer.compare(page.rgba, whole(look, 1.5))).toBe(0)
+  })
+
+  it('sends the whole to a page that has nothing, or another picture', async () => {
+    const stage = new StagePicture(bares, () => Promise.resolve())
+    const a = (await stage.update(wish(look, 1, null), keyOf))!
+    expect(a.fresh).toBe(true)
+    expect((await stage.update(wish(look, 1, a.picture), keyOf))!.patch).toBeNull()
+    expect((await stage.update(wish(look, 1, a.picture + 7), keyOf))!.fresh).toBe(true)
+    expect(stage.shows.map(s => s.stepId)).toEqual(['w0', 'w1', 'w2'])
+  })
+})
