@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink'
-import { amountsOf, flowOf, gapsOf, groundFor, paintedOpenings, passNumbers, placementsOf, showsOf, spreadOf, undersOf, withUnders, type Amount, type Flow, type Look, type Shows, type Step, type World } from '#core/look'
+import { amountsOf, flowOf, gapsOf, groundFor, JUDGED_GLITTER, paintedOpenings, passNumbers, placementsOf, showsOf, spreadOf, undersOf, withUnders, type Amount, type Flow, type Look, type Shows, type Step, type World } from '#core/look'
 import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
 import { balanceOf, Bares, emptySpots, finishedPicture, Painting, printSteps, skinTexture, type Balance, type Bare, type EmptySpot, type Painted } from '#core/raster'
 import { closedBridges, findingsOf, type Finding } from '#core/checks'
@@ -83,7 +83,7 @@ const painter = {
       const worn = { ...look, skin: { ...look.skin, colour } }, world = worldOf(worn), bare = bares.of(worn, world.ground, pxPerMm), painting = new Painting(bare), shows: Shows[] = []
       for (const step of painting.toward(worn.steps, world, step => step.id)) {
         const pairs = painting.compared()
-        if (pairs.length) shows.push(showsOf(step.id, pairs))
+        if (pairs.length) shows.push(showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
       }
       return { picture: { rgba: painting.whole(), width: bare.head.grid.width, height: bare.head.grid.height }, shows }
     })

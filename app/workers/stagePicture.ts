@@ -1,4 +1,4 @@
-import { kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
+import { JUDGED_GLITTER, kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
 import { Painting, type Bares } from '#core/raster'
 
 /** A part of a picture that changed, with the number of the picture that it belongs to and the size of the whole; `fresh` when the part is the whole. */
@@ -39,7 +39,7 @@ export class StagePicture {
     const { painting, shows, picture } = this.kept, steps = look.steps.slice(0, upTo)
     for (const step of painting.toward(steps, world, keyOf)) {
       const pairs = painting.compared()
-      if (pairs.length) shows.set(step.id, showsOf(step.id, pairs))
+      if (pairs.length) shows.set(step.id, showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
       else shows.delete(step.id)
       await this.pause()
       if (mine !== this.newest) return null

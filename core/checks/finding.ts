@@ -1,17 +1,34 @@
-import { kindOf, type Look, type PaintRef, type SheetStep, type Shows, type Step, type Under, type World } from '../look'
+import { kindOf, type Cover, type Look, type PaintRef, type SheetStep, type Shows, type Step } from '../look'
+import type { CakeRef, Under, World } from '../look'
 import type { Paint } from '../paint'
 import type { Stencil } from '../stencil'
+import type { Regions } from './regions'
 
 export type Level = 'stop' | 'care' | 'tip'
 
-/** A change that one press makes: fields of the step set anew, by their path, steps that come right after it, and where the step goes: out of the look, or behind another. */
-export interface Fix { readonly words: string, readonly sets: readonly { readonly path: readonly (string | number)[], readonly to: unknown }[], readonly adds?: readonly Step[], readonly goes?: 'out' | { readonly behind: string } }
+/**
+ * A change that one press makes: fields of the step set anew, by their path, steps that come right after it, and where the step goes: out of the
+ * look, or behind another.
+ */
+export interface Fix {
+  readonly words: string
+  readonly sets: readonly { readonly path: readonly (string | number)[], readonly to: unknown }[]
+  readonly adds?: readonly Step[]
+  readonly goes?: 'out' | { readonly behind: string }
+}
 
 /** Takes the step out of the look. */
 export const LEAVE_OUT: Fix = { words: 'Take this step out', sets: [], goes: 'out' }
 
 /** Something that a painter would want to know of a step before painting it; of the whole sitting when it names no step. */
-export interface Finding { readonly check: string, readonly stepId: string | null, readonly level: Level, readonly title: string, readonly why: string, readonly fix: Fix | null }
+export interface Finding {
+  readonly check: string
+  readonly stepId: string | null
+  readonly level: Level
+  readonly title: string
+  readonly why: string
+  readonly fix: Fix | null
+}
 
 /** Everything that the checks look at. */
 export interface Case {
@@ -21,6 +38,10 @@ export interface Case {
   readonly world: World
   readonly kit: readonly Paint[]
   readonly under: Under
+  /** What the step covers, its twin too. */
+  readonly cover: Cover
+  /** The places of the face about which there are cautions. */
+  readonly regions: Regions
   /** How the step shows, when its picture has been painted. */
   readonly shows: Shows | undefined
   /** Today, ISO 8601. */
@@ -39,13 +60,18 @@ export const ofSheets = (check: (at: SheetCase) => ReturnType<Check>): Check => 
   return sheet ? check({ ...at, step: at.step as SheetStep, sheet }) : []
 }
 
-/** Where in a step each of its paints is named, with the paint as the kit knows it. */
-export function paintPlaces(step: Step, world: World): { path: (string | number)[], ref: PaintRef, paint: Paint | undefined }[] {
+/** One place of a step where a paint is named: its path, what the look remembers of it, and the paint as the kit knows it. */
+export interface PaintPlace { readonly path: (string | number)[], readonly ref: PaintRef | CakeRef, readonly paint: Paint | undefined }
+
+/** Where in a step each of its paints is named, split cakes too. */
+export function paintPlaces(step: Step, { paint }: World): PaintPlace[] {
   return kindOf(step).paintPaths(step).map((path) => {
-    const ref = path.reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], step) as PaintRef
-    return { path, ref, paint: world.paint(ref.id) }
+    const ref = path.reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], step) as PaintRef | CakeRef
+    return { path, ref, paint: paint(ref.id) }
   })
 }
 
 export const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
+/** A cake as a look remembers it. */
+export const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({ id, name, colour, strips: strips.map(s => ({ ...s })) })
 export const mm = (v: number): string => `${v.toFixed(1)} mm`

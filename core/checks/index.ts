@@ -1,19 +1,45 @@
-import { undersOf, type Look, type Shows, type World } from '../look'
+import { coverOf, undersOf, type Look, type Shows, type World } from '../look'
 import type { Paint } from '../paint'
 import { bleed } from './bleed'
 import { contrast, lineContrast } from './contrast'
-import type { Check, Finding, Level } from './finding'
+import type { Check, Finding, Fix, Level } from './finding'
+import { glitterHost, sparkle } from './glitter'
+import { lacking, safe, useBy } from './label'
 import { mud } from './mud'
-import { keepOut, safe, seats, useBy, wipe } from './places'
+import { keepOut, overEyes } from './over'
+import { regionsOf } from './regions'
+import { seats, wipe } from './seats'
+import { answers, lids, lipsShared, sittingFindings } from './sitting'
 import { halo, neighbour, reload } from './tools'
-import { answers, glitterHost, lids, lipsShared, overEyes, sittingFindings, sparkle } from './sitting'
 import { wetGround, wetLine } from './wetGround'
 
 /** Every check, in the order in which its findings are told. */
-export const CHECKS: Readonly<Record<string, Check>> = { answers, wetGround, wetLine, keepOut, overEyes, lids, sparkle, safe, bleed, contrast, lineContrast, neighbour, mud, useBy, seats, wipe, reload, halo, glitterHost, lipsShared }
+export const CHECKS: Readonly<Record<string, Check>> = {
+  answers, wetGround, wetLine, keepOut, overEyes, lids, sparkle, safe, bleed, contrast, lineContrast, neighbour, mud, useBy, lacking, seats, wipe, reload, halo,
+  glitterHost, lipsShared,
+}
+/** Checks of a person and of the skin's shape: on a practice board there is neither. */
+const OF_SKIN: ReadonlySet<string> = new Set(['answers', 'keepOut', 'overEyes', 'lids', 'sparkle', 'safe', 'seats', 'lipsShared'])
 
 const RANK: Record<Level, number> = { stop: 0, care: 1, tip: 2 }
 export const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', care: 'Care', tip: 'Tip' }
+
+/** Two fixes of the same kind as one press; null when they are not. */
+function both(a: Fix | null, b: Fix | null): Fix | null {
+  if (!a || !b || a.words !== b.words || a.goes || b.goes || a.adds || b.adds) return a
+  const same = (p: Fix['sets'][number], q: Fix['sets'][number]) => JSON.stringify(p.path) === JSON.stringify(q.path)
+  return { ...a, sets: [...a.sets, ...b.sets.filter(s => !a.sets.some(o => same(o, s)))] }
+}
+
+/** Each finding once: what is said of two passes alike is one finding, and one press mends both. */
+function once(list: readonly Finding[]): Finding[] {
+  const kept = new Map<string, Finding>()
+  for (const f of list) {
+    const key = JSON.stringify([f.check, f.title]), first = kept.get(key)
+    kept.set(key, first ? { ...first, level: RANK[f.level] < RANK[first.level] ? f.level : first.level, fix: both(first.fix, f.fix) } : f)
+  }
+  return [...kept.values()]
+}
 
 /**
  * What there is to say of a look before it is painted, step by step, the gravest of a step first.
@@ -21,16 +47,21 @@ export const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', care
  * @param today ISO 8601
  */
 export function findingsOf(look: Look, world: World, kit: readonly Paint[], shows: readonly Shows[], today: string): Finding[] {
-  const unders = undersOf(look.steps, world)
-  const whole = sittingFindings(look, world).map((f): Finding => ({ check: 'sitting', stepId: null, ...f }))
+  const unders = undersOf(look.steps, world), paper = world.ground.kind === 'board', regions = regionsOf(world.ground)
+  const checks = Object.entries(CHECKS).filter(([name]) => !(paper && OF_SKIN.has(name)))
+  const whole = paper ? [] : sittingFindings(look, world).map((f): Finding => ({ check: 'sitting', stepId: null, ...f }))
   return [...whole, ...look.steps.flatMap((step, index) => {
-    const at = { look, step, index, world, kit, today, under: unders.get(step.id)!, shows: shows.find(s => s.stepId === step.id) }
-    return Object.entries(CHECKS).flatMap(([check, run]) => run(at).map((f): Finding => ({ check, stepId: step.id, ...f }))).sort((a, b) => RANK[a.level] - RANK[b.level])
+    const at = { look, step, index, world, kit, today, regions, cover: coverOf(step, world), under: unders.get(step.id)!, shows: shows.find(s => s.stepId === step.id) }
+    const found = checks.flatMap(([check, run]) => run(at).map((f): Finding => ({ check, stepId: step.id, ...f })))
+    return once(found).sort((a, b) => RANK[a.level] - RANK[b.level])
   })]
 }
 
 export * from './finding'
 export { afterFix } from './applyFix'
-export { ARM_ONLY, CLEAR_LIDS, EYE_CLEARANCE, eyeClearance } from './sitting'
+export { toned } from './contrast'
+export { eyeClearance } from './glitter'
+export { EYE_CLEARANCE, regionsOf, type Regions } from './regions'
+export { ARM_ONLY, CLEAR_LIDS } from './sitting'
 export { betterPaints } from './contrast'
 export { bridgesOf, closedBridges } from './bleed'

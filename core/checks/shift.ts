@@ -1,28 +1,6 @@
-import type { Point } from '../geometry'
-import { anchorOf, FOLLOWS, kindOf, overlap, paintedOpenings, placementsOf, seatingOf, type MarkStep, type SheetStep, type World } from '../look'
-import { onSkin } from '../skin'
+import { FOLLOWS, kindOf, overlap, paintedOpenings, placementsOf, seatingOf, type SheetStep, type World } from '../look'
 import type { Stencil } from '../stencil'
 import type { Case, Fix } from './finding'
-
-/** Farther than this a step is not shifted by itself, mm: it would be another design. */
-const FARTHEST = 24, BY = 2
-
-/**
- * Shifts brushwork, gems or glitter straight away from a place until something holds of it.
- * @param from what it should keep away from, skin mm
- * @param named how that place is called
- * @returns null when it does not hold within 24 mm, or not on the skin
- */
-export function shiftedFrom<S extends MarkStep>(step: S, from: Point, named: string, world: World, holds: (step: S) => boolean): Fix | null {
-  if (step.points.length === 0) return null
-  const [x, y] = anchorOf(step.points), far = Math.hypot(x - from[0], y - from[1]), way: Point = far < 0.5 ? [0, 1] : [(x - from[0]) / far, (y - from[1]) / far]
-  for (let d = BY; d <= FARTHEST; d += BY) {
-    const points = step.points.map((p): [number, number] => [round(p[0] + d * way[0]), round(p[1] + d * way[1])])
-    if (!onSkin(world.ground, anchorOf(points))) return null
-    if (holds({ ...step, points })) return { words: `Move it ${d} mm off the ${named}`, sets: [{ path: ['points'], to: points }] }
-  }
-  return null
-}
 
 /** As many samples of a sheet are enough to look for a better place. */
 const COARSE = 250

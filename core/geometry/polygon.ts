@@ -1,4 +1,5 @@
 import type { Point } from './point'
+import { shareAlong } from './segment'
 import { boxOf, EMPTY_BOX, ringCentroid, ringHolds, signedArea, type Box, type Ring } from './ring'
 
 /** A region: one outer ring and the holes in it. */
@@ -47,4 +48,24 @@ export function centroidOf(polygons: Iterable<Polygon>): Point {
     p.holes.forEach(hole => take(hole, -1))
   }
   return area > 0 ? [x / area, y / area] : [0, 0]
+}
+
+/** How far the edges of one region stay from those of another, mm; infinite when either has none. Regions that overlap are not told apart. */
+export function distanceBetween(a: readonly Polygon[], b: readonly Polygon[]): number {
+  const p = ringsOf(a), q = ringsOf(b)
+  let least = Infinity
+  const from = (points: readonly Ring[], edges: readonly Ring[]) => {
+    for (const ring of points) for (const edge of edges) {
+      for (let k = 0; k < ring.length; k += 2) {
+        const x = ring[k]!, y = ring[k + 1]!
+        for (let i = 0, j = edge.length - 2; i < edge.length; j = i, i += 2) {
+          const t = shareAlong(x, y, edge[j]!, edge[j + 1]!, edge[i]!, edge[i + 1]!)
+          least = Math.min(least, Math.hypot(edge[j]! + (edge[i]! - edge[j]!) * t - x, edge[j + 1]! + (edge[i + 1]! - edge[j + 1]!) * t - y))
+        }
+      }
+    }
+  }
+  from(p, q)
+  from(q, p)
+  return least
 }

@@ -67,6 +67,9 @@ export function boxOf(ring: Ring, into: Readonly<Box> = EMPTY_BOX): Box {
   return { minX, minY, maxX, maxY }
 }
 
+/** Whether two boxes have any area in common. */
+export const boxesMeet = (a: Readonly<Box>, b: Readonly<Box>): boolean => a.minX < b.maxX && b.minX < a.maxX && a.minY < b.maxY && b.minY < a.maxY
+
 /** Whether a point lies inside a ring, by the even-odd rule. */
 export function ringHolds(ring: Ring, x: number, y: number): boolean {
   let inside = false
@@ -75,4 +78,20 @@ export function ringHolds(ring: Ring, x: number, y: number): boolean {
     if ((yi > y) !== (yj > y) && x < (ring[j]! - ring[i]!) * (y - yi) / (yj - yi) + ring[i]!) inside = !inside
   }
   return inside
+}
+
+/** A ring run the other way round. */
+export function reversed(ring: Ring): Ring {
+  const out = new Float64Array(ring.length)
+  for (let i = 0; i < ring.length; i += 2) {
+    out[i] = ring[ring.length - 2 - i]!
+    out[i + 1] = ring[ring.length - 1 - i]!
+  }
+  return out
+}
+
+/** The rings of one print so that the largest runs clockwise (y down): a mirror image turns them all, and would cancel what it overlaps. */
+export function clockwise(rings: readonly Ring[]): readonly Ring[] {
+  const largest = rings.reduce((best, r) => Math.abs(signedArea(r)) > Math.abs(best) ? signedArea(r) : best, 0)
+  return largest < 0 ? rings.map(reversed) : rings
 }

@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { bearing, offset, pointsOf, regionOf, ringCentroid, type Point, type Polygon, type Ring } from '../geometry'
+import { bearing, clockwise, offset, pointsOf, regionOf, ringCentroid, type Point, type Polygon, type Ring } from '../geometry'
 import { BRUSHES, widthAt, type BrushForm, type BrushId } from '../paint'
 import { jitter, stationsAt, lengthOf, thinThickThin, type Param, type Params, type Spine } from '../stroke'
-import { kindOf, placementsOf, type Step, type World } from './kinds'
+import { kindOf, ownNumber, paintedOpenings, placementsOf, type Step, type World } from './kinds'
 import { layOn } from '../skin'
 import { awayOnSkin } from './away'
 import { idSchema, zoneSchema } from './parts'
@@ -32,12 +32,14 @@ export function sourceRings(source: Source, asking: string, world: World): Ring[
   if (!host) return []
   if (host.kind === 'sheet' && source.openings) {
     const sheet = world.stencil(host.stencil)
-    return sheet ? placementsOf(host, world).flatMap((place) => {
+    const printed = paintedOpenings(host, world), asTwin = ownNumber(host, world)
+    return sheet ? placementsOf(host, world).flatMap((place, i) => {
       const laid = layOn(world.ground.surface, place, true)
-      return source.openings!.flatMap(n => sheet.openings[n] ? [laid.ring(sheet.openings[n].outer)] : [])
+      // The twin of an even sheet prints the mirrored openings; only what is printed can be gone around.
+      return source.openings!.map(n => i ? asTwin(n) : n).flatMap(n => sheet.openings[n] && printed[i]!.has(n) ? clockwise([laid.ring(sheet.openings[n].outer)]) : [])
     }) : []
   }
-  return kindOf(host).prints(host, { ...world, flat: true, quick: true }).flatMap(print => print.bits ? [] : print.rings)
+  return kindOf(host).prints(host, { ...world, flat: true, quick: true }).flatMap(print => print.bits ? [] : clockwise(print.rings))
 }
 
 export const regionFrom = (rings: readonly Ring[]): Polygon[] => regionOf(rings, 'nonzero')

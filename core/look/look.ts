@@ -35,7 +35,7 @@ export const lookSchema = z.strictObject({
 export type Look = Omit<z.infer<typeof lookSchema>, 'steps'> & { steps: Step[] }
 
 /** What a look is painted on. Throws RangeError with a sentence when such a face or arm cannot be. */
-export const groundFor = (look: Pick<Look, 'canvas' | 'skin'>): Ground => groundOf(look.canvas, look.skin.age)
+export const groundFor = (look: Pick<Look, 'canvas' | 'skin'>): Ground => groundOf(look.canvas, look.skin.age, look.skin.eyes === 'closed')
 
 /** A look, or sentences that say what is wrong where. */
 export type ParsedLook = { ok: true, look: Look } | { ok: false, errors: string[] }

@@ -45,7 +45,7 @@ export const NO_TWIN: Twin = { rule: 'none', about: null, own: null }
 export const dabsSchema = z.int('must be a whole number').min(1, 'must be at least 1').max(12, 'must be at most 12')
 
 /** A split cake as a look remembers it, its strips in order with their widths (mm). */
-export const cakeRefSchema = z.strictObject({ id: idSchema, name: textSchema(80), colour: hexSchema, strips: z.array(z.strictObject({ colour: hexSchema, width: number(0.5, 80), name: textSchema(80) })).min(2, 'must have at least two strips').max(12) })
+export const cakeRefSchema = z.strictObject({ id: idSchema, name: textSchema(80), colour: hexSchema, strips: z.array(z.strictObject({ colour: hexSchema, width: number(0.5, 80), name: textSchema(80), paint: idSchema.optional() })).min(2, 'must have at least two strips').max(12) })
 export type CakeRef = z.infer<typeof cakeRefSchema>
 
 export const brushSchema = z.enum(BRUSH_IDS as [BrushId, ...BrushId[]], { error: `must be one of ${BRUSH_IDS.join(', ')}` })

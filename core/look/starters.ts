@@ -74,9 +74,9 @@ export const STARTERS = {
   muzzle: {
     words: 'Muzzle and nose', what: 'nose, mouth line, whisker dots and whiskers', on: 'face',
     make: made(({ at, mid, line, dots, palette: p }) => [
-      line('leaf', [mid('noseTip', 0, 9), mid('noseTip', 0, -8)], p.dark, { label: 'Nose', rule: 'none', brush: 'filbert8', params: { wide: 19, vein: 0 } }),
+      line('leaf', [mid('noseBase', 0, -4), mid('noseTip', 0, -11)], p.dark, { label: 'Nose', rule: 'none', brush: 'filbert8', params: { wide: 19, vein: 0 } }),
       line('line', [mid('noseBase', 0, 0), mid('upperLip', 0, 0)], p.dark, { label: 'Line under the nose', rule: 'none', params: { press: 55, even: 60 } }),
-      line('line', [mid('upperLip', 0, -1), at('mouthCorner', -12, -1), at('mouthCorner', 2, 1), at('mouthCorner', 9, -8)], p.dark, { label: 'Mouth line', params: { press: 45 } }),
+      line('line', [mid('upperLip', 0, -2.5), at('mouthCorner', -12, -6), at('mouthCorner', 3, -4), at('mouthCorner', 10, -11)], p.dark, { label: 'Mouth line', params: { press: 45 } }),
       dots('cluster', [at('mouthCorner', -8, -14), at('mouthCorner', -1, -14)], p.dark, 'Whisker dots', { count: 6, first: 1.9, last: 1.2 }),
       line('whiskers', [at('mouthCorner', 2, -15), at('mouthCorner', 44, -22)], p.light, { label: 'Whiskers', params: { count: 3, fan: 26, gap: 4.5, bow: 4, press: 45 } }),
     ]),
@@ -148,8 +148,8 @@ export const STARTERS = {
   beak: {
     words: 'Beak', what: 'over the nose, with a highlight', on: 'face',
     make: made(({ at, mid, line, palette: p }) => [
-      line('leaf', [mid('nasion', 0, 8), mid('noseBase', 0, 4)], p.accent, { label: 'Beak', rule: 'none', brush: 'filbert8', params: { wide: 23, vein: 0 } }),
-      line('line', [mid('nasion', 0, 6), at('noseWing', -9, -22), at('noseWing', -5, -6), mid('noseBase', 0, 5)], p.dark, { label: 'Edge of the beak', params: { press: 50 } }),
+      line('leaf', [mid('nasion', 0, 6), mid('noseBase', 0, -4)], p.accent, { label: 'Beak', rule: 'none', brush: 'filbert8', params: { wide: 23, vein: 0 } }),
+      line('line', [mid('nasion', 0, 6), at('noseWing', -9, -24), at('noseWing', -7, -11), mid('noseBase', 0, -4)], p.dark, { label: 'Edge of the beak', params: { press: 50 } }),
       line('line', [mid('nasion', -2.5, 16), mid('noseTip', -2.5, -3)], p.light, { label: 'Highlight', rule: 'none', params: { press: 40 } }),
     ]),
   },
@@ -157,7 +157,7 @@ export const STARTERS = {
     words: 'Web', what: 'from the corner of the forehead', on: 'face',
     make: made(({ at, line, dots, palette: p }) => [
       line('web', [at('temple', -17, -10), at('browTail', 6, 8), at('browStart', 0, -20)], p.dark, { label: 'Web', rule: 'none', params: { rays: 6, rings: 4, sag: 26, press: 45 } }),
-      line('line', [at('browTail', -2, 0), at('outerEye', -4, 20), at('outerEye', -4, 34)], p.dark, { label: 'Thread', rule: 'none', brush: 'round1', params: { press: 30, even: 80 } }),
+      line('line', [at('browTail', 2, 2), at('outerEye', 6, 8), at('outerEye', -2, 23), at('outerEye', -4, 34)], p.dark, { label: 'Thread', rule: 'none', brush: 'round1', params: { press: 30, even: 80 } }),
       dots('row', [at('outerEye', -4, 36), at('outerEye', -4, 41)], p.dark, 'Spider', { count: 2, first: 5, last: 3 }, 'none'),
     ]),
   },

@@ -1,4 +1,4 @@
-import { boxOf, hullOf, ringHolds, shareAlong, type Point, type Ring } from '../geometry'
+import { boxOf, clockwise, hullOf, ringHolds, shareAlong, type Point, type Ring } from '../geometry'
 import { kindOf, whereIs, type Step, type World } from '../look'
 import { onSkin, zoneAt, zoneWords } from '../skin'
 import { coverageOf } from './coverage'
@@ -70,7 +70,7 @@ function refined(from: Point, radius: number, blocked: readonly Ring[], others: 
 
 /** Empty patches between the elements of a look, largest first. A base is no element: it is what they lie on. */
 export function emptySpots(steps: readonly Step[], world: World, most = 8): EmptySpot[] {
-  const { ground } = world, elements = steps.filter(s => s.kind !== 'wash'), ringsOf = (list: readonly Step[]) => list.flatMap(s => kindOf(s).prints(s, { ...world, flat: true, quick: true }).flatMap(p => p.rings)), rings = ringsOf(elements), outer = ringsOf(elements.filter(s => s.kind !== 'lips'))
+  const { ground } = world, elements = steps.filter(s => s.kind !== 'wash'), ringsOf = (list: readonly Step[]) => list.flatMap(s => kindOf(s).prints(s, { ...world, flat: true, quick: true }).flatMap(p => clockwise(p.rings))), rings = ringsOf(elements), outer = ringsOf(elements.filter(s => s.kind !== 'lips'))
   if (outer.length === 0) return []
   const hull = hullOf(outer), box = boxOf(hull), keep = ground.keepOuts.map(k => k.ring)
   const spots = freeCircles([...rings, ...keep], { minX: box.minX - 2, minY: box.minY - 2, maxX: box.maxX + 2, maxY: box.maxY + 2 }, p => ringHolds(hull, ...p) && onSkin(ground, p), LEAST, most)

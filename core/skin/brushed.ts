@@ -1,4 +1,4 @@
-import { signedArea, type Point, type Ring } from '../geometry'
+import { reversed, signedArea, type Point, type Ring } from '../geometry'
 import type { Surface } from './surface'
 
 /** First fundamental form of a skin at a point: E, F, G of its own two coordinates (do Carmo, Differential Geometry of Curves and Surfaces, 2.5). */
@@ -52,15 +52,7 @@ export function ribbons(surface: Surface, pull: Pull, cuts: readonly number[] = 
 }
 
 /** A ring that runs clockwise (1) or the other way round (-1). */
-function run(ring: Ring, way: 1 | -1): Ring {
-  if (Math.sign(signedArea(ring)) * way >= 0) return ring
-  const out = new Float64Array(ring.length)
-  for (let i = 0; i < ring.length; i += 2) {
-    out[i] = ring[ring.length - 2 - i]!
-    out[i + 1] = ring[ring.length - 1 - i]!
-  }
-  return out
-}
+const run = (ring: Ring, way: 1 | -1): Ring => Math.sign(signedArea(ring)) * way >= 0 ? ring : reversed(ring)
 
 /** Points round a middle at some mm, measured on the skin at that middle; `radius` may depend on the direction (degrees clockwise from up). */
 export function roundOn(surface: Surface, [x, y]: Point, radius: number | ((degrees: number) => number), pieces = 28): Ring {

@@ -1,4 +1,4 @@
-import { boxOf, intersection, mirrored, ringHolds, ringOf, type Box, type Point, type Ring } from '../geometry'
+import { boxOf, intersection, mirrored, regionOf, ringHolds, ringOf, signedArea, type Box, type Point, type Ring } from '../geometry'
 import { canvasWords, type ArmCanvas, type BoardCanvas, type Canvas, type FaceCanvas } from './canvas'
 import { chartOf, SAME, type Chart } from './chart'
 import { faceOf, type Face } from './faces/face'
@@ -33,6 +33,8 @@ export interface Ground {
   /** The outline of a zone in skin coordinates; null when this ground has no such zone. */
   readonly zone: (id: ZoneId) => Ring | null
   readonly keepOuts: readonly KeepOut[]
+  /** Whether the eyes are shut: their lids then lie over what is an opening else. */
+  readonly eyesClosed: boolean
   /** Where there is skin to paint at all, in skin coordinates. */
   readonly extent: readonly Ring[]
 }
@@ -58,7 +60,33 @@ const MOST = 8
  * The ground of a canvas for a person of some age. The last few are kept, as each costs a table of the relief.
  * Throws RangeError with a sentence when such a face or arm cannot be.
  */
-export function groundOf(canvas: Canvas, age: number): Ground {
+export function groundOf(canvas: Canvas, age: number, eyesClosed = false): Ground {
+  const open = openGround(canvas, age)
+  if (!eyesClosed || !open.face) return open
+  let shut = closed.get(open)
+  if (!shut) closed.set(open, shut = withLidsDown(open))
+  return shut
+}
+
+const closed = new WeakMap<Ground, Ground>()
+
+/** The same ground with the eyes shut: the lids reach down over the openings. Everything else is shared. */
+function withLidsDown(open: Ground): Ground {
+  const lids = new Map<ZoneId, Ring>()
+  const zone = (id: ZoneId): Ring | null => {
+    const ring = open.zone(id), side = id === 'left.lid' ? 'left eye' : id === 'right.lid' ? 'right eye' : null
+    if (!ring || !side) return ring
+    if (!lids.has(id)) {
+      const eye = open.keepOuts.find(k => k.words === side)!.ring, whole = regionOf([ring, eye].flatMap(r => regionOf([r], 'nonzero').map(p => p.outer)), 'nonzero')
+      // A lid that only touches its eye in one point is still one lid: the largest piece.
+      lids.set(id, whole.reduce((best, p) => Math.abs(signedArea(p.outer)) > Math.abs(signedArea(best.outer)) ? p : best).outer)
+    }
+    return lids.get(id)!
+  }
+  return Object.create(open, { eyesClosed: { value: true, enumerable: true }, zone: { value: zone, enumerable: true } }) as Ground
+}
+
+function openGround(canvas: Canvas, age: number): Ground {
   const key = JSON.stringify([canvas, canvas.kind === 'face' && canvas.measures ? Math.min(age, 18) : age])
   let found = known.get(key)
   if (!found) {
@@ -90,7 +118,7 @@ function faceGround(canvas: FaceCanvas, age: number): Ground {
   const whole = framed({ minX: -wide, maxX: wide, minY: form.crown - 15 * form.skullHeight, maxY: landmarks.mid.chin[1] + 32 * ky })
   const shown = part ? extent.reduce((b, r) => boxOf(r, b), boxOf(extent[0]!)) : null
   return {
-    kind: 'face', canvas, words: canvasWords(canvas), face, relief, arm: null, front: SAME, marks: landmarkList(landmarks), extent, ...zonesOfFace(face),
+    kind: 'face', eyesClosed: false, canvas, words: canvasWords(canvas), face, relief, arm: null, front: SAME, marks: landmarkList(landmarks), extent, ...zonesOfFace(face),
     box: shown ? framed({ minX: shown.minX - 8, maxX: shown.maxX + 8, minY: shown.minY - 8, maxY: shown.maxY + 8 }) : whole,
     keepOuts: [...keepOutsOf(face), { words: 'hair', ring: hairRing(form) }],
     get surface() { return surface() },
@@ -113,7 +141,7 @@ function boardGround(canvas: BoardCanvas, age: number): Ground {
   const paper = { minX: A4.minX, maxX: A4.maxX, minY: A4.minY + 12, maxY: A4.maxY + 12 }
   const ring = ringOf([[paper.minX, paper.minY], [paper.maxX, paper.minY], [paper.maxX, paper.maxY], [paper.minX, paper.maxY]])
   return {
-    kind: 'board', canvas, words: canvasWords(canvas), face, relief: null, arm: null, front: SAME, marks: landmarkList(face.landmarks), extent: [ring], ...zonesOfFace(face), surface: PLANE,
+    kind: 'board', eyesClosed: false, canvas, words: canvasWords(canvas), face, relief: null, arm: null, front: SAME, marks: landmarkList(face.landmarks), extent: [ring], ...zonesOfFace(face), surface: PLANE,
     box: framed({ minX: paper.minX - 6, maxX: paper.maxX + 6, minY: paper.minY - 6, maxY: paper.maxY + 6 }), keepOuts: keepOutsOf(face), wrap: () => ({ chart: SAME, box: paper }),
   }
 }
@@ -157,7 +185,7 @@ function armGround(canvas: ArmCanvas, age: number): Ground {
   const upperWords = canvas.part === 'forearm' ? 'bend of the elbow' : 'top of the arm', lowerWords = canvas.part === 'forearm' ? 'wrist' : 'bend of the elbow'
   const room = 0.2 * m.length
   return {
-    kind: 'arm', canvas, words: canvasWords(canvas), face: null, relief: null, arm: { surface, length: m.length, canvas }, surface, zones: ARM_ZONES, keepOuts: [], extent: [band(y0, y1)],
+    kind: 'arm', eyesClosed: false, canvas, words: canvasWords(canvas), face: null, relief: null, arm: { surface, length: m.length, canvas }, surface, zones: ARM_ZONES, keepOuts: [], extent: [band(y0, y1)],
     zone: id => bands[id as ArmZone] ?? null,
     marks: [
       { id: 'arm.upper', side: 'mid', words: upperWords, at: [0, y0] }, { id: 'arm.lower', side: 'mid', words: lowerWords, at: [0, y1] }, { id: 'arm.middle', side: 'mid', words: 'middle of the arm', at: [0, 0] },

@@ -43,7 +43,7 @@ function hands(made: Look) {
   const twin = (rule: TwinRule) => ({ ...NO_TWIN, rule, about: rule === 'turn' ? [0, 0] as [number, number] : null, own: null })
   /** A base on one outline as it is given. */
   function spot(label: string, outline: readonly Point[], colours: string[], more: Partial<Wash> = {}): Wash {
-    const base = { ...freshWash(id(), label, ['face'], colours.map(ref), ground), zones: [], points: tenths(outline), straight: more.straight ?? false }
+    const base = { ...freshWash(id(), label, ['face'], colours.map(ref), ground), zones: [], points: tenths(outline), straight: more.straight ?? false, ...ground.face && { free: ['eyes', 'nostrils'] as Wash['free'] } }
     return { ...base, axis: axisFor(washRings(base, ground)) as Wash['axis'], dabs: 3, ...more }
   }
   return {

@@ -7,7 +7,7 @@ const text = (most: number) => z.string().trim().min(1, 'must not be empty').max
 /** A paint as the kit page sends it. */
 export const paintSchema = z.strictObject({
   name: text(80), finish: z.enum(FINISHES), colour: hex, overBlack: hex, overWhite: hex, measured: z.boolean(),
-  strips: z.array(z.strictObject({ colour: hex, width: z.number().min(0.5, 'must be at least 0.5 mm').max(80, 'must be at most 80 mm'), name: z.string().max(80) })).max(12),
+  strips: z.array(z.strictObject({ colour: hex, width: z.number().min(0.5, 'must be at least 0.5 mm').max(80, 'must be at most 80 mm'), name: z.string().max(80), paint: z.string().regex(/^[\w-]{1,64}$/, 'must be a paint of the kit').optional() })).max(12),
   eyeSafe: z.boolean(), lipSafe: z.boolean(), openedOn: z.iso.date('must be a day such as 2026-05-01').nullable(), months: z.int().min(1, 'must be at least 1').max(120, 'must be at most 120'),
   grams: z.number().min(0, 'must not be negative').max(2000).nullable(), cakeGrams: z.number().min(1, 'must be at least 1').max(2000), price: z.number().min(0, 'must not be negative').max(10_000).nullable(),
 }).superRefine((p, context) => {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { boxOf, distance, outlineThrough, polygonArea, regionOf, type Ring } from '../../geometry'
+import { boxOf, clockwise, distance, outlineThrough, polygonArea, regionOf, type Ring } from '../../geometry'
 import { HANDS } from '../../order'
 import { linearOf } from '../../paint'
 import { ribbons, roundOn, zoneWords } from '../../skin'
@@ -48,7 +48,7 @@ export function glitterRings(step: GlitterStep, world: World): Ring[] {
   if (step.area === 'print') return step.on ? sourceRings({ use: 'step', step: step.on, openings: null }, step.id, world) : []
   return liesOf(step, ground).flatMap((lie): Ring[] => {
     if (step.area === 'patch') return [roundOn(ground.surface, lie.points[0]!, distance(lie.points[0]!, lie.points[1]!), 40)]
-    if (step.area === 'outline') return [Float64Array.from(outlineThrough(lie.points))]
+    if (step.area === 'outline') return [...clockwise([Float64Array.from(outlineThrough(lie.points))])]
     return onSkinBy(lie, world, h => [spine(pathThrough(h), thinThickThin(step.width, step.width * 0.35))], (s, to) => ({ ...s, points: s.points.map(to) })).flatMap(s => ribbons(ground.surface, s).flat())
   })
 }

@@ -108,7 +108,7 @@ export interface StepKind<S extends { kind: string }> {
   readonly anchor: (step: S) => Point | null
   /** The tool in the hand, for counting tool changes. */
   readonly tool: (step: S) => string | null
-  /** Where in the step its paints are named. */
+  /** Where in the step its paints and split cakes are named. */
   readonly paintPaths: (step: S) => (string | number)[][]
   /** What it covers, as boxes on the skin (mm). */
   readonly boxes: (step: S, world: World) => Box[]

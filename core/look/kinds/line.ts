@@ -123,7 +123,7 @@ export const lineKind: StepKind<LineStep> = {
   fields: [{ control: 'brushwork', path: '', label: 'Stroke' }, { control: 'handles', path: 'points', label: 'Where' }, { control: 'twin', path: 'twin', label: 'Twin' }],
   anchor: step => step.points.length ? anchorOf(step.points) : null,
   tool: step => step.brush,
-  paintPaths: ({ load }) => load.kind === 'one' ? [['load', 'paint']] : load.kind === 'double' ? [['load', 'light'], ['load', 'dark']] : [],
+  paintPaths: ({ load }) => load.kind === 'one' ? [['load', 'paint']] : load.kind === 'double' ? [['load', 'light'], ['load', 'dark']] : [['load', 'cake']],
   boxes: (step, world) => sidesOf(step, world).flatMap(s => s.spines.map(p => boxOf(ringOf(p.points)))),
   dries: () => 30,
   lays: (step, world) => [{ refs: linePaints(step), mg: printsOf(step, world).reduce((sum, print) => sum + areaOf(print.rings) / 100 * print.film, 0) }],

@@ -235,7 +235,7 @@ export const sheetKind: StepKind<SheetStep> = {
   ],
   anchor: step => step.at,
   tool: step => step.passes[0]?.tool ?? null,
-  paintPaths: step => step.passes.flatMap((pass, i): (string | number)[][] => pass.load.kind === 'one' ? [['passes', i, 'load', 'paint']] : pass.load.kind === 'over' ? [['passes', i, 'load', 'first'], ['passes', i, 'load', 'second']] : []),
+  paintPaths: step => step.passes.flatMap((pass, i): (string | number)[][] => pass.load.kind === 'one' ? [['passes', i, 'load', 'paint']] : pass.load.kind === 'over' ? [['passes', i, 'load', 'first'], ['passes', i, 'load', 'second']] : [['passes', i, 'load', 'cake']]),
   boxes(step, world) {
     const sheet = world.stencil(step.stencil)
     return sheet ? laidOf(step, { ...world, quick: true }).map(laid => sheet.openings.length > 60 ? boxOf(laid.ring(sheet.outline)) : sheet.openings.reduce((b, o) => boxOf(laid.ring(o.outer), b), { ...EMPTY_BOX })) : []

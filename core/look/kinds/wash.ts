@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { boxOf, difference, EMPTY_BOX, outlineThrough, pointsOf, polygonArea, regionOf, ringHolds, ringOf, signedArea, simplified, type Point, type Ring } from '../../geometry'
+import { boxesMeet, boxOf, difference, offset, EMPTY_BOX, outlineThrough, pointsOf, polygonArea, regionOf, ringHolds, ringOf, signedArea, simplified, type Point, type Polygon, type Ring } from '../../geometry'
 import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../order'
 import { filmOf, opacityOf, TOOLS } from '../../paint'
 import { zoneWords, type Ground } from '../../skin'
@@ -9,6 +9,9 @@ import { bounded, dabsSchema, FAR, handlesSchema, linkedTwinSchema, paintRefSche
 import { FINGER_MM, whereIs } from '../where'
 import { flakesOn, WHITE_GLITTER } from './flakes'
 import { toolIn, type Axis, type Print, type StepKind } from './kind'
+
+/** What a drawn base can leave free by itself, so that nobody need draw round it. */
+export const FREE = ['eyes', 'nostrils'] as const
 
 const axis = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('out'), from: pointSchema, reach: bounded(1, FAR) }),
@@ -25,6 +28,8 @@ export const washSchema = z.strictObject({
   points: handlesSchema(400),
   /** Whether the outline goes straight from handle to handle, with corners. */
   straight: z.boolean({ error: 'must be true or false' }),
+  /** Places that stay unpainted where it would run over them; none when left out. */
+  free: z.array(z.enum(FREE, { error: `must be ${FREE.join(' or ')}` })).max(2).optional(),
   colours: z.array(paintRefSchema).min(1, 'must have at least one colour').max(4, 'must have at most four colours'),
   axis,
   tool: toolSchema,
@@ -41,7 +46,7 @@ export const washSchema = z.strictObject({
 export type Wash = z.infer<typeof washSchema>
 
 /** What says where a base goes. */
-export type Spread = Pick<Wash, 'zones' | 'points' | 'straight' | 'twin'>
+export type Spread = Pick<Wash, 'zones' | 'points' | 'straight' | 'twin' | 'free'>
 
 /** The outline that handles draw. */
 const outlineOf = (points: readonly Point[], straight: boolean): Ring => straight ? ringOf(points) : Float64Array.from(outlineThrough(points, Math.max(2, Math.min(10, Math.round(240 / points.length)))))
@@ -52,27 +57,36 @@ const joined = (rings: readonly Ring[]): Ring[] => regionOf(rings.flatMap(r => r
 /** The outlines of each side of a base: of its zones, joined where they touch, or the drawn one and its twin's. */
 const outlines = (wash: Spread, ground: Ground): Ring[][] => wash.points.length ? liesOf(wash, ground).map(l => joined([outlineOf(l.points, wash.straight)])) : [joined(wash.zones.flatMap(id => ground.zone(id) ?? []))]
 
+/** Room that stays free round an open eye, for the lash line, and round a nostril, mm (common practice). */
+const ROOM = { eyes: 1.5, nostrils: 0.4 } as const
+
+const meets = (rings: readonly Ring[], kept: Ring): boolean => rings.some(r => boxesMeet(boxOf(r), boxOf(kept)) && pointsOf(kept).some(p => ringHolds(r, ...p)))
+
 /** The mouth of a face where a base would run over it. Lips are painted by themselves, with what is safe there; only a base that names them covers them. */
 function lipsUnder(rings: readonly Ring[], wash: Spread, ground: Ground): Ring | null {
-  const mouth = wash.zones.includes('lips') ? undefined : ground.keepOuts.find(k => k.words === 'mouth')?.ring, box = mouth && boxOf(mouth)
-  return mouth && box && rings.some((r) => {
-    const own = boxOf(r)
-    return own.minX < box.maxX && box.minX < own.maxX && own.minY < box.maxY && box.minY < own.maxY && pointsOf(mouth).some(p => ringHolds(r, ...p))
-  }) ? mouth : null
+  const mouth = wash.zones.includes('lips') ? undefined : ground.keepOuts.find(k => k.words === 'mouth')?.ring
+  return mouth && meets(rings, mouth) ? mouth : null
 }
 
-function besideLips(rings: Ring[], wash: Spread, ground: Ground): Ring[] {
-  const mouth = lipsUnder(rings, wash, ground)
-  return mouth ? difference(regionOf(rings, 'nonzero'), regionOf([mouth], 'nonzero')).flatMap(p => [p.outer, ...p.holes]) : rings
+/** What of a base's region stays unpainted: lips that it does not name, and what it is told to leave free. */
+function leftFree(rings: readonly Ring[], wash: Spread, ground: Ground): Polygon[] {
+  const lips = lipsUnder(rings, wash, ground), eyes = wash.free?.includes('eyes') && !ground.eyesClosed, nostrils = wash.free?.includes('nostrils')
+  const grown = (ends: string, room: number) => ground.keepOuts.filter(k => k.words.endsWith(ends)).flatMap(k => offset(regionOf([k.ring], 'nonzero'), room))
+  return [...lips ? regionOf([lips], 'nonzero') : [], ...eyes ? grown('eye', ROOM.eyes) : [], ...nostrils ? grown('nostril', ROOM.nostrils) : []]
 }
 
-/** What each side of a base covers: lips stay free unless it names them. */
-export const washSides = (wash: Spread, ground: Ground): Ring[][] => outlines(wash, ground).map(rings => besideLips(rings, wash, ground))
+function beside(rings: Ring[], wash: Spread, ground: Ground): Ring[] {
+  const free = leftFree(rings, wash, ground)
+  return free.length ? difference(regionOf(rings, 'nonzero'), free).flatMap(p => [p.outer, ...p.holes]) : rings
+}
+
+/** What each side of a base covers: lips stay free unless it names them, and what else it leaves free. */
+export const washSides = (wash: Spread, ground: Ground): Ring[][] => outlines(wash, ground).map(rings => beside(rings, wash, ground))
 
 /** All that a base covers, each place once. */
 export const washRings = (wash: Spread, ground: Ground): Ring[] => {
   const sides = outlines(wash, ground)
-  return besideLips(sides.length > 1 ? joined(sides.flat()) : sides[0]!, wash, ground)
+  return beside(sides.length > 1 ? joined(sides.flat()) : sides[0]!, wash, ground)
 }
 
 /** Few handles that draw about the largest piece of some rings, for an outline to go on from. */
@@ -125,9 +139,9 @@ export const washKind: StepKind<Wash> = {
   lines(wash, world) {
     const { ground } = world, at = wash.points.length ? whereIs(ground, anchorOf(wash.points), null, world.finger ?? FINGER_MM) : null
     const where = at ? `drawn outline, ${at.landmark}${wash.twin.rule === 'none' ? '' : ', and its twin'}` : wash.zones.map(id => `${zoneWords(id)}${ground.zone(id) ? '' : ` (there is none on a ${ground.words})`}`).join(', ')
-    const names = wash.colours.map(c => c.name)
+    const names = wash.colours.map(c => c.name), free: string[] = [...lipsUnder(outlines(wash, ground).flat(), wash, ground) ? ['lips'] : [], ...wash.free ?? []]
     return [
-      { label: 'where', text: lipsUnder(outlines(wash, ground).flat(), wash, ground) ? `${where}; lips left free` : where },
+      { label: 'where', text: [where, ...free.length ? [`${free.join(' and ')} left free`] : []].join('; ') },
       { label: 'colour', text: names.length === 1 ? names[0]! : `${names.join(' to ')}, ${wash.axis.kind === 'out' ? 'from the middle out' : 'along the line'}` },
       { label: 'tool', text: `${TOOLS[wash.tool].name}, ${wash.wetness}, ${wash.dabs} ${wash.dabs === 1 ? 'layer' : 'layers'}${wash.glitter ? ', fine glitter while wet' : ''}` },
     ]

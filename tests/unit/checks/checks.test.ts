@@ -147,7 +147,7 @@ describe('the other checks', () => {
   it('say nothing of a clean step', () => {
     const l = look([pass(sheet('swirl-small', [0, -40]), { tool: 'dauber', wetness: 'tacky', dabs: 2 })])
     expect(findingsOf({ ...l, sitting: { ...l.sitting, allergies: 'none', skin: 'sound' } }, { ...world, ground: groundFor(l) }, paints, shows(40), '2026-06-01')).toEqual([])
-    expect(Object.keys(CHECKS)).toHaveLength(20)
+    expect(Object.keys(CHECKS)).toHaveLength(21)
   })
 })
 

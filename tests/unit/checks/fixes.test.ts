@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { paints } from '../../../demo/paints'
-import { afterFix, EYE_CLEARANCE, eyeClearance, findingsOf, type Finding } from '#core/checks'
-import { FOLLOWS, freshDots, freshGem, freshGlitter, freshLine, freshLips, freshLook, freshSheet, freshWash, gemsOf, groundFor, kindOf, movedBehind, paintedOpenings, placementsOf, reordered, seatingOf, withUnders, type GemStep, type Look, type SheetStep, type Step } from '#core/look'
+import { afterFix, EYE_CLEARANCE, eyeClearance, findingsOf, regionsOf, type Finding } from '#core/checks'
+import { FOLLOWS, freshDots, freshGem, freshGlitter, freshLine, freshLips, freshLook, freshSheet, freshWash, groundFor, kindOf, movedBehind, paintedOpenings, placementsOf, reordered, seatingOf, withUnders, type GemStep, type Look, type SheetStep, type Step } from '#core/look'
 import { pointsOf, ringHolds } from '#core/geometry'
 import { ground, MIDLINE, paint, sheets } from '../world'
 
@@ -48,7 +48,7 @@ describe('a fix', () => {
 
   it('moves a gem off the eye, both of a pair, no farther than needed', () => {
     const gem: GemStep = { ...freshGem('g', [50, 4]), twin: { rule: 'midline', about: null, own: null } }, look = lookOf([gem]), next = fixed(look, found(look, 'sparkle')[0]!), moved = next.steps[0] as GemStep, world = worldOf(next)
-    const clear = eyeClearance(gemsOf(moved, world).map(g => g.at), world) - gem.size / 2
+    const clear = eyeClearance(moved, world, regionsOf(world.ground).eyes)
     expect(clear).toBeGreaterThanOrEqual(EYE_CLEARANCE)
     expect(clear).toBeLessThan(EYE_CLEARANCE + 2.2)
     expect(moved.points[0]![0]).toBeGreaterThan(50)

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { eyeClearance } from '#core/checks'
-import { GEM_COLOURS, GEM_CUTS, gemsOf, type GemStep } from '#core/look'
+import { eyeClearance, regionsOf } from '#core/checks'
+import { GEM_COLOURS, GEM_CUTS, type GemStep } from '#core/look'
 
 /** Gems: cut, colour, size, and what holds them. */
 const props = defineProps<{ step: GemStep }>()
 const bench = useBench(), brush = useBrushwork()
 const edit = (label: string, recipe: (s: GemStep) => void) => bench.editMark(label, (s) => { if (s.kind === 'gem') recipe(s) })
-const clear = computed(() => eyeClearance(gemsOf(props.step, bench.world).map(g => g.at), bench.world) - props.step.size / 2)
+const clear = computed(() => eyeClearance(props.step, bench.world, regionsOf(bench.ground).eyes))
 function sized(event: Event): void {
   const box = event.target as HTMLInputElement
   if (box.valueAsNumber >= 1 && box.valueAsNumber <= 25) edit('size', (s) => { s.size = box.valueAsNumber })

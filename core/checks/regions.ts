@@ -1,0 +1,38 @@
+import { offset, regionOf, union, type Polygon, type Ring } from '../geometry'
+import type { Ground, ZoneId } from '../skin'
+
+/** Chunky glitter, glue and gems keep this far from an eye, mm (common practice). */
+export const EYE_CLEARANCE = 8
+
+/** The places of a face about which there are cautions, as regions of the skin (mm); all empty on an arm and on paper. */
+export interface Regions {
+  /** The openings of both eyes, also where the lids are down over them. */
+  readonly eyes: readonly Polygon[]
+  /** The same while they are open; empty when the person keeps them shut. */
+  readonly openEyes: readonly Polygon[]
+  /** All skin that is nearer to an eye than gems and glue may come. */
+  readonly aroundEyes: readonly Polygon[]
+  /** Lids, under-eyes and the eyes between them: what a label means by "near the eyes". */
+  readonly nearEyes: readonly Polygon[]
+  readonly lids: readonly Polygon[]
+  readonly lips: readonly Polygon[]
+  readonly nostrils: readonly Polygon[]
+  readonly hair: readonly Polygon[]
+  /** Each of the open eyes and nostrils, and the mouth, by its own name. */
+  readonly named: readonly { readonly words: string, readonly region: readonly Polygon[] }[]
+}
+
+const NONE: Regions = { eyes: [], openEyes: [], aroundEyes: [], nearEyes: [], lids: [], lips: [], nostrils: [], hair: [], named: [] }
+/** Rings run either way round: each is made a region of its own before they are joined. */
+const joined = (rings: readonly Ring[]): Polygon[] => union(rings.flatMap(r => regionOf([r], 'nonzero')))
+
+/** Works the places of a ground out; on paper nothing is near an eye. */
+export function regionsOf(ground: Ground): Regions {
+  if (!ground.face || ground.kind === 'board') return NONE
+  const kept = (ends: string) => joined(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring)), zones = (ids: readonly ZoneId[]) => joined(ids.flatMap(id => ground.zone(id) ?? []))
+  const eyes = kept('eye'), lids = zones(['left.lid', 'right.lid'])
+  return {
+    eyes, openEyes: ground.eyesClosed ? [] : eyes, aroundEyes: offset(eyes, EYE_CLEARANCE), nearEyes: union([...eyes, ...lids, ...zones(['left.under-eye', 'right.under-eye'])]), lids, lips: kept('mouth'), nostrils: kept('nostril'), hair: kept('hair'),
+    named: ground.keepOuts.filter(k => k.words !== 'hair' && !(ground.eyesClosed && k.words.endsWith('eye'))).map(k => ({ words: k.words, region: joined([k.ring]) })),
+  }
+}
