@@ -63,10 +63,15 @@ export const useBench = defineStore('bench', () => {
   /** How the steps show, what there is to say of them and what comes of them, as the worker has found it for the newest picture. */
   const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map()), findings = shallowRef<readonly Finding[]>([]), outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map()), waits = shallowRef<ReadonlyMap<string, number>>(new Map()), amounts = shallowRef<readonly Amount[]>([])
   const painter = usePainter()
+  /** The look whose picture is complete, and the one of which everything was checked: what is told of any other is of before. */
+  const seen = shallowRef<Look | null>(null), checked = shallowRef<Look | null>(null)
+  const checking = computed(() => look.value === null || checked.value !== look.value)
   const check = newestOnly(async () => {
     const now = look.value
     if (!now || !loaded.value) return
-    const found = await painter.findings(now, new Date().toISOString().slice(0, 10))
+    const complete = seen.value === now, found = await painter.findings(now, new Date().toISOString().slice(0, 10))
+    if (look.value?.id !== now.id) return
+    if (complete) checked.value = now
     findings.value = found.findings
     outcomes.value = new Map(found.outcomes.map(o => [o.stepId, o]))
     waits.value = new Map(found.waits)
@@ -76,6 +81,7 @@ export const useBench = defineStore('bench', () => {
   function painted(of: Look, list: readonly Shows[]): void {
     if (of.id !== look.value?.id) return
     shows.value = new Map(list.map(s => [s.stepId, s]))
+    seen.value = of
     check()
   }
   /** Makes the change that a finding proposes, as one step of undo. */
@@ -117,6 +123,10 @@ export const useBench = defineStore('bench', () => {
     look.value = null
     history = null
     spot.value = null
+    seen.value = checked.value = null
+    findings.value = []
+    shows.value = new Map()
+    outcomes.value = new Map()
   }
 
   function tell(): void {
@@ -321,7 +331,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    look, saver, selectedId, alsoIds, alsoSelect, chosen, selected, selectedMark, selectedSheet, holdsTwin, spot, choosing, world, ground, seating, shows, findings, outcomes, waits, amounts, painted, applyFix, seconds, loaded, undoWords, redoWords,
+    look, saver, selectedId, alsoIds, alsoSelect, chosen, selected, selectedMark, selectedSheet, holdsTwin, spot, choosing, world, ground, seating, shows, findings, checking, outcomes, waits, amounts, painted, applyFix, seconds, loaded, undoWords, redoWords,
     open, close, edit, editStep, editSheet, editMark, add, undo, redo, addWash, addSheet, remove, duplicate, move, place, nudge, middleSpot, lastPaint, turn, flip, twin, setTwin, linkTwin, register, setCanvas, dab, aim, choose, settle, kindOf, round,
   }
 })

@@ -24,8 +24,8 @@ function outcomeOf(step: Step, world: World): Outcome | null {
   const sheet = step.kind === 'sheet' ? world.stencil(step.stencil) : undefined
   if (step.kind !== 'sheet' || !sheet) return null
   const [place] = placementsOf(step, world), laid = layOn(world.ground.surface, place!, true), marks: [number, number][] = [], gaps = gapsOf(sheet, place!, world, paintedOpenings(step, world)[0]!)
-  const passes = step.passes.map((pass) => {
-    const { closed, creep } = closedBridges(step, pass, sheet, world), spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world).sort((a, b) => a - b)
+  const passes = step.passes.map((pass, i) => {
+    const { closed, creep } = closedBridges(step, pass, sheet, world, i), spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world, i).sort((a, b) => a - b)
     for (const b of closed.slice(0, 80)) marks.push(laid.point([(b.from[0] + b.to[0]) / 2, (b.from[1] + b.to[1]) / 2]) as [number, number])
     return { creep, typical: spreads[spreads.length >> 1] ?? 0, closed: closed.length }
   })

@@ -11,18 +11,29 @@ const WIDE = 3.6
 export function bridgesOf(sheet: Stencil): Neck[] {
   let list = known.get(sheet)
   if (!list) {
-    list = sheet.openings.length > 900 ? [] : necksOf(edgesOf(sheet), WIDE).bridges
+    list = necksOf(edgesOf(sheet), WIDE).bridges
     known.set(sheet, list)
   }
   return list
 }
 
-/** The bridges that a pass closes: both sides creep under them as far as they are wide. */
-export function closedBridges(step: SheetStep, pass: Pass, sheet: Stencil, world: World): { closed: Neck[], creep: number } {
-  const numbers = openingNumbers(pass, sheet).filter(n => sheet.openings[n]), painted = paintedOpenings(step, world)[0]!, gaps = gapsOf(sheet, placementsOf(step, world)[0]!, world, painted)
-  const spread = new Map(spreadOf(step, pass, numbers, gaps, world).map((e, i) => [numbers[i]!, e]))
-  const closed = bridgesOf(sheet).filter(b => b.openings.every(n => spread.has(n)) && b.width < b.openings.reduce((sum, n) => sum + spread.get(n)!, 0))
-  return { closed, creep: Math.max(0, ...spread.values()) }
+/**
+ * The bridges that a pass closes: both sides creep under them as far as they are wide. Where the other side was painted by an earlier pass, that one's
+ * creep counts there.
+ * @param index which pass of the step it is, or stands for
+ */
+export function closedBridges(step: SheetStep, pass: Pass, sheet: Stencil, world: World, index = Math.max(0, step.passes.indexOf(pass))): { closed: Neck[], creep: number } {
+  const painted = paintedOpenings(step, world)[0]!, gaps = gapsOf(sheet, placementsOf(step, world)[0]!, world, painted), before = new Map<number, number>()
+  const spreads = (p: Pass, i: number) => {
+    const numbers = openingNumbers(p, sheet).filter(n => sheet.openings[n])
+    return spreadOf(step, p, numbers, gaps, world, i).map((e, k) => [numbers[k]!, e] as const)
+  }
+  step.passes.slice(0, index).forEach((p, i) => {
+    for (const [n, e] of spreads(p, i)) before.set(n, Math.max(e, before.get(n) ?? 0))
+  })
+  const own = new Map(spreads(pass, index)), reach = (n: number) => Math.max(own.get(n) ?? 0, before.get(n) ?? 0)
+  const closed = bridgesOf(sheet).filter(b => b.openings.some(n => own.has(n)) && b.openings.every(n => own.has(n) || before.has(n)) && b.width < b.openings.reduce((sum, n) => sum + reach(n), 0))
+  return { closed, creep: Math.max(0, ...own.values()) }
 }
 
 /** Ways of dabbing that creep less, the nearest to what was asked first. */
@@ -30,10 +41,10 @@ const DRIER: readonly ToolId[] = ['makeup', 'dauber', 'point']
 
 /** Paint that creeps under a bridge from both sides closes it. */
 export const bleed = ofSheets(({ step, sheet, world }) => step.passes.flatMap((pass, i) => {
-  const { closed, creep } = closedBridges(step, pass, sheet, world)
+  const { closed, creep } = closedBridges(step, pass, sheet, world, i)
   if (closed.length === 0) return []
   const ways = [pass.tool, ...DRIER].flatMap(tool => WETNESSES.slice(0, WETNESSES.indexOf(pass.wetness) + 1).reverse().map(wetness => ({ tool, wetness })))
-  const better = ways.find(way => closedBridges(step, { ...pass, ...way }, sheet, world).closed.length === 0)
+  const better = ways.find(way => closedBridges(step, { ...pass, ...way }, sheet, world, i).closed.length === 0)
   const at = ['passes', i] as const
   return [{
     level: closed.length > 4 ? 'stop' as const : 'care' as const, title: `Bleeding closes ${closed.length} ${closed.length === 1 ? 'bridge' : 'bridges'}`,

@@ -1,7 +1,6 @@
 import { distance, polygonArea } from '../geometry'
-import { openingNumbers, passOpenings, toolIn, type Pass, type World } from '../look'
-import { loadsFor } from '../order'
-import { filmOf, TOOLS, type ToolId } from '../paint'
+import { openingNumbers, passLoads, passOpenings, toolIn, type Pass, type World } from '../look'
+import { TOOLS, type ToolId } from '../paint'
 import { edgeMargin, type Stencil } from '../stencil'
 import { mm, ofSheets } from './finding'
 
@@ -50,13 +49,13 @@ export const neighbour = ofSheets(({ step, sheet, world }) => step.passes.flatMa
 
 /** A second load in the middle of a pattern comes out darker than the first. */
 export const reload = ofSheets(({ step, sheet, world }) => step.passes.flatMap((pass, i) => {
-  const area = passOpenings(pass, sheet).reduce((a, o) => a + polygonArea(o), 0), tool = toolIn(world, pass.tool), loadsAt = (dabs: number) => loadsFor(area, filmOf(tool, pass.wetness, 1) * pass.charge, dabs, tool), loads = loadsAt(pass.dabs)
+  const area = passOpenings(pass, sheet).reduce((a, o) => a + polygonArea(o), 0), loadsAt = (dabs: number) => passLoads(pass, sheet, world, dabs), loads = loadsAt(pass.dabs)
   if (loads < 2) return []
   let most = pass.dabs
   while (most > 1 && loadsAt(most) > 1) most--
   const fits = loadsAt(most) === 1 && most >= 2
   return [{
-    level: 'tip' as const, title: `${loads} loads for this pass`, why: `The ${TOOLS[pass.tool].name} holds too little for ${Math.round(area / 100)} cm² (estimate). Reload between two motifs, not in the middle of one, and test the fresh load on the hand.`,
+    level: 'tip' as const, title: `${loads} loads for this pass${step.twin.rule === 'none' ? '' : ' on each side'}`, why: `The ${TOOLS[pass.tool].name} holds too little for ${Math.round(area / 100)} cm² (estimate). Reload between two motifs, not in the middle of one, and test the fresh load on the hand.`,
     fix: fits ? { words: `${most} dabs, one load`, sets: [{ path: ['passes', i, 'dabs'], to: most }] } : null,
   }]
 }))

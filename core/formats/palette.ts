@@ -1,4 +1,5 @@
 import { parse, formatHex } from 'culori'
+import Papa from 'papaparse'
 
 /** A colour of a palette. */
 export interface Swatch { readonly name: string, readonly colour: string }
@@ -9,10 +10,8 @@ export function gplOf(title: string, swatches: readonly Swatch[]): string {
   return ['GIMP Palette', `Name: ${title.replace(/[\r\n]/g, ' ')}`, 'Columns: 6', '#', ...rows, ''].join('\n')
 }
 
-const cell = (text: string) => /[",\n\r]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text
-
-/** Colours as CSV with a head line. */
-export const csvOf = (swatches: readonly Swatch[]): string => ['name,colour', ...swatches.map(s => `${cell(s.name)},${s.colour}`), ''].join('\r\n')
+/** Colours as CSV with a head line; a name that a spreadsheet would take for a formula is quoted like any other text. */
+export const csvOf = (swatches: readonly Swatch[]): string => Papa.unparse({ fields: ['name', 'colour'], data: swatches.map(s => [s.name, s.colour]) }, { newline: '\r\n' }) + '\r\n'
 
 /**
  * Reads a palette from a GPL file or from CSV with the columns name and colour.
@@ -32,32 +31,14 @@ export function readPalette(text: string): { swatches: Swatch[], notes: string[]
       add(m?.[4] ?? '', m && rgb.every(v => v <= 255) ? `#${rgb.map(v => v.toString(16).padStart(2, '0')).join('')}` : undefined, n)
     })
   } else {
-    const rows = lines.map(cells), head = rows[0]?.map(c => c.trim().toLowerCase()) ?? [], name = head.indexOf('name'), colour = head.findIndex(c => c === 'colour' || c === 'color' || c === 'hex')
+    const { data: rows } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' }), head = rows[0]?.map(c => c.trim().toLowerCase()) ?? []
+    const name = head.indexOf('name'), colour = head.findIndex(c => c === 'colour' || c === 'color' || c === 'hex')
     if (colour < 0) throw new RangeError('This is no palette: a GPL file begins with "GIMP Palette", and CSV has the columns "name" and "colour".')
     rows.slice(1).forEach((row, i) => {
-      if (row.length === 1 && !row[0]!.trim()) return
       const parsed = parse((row[colour] ?? '').trim())
       add(name < 0 ? '' : row[name] ?? '', parsed ? formatHex(parsed) : undefined, i + 1)
     })
   }
   if (swatches.length === 0) throw new RangeError('The palette holds no colour.')
   return { swatches, notes }
-}
-
-/** The cells of a line of CSV. */
-function cells(line: string): string[] {
-  const out: string[] = []
-  let text = '', quoted = false
-  for (let i = 0; i < line.length; i++) {
-    const c = line[i]!
-    if (quoted && c === '"' && line[i + 1] === '"') {
-      text += '"'
-      i++
-    } else if (c === '"') quoted = !quoted
-    else if (c === ',' && !quoted) {
-      out.push(text)
-      text = ''
-    } else text += c
-  }
-  return [...out, text]
 }

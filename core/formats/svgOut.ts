@@ -1,5 +1,5 @@
-import type { Ring } from '../geometry'
-import { kindOf, type Look, type World } from '../look'
+import { clockwise, type Ring } from '../geometry'
+import { kindOf, type Look, type Print, type World } from '../look'
 import { hexOf, masstone } from '../paint'
 import type { SheetGeometry } from '../stencil'
 
@@ -30,8 +30,12 @@ ${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join
 `
 }
 
+/** The colour that a print has by itself: of glitter that of its flakes. */
+const colourOf = ({ bits, paints }: Print): string => hexOf(bits?.kind === 'flakes' ? bits.colour : masstone(paints[0]!.optics))
+
 /**
  * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a group of their own.
+ * Where a stroke crosses itself it stays filled: holes run the other way round and nothing else makes one.
  * A film of several colours gets its first one; films are drawn flat, with their opacity.
  * @param box the part of the picture plane to show, mm
  */
@@ -39,7 +43,7 @@ export function lookSvg(look: Look, world: World, box = world.ground.box): strin
   const { front } = world.ground, w = box.maxX - box.minX, h = box.maxY - box.minY
   const prints = look.steps.map((step) => {
     const paths = kindOf(step).prints(step, world).map(print =>
-      `    <path d="${pathData(print.rings.map(front.ring))}" fill="${hexOf(masstone(print.paints[0]!.optics))}" fill-opacity="${f(print.opacity)}" fill-rule="evenodd"/>`)
+      `    <path d="${pathData(clockwise(print.rings).map(front.ring))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`)
     return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
   })
   const sheets = look.steps.flatMap(step => kindOf(step).outlines(step, world).map(o =>

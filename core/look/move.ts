@@ -3,7 +3,7 @@ import { discAt, landmarkList, layOn, onSkin, plainZone, zoneAt, type ArmZone, t
 import { samplePoints, seatsFor, type Candidate, type Seat, type Stencil } from '../stencil'
 import { anchorOf } from './handles'
 import { lengthsOf } from './fill'
-import { axisFor, isMark, placementsOf, washSides, type MarkStep, type SheetStep, type Step, type Wash, type World } from './kinds'
+import { axisFor, isMark, openingNumbers, placementsOf, washSides, type MarkStep, type SheetStep, type Step, type Wash, type World } from './kinds'
 import { groundFor, type Look } from './look'
 import { settle } from './register'
 
@@ -132,8 +132,9 @@ function carried<P extends { at: [number, number], tilt: number }>(place: P, map
 export function spoiltShares(step: SheetStep, placement: Placement, world: World): { beside: number, spoilt: string[], share: number } {
   const sheet = world.stencil(step.stencil)
   if (!sheet) return { beside: 0, spoilt: [], share: 0 }
-  const laid = layOn(world.ground.surface, placement), used = new Set(step.passes.flatMap(p => p.openings.use === 'chosen' ? p.openings.numbers : sheet.openings.map((_, i) => i)))
+  const laid = layOn(world.ground.surface, placement), used = new Set(step.passes.flatMap(p => openingNumbers(p, sheet)))
   const points = samplePoints({ ...sheet, openings: sheet.openings.filter((_, i) => used.has(i)) }).map(laid.point), keep = world.ground.keepOuts.filter(k => k.words !== 'hair')
+  if (points.length === 0) return { beside: 0, spoilt: [], share: 0 }
   const beside = points.filter(p => !onSkin(world.ground, p)).length, hit = keep.filter(k => points.some(p => ringHolds(k.ring, ...p)))
   return { beside: beside / points.length, spoilt: hit.map(k => k.words), share: points.filter(p => keep.some(k => ringHolds(k.ring, ...p))).length / points.length }
 }

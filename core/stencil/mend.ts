@@ -25,7 +25,8 @@ const wide = (from: Point, to: Point, width: number, over = 0.4): Polygon => {
  * @param width of the bridges, mm
  */
 export function proposedJoins(sheet: SheetGeometry, islands: readonly Island[], width: number): Join[] {
-  return islands.flatMap((island, n) => {
+  return islands.flatMap((island, n): Join[] => {
+    if (island.touches?.length) return atCorners(island, n, width)
     const { outer } = sheet.openings[island.opening]!, centre = ringCentroid(island.ring), count = island.area > TWO_BRIDGES_FROM ? Math.min(4, 2 + Math.floor(island.area / 2000)) : 1
     const rim = samples(island.ring), reach = Math.ceil(width / STEP)
     const ways = rim.map((from, i) => {
@@ -40,6 +41,17 @@ export function proposedJoins(sheet: SheetGeometry, islands: readonly Island[], 
       if (open.length) chosen.push(ways[middleOfRun(ways, best, new Set(open))]!)
     }
     return chosen.map(({ from, to }) => ({ island: n, from, to, width }))
+  })
+}
+
+/** Bridges over the points in which an island only touches the rest: each corner is filled to the width of a bridge. */
+function atCorners({ touches, ring, area }: Island, n: number, width: number): Join[] {
+  const [cx, cy] = ringCentroid(ring), half = width / 2, sorted = [...touches!].sort((a, b) => Math.atan2(a[1] - cy, a[0] - cx) - Math.atan2(b[1] - cy, b[0] - cx))
+  // Opposite corners hold a larger piece; one is enough for a small one.
+  const chosen = area > TWO_BRIDGES_FROM && sorted.length > 1 ? [sorted[0]!, sorted[sorted.length >> 1]!] : sorted.slice(0, 1)
+  return chosen.map(([x, y]) => {
+    const l = Math.hypot(x - cx, y - cy) || 1, ux = (x - cx) / l, uy = (y - cy) / l
+    return { island: n, from: [x - ux * half, y - uy * half], to: [x + ux * half, y + uy * half], width }
   })
 }
 

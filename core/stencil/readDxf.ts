@@ -1,5 +1,5 @@
 import DxfParser from 'dxf-parser'
-import { boxOf, polygonArea, regionOf, signedArea, type Ring } from '../geometry'
+import { boxOf, polygonArea, regionOf, signedArea, type Ring, ringHolds } from '../geometry'
 import { assembleSheet, LIMITS } from './assemble'
 import { chained } from './dxf/chains'
 import { arcPoints, bulgePoints, ellipseArc, splinePoints, type Trace } from './dxf/curves'
@@ -78,7 +78,9 @@ function collect(entities: readonly Entity[], k: number, notes: Set<string>): { 
     points += trace.points.length / 2
     if (points > LIMITS.points) throw new RangeError(`The file has more than ${LIMITS.points.toLocaleString('en')} points; simplify its curves and try again.`)
     if (!trace.points.every(Number.isFinite)) throw new RangeError(`A ${entity.type} has a coordinate that is not a number.`)
-    byLayer.set(layer, [...byLayer.get(layer) ?? [], trace])
+    const list = byLayer.get(layer)
+    if (list) list.push(trace)
+    else byLayer.set(layer, [trace])
   }
   for (const [layer, traces] of byLayer) {
     const into = layer === 'SHEET' || layer === 'OUTLINE' ? edges : loops
@@ -122,7 +124,11 @@ function traceOf(e: Entity, tolerance: number): Trace | null {
   }
 }
 
+/** Whether one loop lies in another: what only lies in its mouth does not. */
 function holds(outer: Ring, inner: Ring): boolean {
   const a = boxOf(outer), b = boxOf(inner)
-  return a.minX <= b.minX && a.maxX >= b.maxX && a.minY <= b.minY && a.maxY >= b.maxY
+  if (a.minX > b.minX || a.maxX < b.maxX || a.minY > b.minY || a.maxY < b.maxY) return false
+  const every = Math.max(2, 2 * Math.floor(inner.length / 64))
+  for (let i = 0; i < inner.length; i += every) if (!ringHolds(outer, inner[i]!, inner[i + 1]!)) return false
+  return true
 }

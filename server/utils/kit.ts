@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FINISHES, linearOf, luminance, TOOL_IDS, useBy, WETNESSES, type ToolId } from '#core/paint'
+import { FINISHES, linearOf, luminance, safeNear, TOOL_IDS, useBy, WETNESSES, type Paint, type ToolId } from '#core/paint'
 
 const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'must be a colour such as #7A2E5D')
 const text = (most: number) => z.string().trim().min(1, 'must not be empty').max(most, `must not be longer than ${most} letters`)
@@ -27,4 +27,10 @@ export const readingSchemas = {
     z.strictObject({ tool, measure: z.literal('capacity'), value: between(2, 8000, 'mg') }),
     z.strictObject({ tool, measure: z.literal('tip'), value: between(1, 120, 'mm') }),
   ], { error: 'must be of what the tool lets go, what it holds or how wide its tip is' }),
+}
+
+/** A paint as it is kept: a split cake is only as safe near eyes and on lips as its least safe strip, whatever was ticked. */
+export function leastSafe(paint: Paint): Paint {
+  const kit = useHouse().paints.all().filter(p => p.id !== paint.id)
+  return { ...paint, eyeSafe: safeNear(paint, 'eyes', kit), lipSafe: safeNear(paint, 'lips', kit) }
 }

@@ -16,8 +16,8 @@ export function remembered<T>(key: string, make: () => T): T {
   return made
 }
 
-/** A short name for everything in the kit that pictures and times depend on. */
+/** A short name for everything beside a look that pictures and times depend on: the kit, and what is noted of sheets. */
 export function kitStamp(): string {
-  const { paints, readings } = useHouse()
-  return createHash('sha1').update(JSON.stringify([paints.all(), readings.all()])).digest('hex').slice(0, 12)
+  const { paints, readings, stencils } = useHouse(), noted = stencils.all().map(({ id, groups, copies, heading }) => [id, groups, copies, heading])
+  return createHash('sha1').update(JSON.stringify([paints.all(), readings.all(), noted])).digest('hex').slice(0, 12)
 }

@@ -7,6 +7,12 @@ const emit = defineEmits<{ help: [], canvas: [], findings: [], skins: [], versio
 const bench = useBench(), exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
 const look = computed(() => bench.look!)
 const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length), care = computed(() => bench.findings.filter(f => f.level === 'care').length)
+/** Clear is said only when everything was checked. */
+const verdict = computed(() => {
+  const words = grave.value ? `${grave.value} stop` : care.value ? `${care.value} care` : ''
+  if (bench.checking) return { icon: LoaderCircle, tone: 'text-soft', words: words ? `${words}?` : 'checking' }
+  return grave.value ? { icon: OctagonX, tone: 'text-stop', words } : care.value ? { icon: CircleAlert, tone: 'text-care', words } : { icon: CircleCheck, tone: 'text-go', words: 'clear' }
+})
 const rename = (event: Event) => {
   const box = event.target as HTMLInputElement, name = box.value.trim().slice(0, 80)
   if (name) bench.edit('rename', (d) => { d.name = name })
@@ -53,7 +59,7 @@ function budget(event: Event): void {
       <strong :class="look.budget !== null && bench.seconds > look.budget ? 'text-stop' : ''" data-testid="time">{{ clock(bench.seconds) }}</strong><span class="text-sm text-soft">of</span>
       <input class="field w-15! px-1! text-center" v-kept="look.budget === null ? '' : clock(look.budget)" placeholder="any" aria-label="Time there is, minutes:seconds" @change="budget"><span class="rounded bg-rule px-1 text-xs">estimate</span>
     </span>
-    <button class="btn shrink-0 px-2" :class="grave ? 'text-stop' : care ? 'text-care' : 'text-go'" title="Everything there is to say of this look" data-testid="findings" @click="emit('findings')"><component :is="grave ? OctagonX : care ? CircleAlert : CircleCheck" :size="15" />{{ grave ? `${grave} stop` : care ? `${care} care` : 'clear' }}</button>
+    <button class="btn shrink-0 px-2" :class="verdict.tone" :title="bench.checking ? 'Being checked; what is told is of before the last change' : 'Everything there is to say of this look'" data-testid="findings" :data-checking="bench.checking" @click="emit('findings')"><component :is="verdict.icon" :size="15" :class="bench.checking && 'animate-spin'" />{{ verdict.words }}</button>
     <span class="flex shrink-0"><button class="icon-btn" title="Try on other skins" aria-label="Try on other skins" @click="emit('skins')"><Users :size="18" /></button><button class="icon-btn" :disabled="!bench.undoWords" :title="`Undo ${bench.undoWords}`" aria-label="Undo" @click="bench.undo()"><Undo2 :size="18" /></button>
       <button class="icon-btn" :disabled="!bench.redoWords" :title="`Redo ${bench.redoWords}`" aria-label="Redo" @click="bench.redo()"><Redo2 :size="18" /></button>
       <button class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')"><CircleHelp :size="18" /></button></span>

@@ -6,7 +6,7 @@ import { BRUSHES, TOOLS } from '#core/paint'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ play: [] }>()
-const bench = useBench(), painter = usePainter(), kit = useKit()
+const bench = useBench(), painter = usePainter(), kit = useKit(), drawer = useDrawer()
 
 /** Pictures of the face after each step; the first is the bare skin. */
 const thumbs = shallowRef<string[]>([])
@@ -14,7 +14,7 @@ const repaint = newestOnly(async () => {
   if (!bench.look || !bench.loaded) return
   thumbs.value = (await painter.thumbs(bench.look, 0.5)).map(p => canvasOf(p).toDataURL())
 })
-watch([() => bench.look, () => bench.loaded], () => repaint(), { immediate: true })
+watch([() => bench.look, () => bench.loaded, () => drawer.shapes], () => repaint(), { immediate: true })
 
 const steps = computed<Step[]>({
   get: () => [...bench.look!.steps],

@@ -15,7 +15,7 @@ import { toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
 
-const bench = useBench(), brush = useBrushwork(), settings = useSettings(), painter = usePainter(), kit = useKit()
+const bench = useBench(), brush = useBrushwork(), settings = useSettings(), painter = usePainter(), kit = useKit(), drawer = useDrawer()
 const holder = useTemplateRef<HTMLDivElement>('holder')
 const { width, height } = useElementSize(holder)
 const busy = ref(false), slow = ref(false), problem = ref('')
@@ -61,10 +61,10 @@ async function repaint(): Promise<void> {
   // How fine the picture must be is known once the stage has its size.
   if (!look || !bench.loaded || !sized.value) return
   busy.value = true
-  const mine = ++wanted, late = setTimeout(() => { slow.value = true }, 500), { box } = ground.value
+  const mine = ++wanted, upTo = props.playTo ?? undefined, late = setTimeout(() => { slow.value = true }, 500), { box } = ground.value
   try {
     // A newer change makes the worker give this one up.
-    const answer = await painter.update(look, fineness.value, props.playTo ?? undefined, have)
+    const answer = await painter.update(look, fineness.value, upTo, have)
     if (!answer) return
     if (answer.fresh || !canvas) {
       canvas = document.createElement('canvas')
@@ -75,7 +75,8 @@ async function repaint(): Promise<void> {
     const { patch } = answer
     if (patch) canvas.getContext('2d')!.putImageData(new ImageData(patch.rgba, patch.width, patch.height), patch.i0, patch.j0)
     picture.value = { canvas, box }
-    bench.painted(look, answer.shows)
+    // A build that is played shows only some of the steps.
+    if (upTo === undefined) bench.painted(look, answer.shows)
     problem.value = ''
   } catch (error) {
     problem.value = `The picture could not be painted (${error instanceof Error ? error.message : error}). The look itself is safe; reload the page to try again.`
@@ -87,7 +88,7 @@ async function repaint(): Promise<void> {
     }
   }
 }
-watch([() => bench.look, () => bench.loaded, sized, fineness, () => props.playTo, () => kit.paints, () => kit.readings], () => void repaint(), { immediate: true })
+watch([() => bench.look, () => bench.loaded, sized, fineness, () => props.playTo, () => kit.paints, () => kit.readings, () => drawer.shapes], () => void repaint(), { immediate: true })
 
 watchEffect(() => {
   pictureLayer.destroyChildren()

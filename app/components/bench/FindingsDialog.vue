@@ -12,7 +12,8 @@ function select(id: string): void {
 
 <template>
   <PanelDialog open wide title="What there is to say of this look" @close="emit('close')">
-    <p v-if="!groups.length && !whole.length" class="text-go">Nothing: every step seats, shows and stays clean, as far as can be told beforehand.</p>
+    <p v-if="bench.checking" role="status" class="mb-2 text-soft">Checking…</p>
+    <p v-else-if="!groups.length && !whole.length" class="text-go">Nothing: every step seats, shows and stays clean, as far as can be told beforehand.</p>
     <div class="max-h-[60vh] space-y-3 overflow-y-auto">
       <section v-if="whole.length"><h3 class="mb-1 font-semibold">Before painting</h3><FindingList :findings="whole" /></section>
       <section v-for="g in groups" :key="g.step.id"><h3 class="mb-1 font-semibold"><button class="hover:text-mulberry" @click="select(g.step.id)">{{ g.number }}. {{ g.step.label }}</button></h3><FindingList :findings="g.found" /></section>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { Pipette, Plus, ScanLine, Trash2, X } from '@lucide/vue'
 import { toast } from 'vue-sonner'
-import { contrastRatio, FINISHES, hexOf, filmOver, hidingWords, linearOf, opticsOfColour, opticsOfSwatch, USUAL_HIDING, WHITE_CARD, type Paint } from '#core/paint'
+import { contrastRatio, FINISHES, hexOf, filmOver, hidingWords, linearOf, opticsOfColour, opticsOfSwatch, paintOfStrip, USUAL_HIDING, WHITE_CARD, type Paint } from '#core/paint'
 
 const props = defineProps<{ paint: Paint | null }>()
 const emit = defineEmits<{ done: [] }>()
 const kit = useKit()
-type Draft = { -readonly [K in Exclude<keyof Paint, 'id' | 'strips'>]: Paint[K] } & { strips: { colour: string, width: number, name: string }[] }
+type Draft = { -readonly [K in Exclude<keyof Paint, 'id' | 'strips'>]: Paint[K] } & { strips: { colour: string, width: number, name: string, paint?: string }[] }
 const fresh = (): Draft => ({ name: '', finish: 'matte', colour: '#7a2e5d', overBlack: '#000000', overWhite: '#ffffff', measured: false, strips: [], eyeSafe: true, lipSafe: false, openedOn: null, months: 24, grams: null, cakeGrams: 30, price: null })
 const plain = (p: Paint | null): Draft => {
   if (!p) return usual(fresh())
@@ -61,9 +61,29 @@ function pick(event: MouseEvent): void {
   swatch(picking.value, `#${sum.map(v => Math.round(v).toString(16).padStart(2, '0')).join('')}`)
   picking.value = picking.value === 'overWhite' ? 'overBlack' : null
 }
+/** The strips whose labels keep the cake away from eyes or lips, in words. */
+const unsafe = computed(() => (['eyeSafe', 'lipSafe'] as const).flatMap((what) => {
+  const bad = draft.value[what] ? draft.value.strips.map(s => paintOfStrip(s, kit.paints)).filter(p => p && !p[what]) : []
+  return bad.length ? [`${[...new Set(bad.map(p => p!.name))].join(' and ')}: not for ${what === 'eyeSafe' ? 'near the eyes' : 'lips'}`] : []
+}))
+/** The looks that a changed cake would change, when the painter must say what is to become of them. */
+const used = ref<string[]>([])
+const changedCake = computed(() => {
+  const was = props.paint
+  return was !== null && (was.strips.length > 0 || draft.value.strips.length > 0) && JSON.stringify([was.strips, was.finish]) !== JSON.stringify([draft.value.strips, draft.value.finish])
+})
+watch(draft, () => { used.value = [] }, { deep: true })
 async function save(): Promise<void> {
   try {
-    await kit.save(draft.value, props.paint?.id ?? null)
+    if (props.paint && changedCake.value) used.value = (await $fetch<{ name: string }[], string>(`/api/paints/${props.paint.id}/looks`)).map(l => l.name)
+    if (!used.value.length) await keep(props.paint?.id ?? null)
+  } catch (error) {
+    problems.value = sentencesOf(error)
+  }
+}
+async function keep(id: string | null, name = draft.value.name): Promise<void> {
+  try {
+    await kit.save({ ...draft.value, name }, id)
     emit('done')
     toast(`${draft.value.name} kept`)
   } catch (error) {
@@ -78,6 +98,15 @@ async function remove(): Promise<void> {
   toast(`${p.name} taken out`, { action: { label: 'Undo', onClick: () => void kit.save(plain(p), null) } })
 }
 const strip = () => { draft.value.strips.push({ colour: draft.value.colour, width: 8, name: '' }, ...(draft.value.strips.length ? [] : [{ colour: '#f4f1ea', width: 8, name: '' }])) }
+/** Cuts a strip from a paint of the kit. */
+function cut(i: number, id: string): void {
+  const p = kit.find(id)
+  if (p) draft.value.strips[i] = { ...draft.value.strips[i]!, colour: p.colour, name: p.name, paint: p.id }
+}
+/** A strip of a colour of its own is no paint of the kit any more. */
+function recut(i: number, colour: string): void {
+  draft.value.strips[i] = { colour, width: draft.value.strips[i]!.width, name: '' }
+}
 const drop = (i: number) => { draft.value.strips = draft.value.strips.length <= 2 ? [] : draft.value.strips.filter((_, k) => k !== i) }
 </script>
 
@@ -99,8 +128,9 @@ const drop = (i: number) => { draft.value.strips = draft.value.strips.length <= 
     <fieldset class="rounded-xl border border-rule p-2">
       <legend class="px-1 text-[0.93rem] font-semibold">Split cake</legend>
       <div v-if="draft.strips.length" class="mb-1 flex h-4 overflow-hidden rounded-full border border-rule"><span v-for="(s, i) in draft.strips" :key="i" :style="{ background: s.colour, flexGrow: s.width }" /></div>
-      <div v-for="(s, i) in draft.strips" :key="i" class="flex items-center gap-1.5"><input v-model="s.colour" type="color" class="size-8 rounded" :aria-label="`Colour of strip ${i + 1}`"><select class="field min-w-0 flex-1" :aria-label="`Paint of strip ${i + 1}`" @change="s.colour = kit.find(($event.target as HTMLSelectElement).value)!.colour; s.name = kit.find(($event.target as HTMLSelectElement).value)!.name"><option value="">{{ s.name || 'from the kit…' }}</option><option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select><input v-model.number="s.width" type="number" min="0.5" max="80" step="0.5" class="field w-18!" :aria-label="`Width of strip ${i + 1}, mm`">mm<button type="button" class="icon-btn" :aria-label="`Take strip ${i + 1} out`" @click="drop(i)"><X :size="14" /></button></div>
+      <div v-for="(s, i) in draft.strips" :key="i" class="flex items-center gap-1.5"><input :value="s.colour" type="color" class="size-8 rounded" @input="recut(i, ($event.target as HTMLInputElement).value)" :aria-label="`Colour of strip ${i + 1}`"><select class="field min-w-0 flex-1" :aria-label="`Paint of strip ${i + 1}`" @change="cut(i, ($event.target as HTMLSelectElement).value)"><option value="">{{ s.name || 'from the kit…' }}</option><option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select><input v-model.number="s.width" type="number" min="0.5" max="80" step="0.5" class="field w-18!" :aria-label="`Width of strip ${i + 1}, mm`">mm<button type="button" class="icon-btn" :aria-label="`Take strip ${i + 1} out`" @click="drop(i)"><X :size="14" /></button></div>
       <button v-if="draft.strips.length < 12" type="button" class="btn mt-1 text-[0.87rem]" @click="strip"><Plus :size="14" />{{ draft.strips.length ? 'Another strip' : 'Make it a split cake' }}</button>
+      <p v-for="u in unsafe" :key="u" class="mt-1 text-[0.87rem] text-care"><strong>Care</strong> {{ u }}, so the cake is not either.</p>
     </fieldset>
     <div class="grid grid-cols-2 gap-2">
       <SwitchField v-model="draft.eyeSafe" label="Eye-safe (label)" /><SwitchField v-model="draft.lipSafe" label="Lip-safe (label)" />
@@ -110,6 +140,10 @@ const drop = (i: number) => { draft.value.strips = draft.value.strips.length <= 
     </div>
     <p v-if="draft.finish === 'neon'" class="text-[0.87rem] text-care"><strong>Care</strong> Neon and UV colours keep away from eyes and lips; the label and local rules come first.</p>
     <div v-if="problems.length" role="alert" class="rounded-lg border border-stop p-2 text-stop"><p v-for="p in problems" :key="p">{{ p }}</p></div>
-    <div class="flex gap-2"><button class="btn-main flex-1">Keep this paint</button><button v-if="paint" type="button" class="btn text-stop" @click="remove"><Trash2 :size="15" />Take out</button><button type="button" class="btn" @click="emit('done')">Close</button></div>
+    <div v-if="used.length" role="alert" class="space-y-2 rounded-lg border border-care p-2">
+      <p><strong class="text-care">Care</strong> {{ used.length === 1 ? 'A look uses' : `${used.length} looks use` }} this cake: {{ used.slice(0, 6).join(', ') }}{{ used.length > 6 ? ' and others' : '' }}. Changed, it looks different there too.</p>
+      <div class="flex flex-wrap gap-1.5"><button type="button" class="btn-main" @click="keep(null, draft.name === paint?.name ? `${draft.name.slice(0, 73)} (new)` : draft.name)">Keep as a new cake</button><button type="button" class="btn" @click="keep(paint!.id)">Change it there too</button></div>
+    </div>
+    <div v-else class="flex gap-2"><button class="btn-main flex-1">Keep this paint</button><button v-if="paint" type="button" class="btn text-stop" @click="remove"><Trash2 :size="15" />Take out</button><button type="button" class="btn" @click="emit('done')">Close</button></div>
   </form>
 </template>

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { boxAround, boxOf, centroidOf, distance, EMPTY_BOX, polygonArea, radians, ringsOf, wrapDegrees, type Point, type Polygon, type Ring } from '../../geometry'
-import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../order'
-import { edgeSpread, filmOf, opacityOf, TOOLS } from '../../paint'
+import { dabSeconds, dryingSeconds, HANDS, loadsFor, stateAfter } from '../../order'
+import { edgeSpread, filmOf, opacityOf, TOOLS, type GroundState } from '../../paint'
 import { layOn, type Laid, type Placement } from '../../skin'
 import type { Stencil } from '../../stencil'
 import { gapsOf } from '../gaps'
@@ -110,12 +110,30 @@ export const passOpenings = (pass: Pass, stencil: Stencil, mirrored = false): Po
 /** Thickness of the film that a pass leaves, mg/cm2. */
 export const passFilm = (pass: Pass, world: World): number => filmOf(toolIn(world, pass.tool), pass.wetness, pass.dabs) * pass.charge
 
-/** How far the paint of a pass creeps past each of its openings, mm: from tool, wetness, dabs, what lies beneath and how far the sheet stands off. */
-export function spreadOf(step: SheetStep, pass: Pass, numbers: readonly number[], gaps: Float64Array | null, world: World): number[] {
-  const e0 = edgeIn(world, pass.tool, pass.wetness), under = step.dry ? 'dry' : world.under?.(step.id) ?? 'dry'
+const DRYNESS: readonly GroundState[] = ['dry', 'tacky', 'wet']
+
+/** What a pass finds in each opening that an earlier pass of the same sheet painted: thin dry layers hold at once, a damp or runny one does not. */
+function underPass(step: SheetStep, index: number, sheet: Stencil, world: World): Map<number, GroundState> {
+  const found = new Map<number, GroundState>()
+  let since = 0
+  for (let i = index - 1; i >= 0; i--) {
+    const pass = step.passes[i]!, state = pass.wetness === 'damp' || pass.wetness === 'runny' ? stateAfter(since + HANDS.reload, dryingSeconds(pass.wetness, false)) : 'dry'
+    for (const n of openingNumbers(pass, sheet)) if (!found.has(n)) found.set(n, state)
+    since += passSeconds(pass, sheet, world)
+  }
+  return found
+}
+
+/**
+ * How far the paint of a pass creeps past each of its openings, mm: from tool, wetness, dabs, what lies beneath and how far the sheet stands off.
+ * @param index which pass of the step it is, or stands for
+ */
+export function spreadOf(step: SheetStep, pass: Pass, numbers: readonly number[], gaps: Float64Array | null, world: World, index = step.passes.indexOf(pass)): number[] {
+  const e0 = edgeIn(world, pass.tool, pass.wetness), under = step.dry ? 'dry' : world.under?.(step.id) ?? 'dry', sheet = world.stencil(step.stencil)
+  const own = sheet && index > 0 ? underPass(step, index, sheet, world) : null
   return numbers.map((n) => {
-    const gap = gaps?.[n] ?? 0
-    return edgeSpread(e0, Number.isNaN(gap) ? 0 : Math.min(gap, MOST_GAP), under, pass.wetness, pass.dabs)
+    const gap = gaps?.[n] ?? 0, pass1 = own?.get(n) ?? 'dry', wetter = DRYNESS.indexOf(pass1) > DRYNESS.indexOf(under) ? pass1 : under
+    return edgeSpread(e0, Number.isNaN(gap) ? 0 : Math.min(gap, MOST_GAP), wetter, pass.wetness, pass.dabs)
   })
 }
 /** Fingers press the sheet down where they dab: a wider gap than this is not left, mm (common practice). */
@@ -166,6 +184,17 @@ export function openingNumbers({ openings }: Pass, stencil: Stencil): readonly n
 /** Which openings a pass paints, in words; empty for all. */
 const openingWords = ({ openings }: Pass): string => openings.use === 'all' ? '' : openings.use === 'group' ? `, ${openings.name} only` : `, ${openings.numbers.length} openings only`
 
+/** Loads of the tool that a pass takes on one side, by what it lays: the card and the findings count alike. */
+export function passLoads(pass: Pass, sheet: Stencil, world: World, dabs = pass.dabs): number {
+  const tool = toolIn(world, pass.tool)
+  return loadsFor(openArea(pass, sheet), filmOf(tool, pass.wetness, 1) * pass.charge, dabs, tool)
+}
+
+/** Seconds of the hands for a pass on one side, its loads in it. */
+function passSeconds(pass: Pass, sheet: Stencil, world: World): number {
+  return HANDS.reload * passLoads(pass, sheet, world) + dabSeconds(openArea(pass, sheet), pass.dabs, toolIn(world, pass.tool)) + (pass.glitter ? HANDS.glitter : 0)
+}
+
 const openArea = (pass: Pass, stencil: Stencil) => passOpenings(pass, stencil).reduce((a, p) => a + polygonArea(p), 0)
 
 /** Sheets that point nowhere, and such that lead both ways, as a crest on the midline or a border does. */
@@ -183,8 +212,8 @@ export const sheetKind: StepKind<SheetStep> = {
     const placements = placementsOf(step, world), mirrored = twinMirrors(step, placements, world), painted = paintedOpenings(step, world)
     return placements.flatMap((placement, i) => {
       const laid = layOn(world.ground.surface, placement, world.quick), gaps = world.flat ? null : gapsOf(sheet, placement, world, painted[i]!)
-      return step.passes.flatMap((pass): Print[] => {
-        const numbers = passNumbers(pass, sheet, i > 0 && mirrored), spread = spreadOf(step, pass, numbers, gaps, world), film = passFilm(pass, world)
+      return step.passes.flatMap((pass, index): Print[] => {
+        const numbers = passNumbers(pass, sheet, i > 0 && mirrored), spread = spreadOf(step, pass, numbers, gaps, world, index), film = passFilm(pass, world)
         const rings: Ring[] = [], spreads: number[] = []
         numbers.forEach((n, k) => {
           for (const ring of [sheet.openings[n]!.outer, ...sheet.openings[n]!.holes]) {
@@ -224,9 +253,8 @@ export const sheetKind: StepKind<SheetStep> = {
     if (!sheet) return { seconds: 0, loads: 0 }
     let loads = 0, seconds = HANDS.place + HANDS.lift
     for (const pass of step.passes) {
-      const area = openArea(pass, sheet), tool = toolIn(world, pass.tool), n = loadsFor(area, filmOf(tool, pass.wetness, 1), pass.dabs, tool)
-      loads += n
-      seconds += HANDS.reload * n + dabSeconds(area, pass.dabs, tool) + (pass.glitter ? HANDS.glitter : 0)
+      loads += passLoads(pass, sheet, world)
+      seconds += passSeconds(pass, sheet, world)
     }
     return { loads: loads * twins, seconds: seconds * twins + (twins > 1 && twinHandling(step, world) === 'wipe and flip' ? HANDS.wipe : 0) }
   },

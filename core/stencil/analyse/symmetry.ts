@@ -28,10 +28,10 @@ export function symmetryOf(openings: readonly Polygon[]): Symmetry {
   const mirror = (a: number) => about(compose(rotation(a), compose(scaling(-1, 1), rotation(-a))))
   const score = (map: Affine) => iouUnder(items, index, map)
 
-  const axes: Axis[] = []
-  for (const angle of candidateAngles(items, centre, openings)) {
-    const iou = score(mirror(angle))
-    if (iou > SYMMETRIC_IOU && !axes.some(a => angleGap(a.angle, angle) < 0.5)) axes.push({ angle, iou })
+  const fair = candidateAngles(items, centre, openings).map(angle => ({ angle, iou: score(mirror(angle)) })).filter(a => a.iou > SYMMETRIC_IOU), axes: Axis[] = []
+  // Two angles close together are one axis found twice: the better one is it, and of equally good ones the plainer.
+  for (const axis of fair.sort((a, b) => Math.abs(a.iou - b.iou) > 1e-4 ? b.iou - a.iou : plainness(a.angle) - plainness(b.angle))) {
+    if (!axes.some(a => angleGap(a.angle, axis.angle) < ONE_AXIS)) axes.push(axis)
   }
   const turns: Turn[] = []
   for (let order = 2; order <= 24; order++) {
@@ -40,6 +40,11 @@ export function symmetryOf(openings: readonly Polygon[]): Symmetry {
   }
   return { centre, axes: axes.sort((a, b) => Math.abs(a.angle) - Math.abs(b.angle)), turns }
 }
+
+/** Axes nearer together than this are one, degrees: a pattern of more than 36 axes is round. */
+const ONE_AXIS = 5
+/** How far an angle is from upright, level or a diagonal, degrees. */
+const plainness = (angle: number): number => Math.abs(angle - 45 * Math.round(angle / 45))
 
 const angleGap = (a: number, b: number): number => {
   const d = Math.abs(a - b) % 180

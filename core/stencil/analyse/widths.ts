@@ -34,13 +34,24 @@ export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck
   })
 }
 
-/** Distance from the sheet's edge to the nearest opening, mm, with the opening. */
+/** Distance from the sheet's edge to the nearest opening, mm, with the opening: from each corner of either to the edges of the other. */
 export function edgeMargin(sheet: SheetGeometry): { width: number, opening: number } {
   let width = Infinity, opening = -1
   const { outline } = sheet
   sheet.openings.forEach((o, n) => {
     for (let i = 0; i < o.outer.length; i += 2) {
       const d = distanceToRing(outline, o.outer[i]!, o.outer[i + 1]!)
+      if (d < width) {
+        width = d
+        opening = n
+      }
+    }
+    // A corner of the edge may come nearer to the side of an opening than any of its corners.
+    const box = boxOf(o.outer)
+    for (let i = 0; i < outline.length; i += 2) {
+      const x = outline[i]!, y = outline[i + 1]!
+      if (Math.max(box.minX - x, x - box.maxX, box.minY - y, y - box.maxY) >= width) continue
+      const d = distanceToRing(o.outer, x, y)
       if (d < width) {
         width = d
         opening = n

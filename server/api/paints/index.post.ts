@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto'
 export default defineEventHandler(async (event) => {
   const sent = paintSchema.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
-  const paint = { id: randomUUID(), ...sent.data }
+  const paint = leastSafe({ id: randomUUID(), ...sent.data })
   useHouse().paints.create(paint)
   setResponseStatus(event, 201)
   return paint

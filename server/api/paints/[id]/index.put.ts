@@ -2,6 +2,7 @@
 export default defineEventHandler(async (event) => {
   const sent = paintSchema.safeParse(await bodyJson(event)), id = getRouterParam(event, 'id') ?? ''
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
-  if (!useHouse().paints.change({ id, ...sent.data })) throw refusal(404, 'There is no such paint in the kit; it may have been taken out.')
-  return { id, ...sent.data }
+  const paint = leastSafe({ id, ...sent.data })
+  if (!useHouse().paints.change(paint)) throw refusal(404, 'There is no such paint in the kit; it may have been taken out.')
+  return paint
 })
