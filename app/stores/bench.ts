@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { toast } from 'vue-sonner'
 import {
-  aimedTilt, aimStep, bearingOn, exactTwin, freshOutline, freshSheet, freshWash, groundFor, isMark, kindOf, lookSeconds, MOST_STEPS, NO_TWIN, openingNumbers, parseLook, placementOf, paintedOpenings, placementProblem, placementsOf, registerFit, relationOf, reordered, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
+  aimedTilt, aimStep, bearingOn, atSoThat, exactTwin, freshOutline, freshSheet, freshWash, groundFor, halfTurnAbout, isMark, kindOf, liesAt, lookSeconds, MOST_STEPS, NO_TWIN, openingNumbers, parseLook, placementOf, paintedOpenings, placementProblem, placementsOf, printedMiddle, registerFit, relationOf, reordered, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
   type Amount, type Look, type MarkStep, type PaintRef, type RegisterWay, type SheetStep, type Shows, type Step, type TwinRule, type World,
 } from '#core/look'
 import { afterFix, type Finding, type Fix } from '#core/checks'
@@ -242,7 +242,11 @@ export const useBench = defineStore('bench', () => {
     // What is moved by hand is held at its middle from now on.
     if (now.grip[0] !== 0 || now.grip[1] !== 0) now.at = [...layOn(ground.value.surface, now).point([0, 0])].map(round) as [number, number]
     now.grip = [0, 0]
+    const pivot = printedMiddle(step, world.value), there = liesAt(pivot, now, ground.value), before = { ...now, at: [...now.at] }
     recipe(now)
+    // What is turned or flipped stays where it prints, unless it was moved as well.
+    const turned = now.tilt !== before.tilt || now.side !== before.side, still = now.at[0] === before.at[0] && now.at[1] === before.at[1]
+    if (turned && still && (pivot[0] || pivot[1])) now.at = atSoThat(pivot, there, now, ground.value)
     const problem = placementProblem(drawer.shapes.get(step.stencil), now, world.value)
     if (problem) return void toast.error(problem)
     const { register } = step
@@ -257,11 +261,17 @@ export const useBench = defineStore('bench', () => {
   const turn = (by: number) => place('turn', (s) => { s.tilt = round(wrapDegrees(s.tilt + by)) }, 'turn')
   const flip = () => place('flip over', (s) => { s.side = s.side === 'A' ? 'B' : 'A' })
   /** The rule that places the twin; a twin of its own place goes back to it. */
-  const setTwin = (rule: TwinRule) => editStep('twin', (s) => {
+  function setTwin(rule: TwinRule): void {
+    const step = selected.value
+    if (!step) return
+    if (rule === 'turn' && ground.value.face) return void toast.error('Half a turn is for arms: on a face the other side is a mirror image.')
+    const about = rule === 'turn' ? halfTurnAbout(plain(step), look.value!.steps, world.value) : null
+    editTwin(rule, about)
+  }
+  const editTwin = (rule: TwinRule, about: [number, number] | null) => editStep('twin', (s) => {
     holdsTwin.value = false
     if ((s.kind === 'wash' && !s.points.length) || s.kind === 'lips' || (s.kind === 'sheet' && s.register)) return
-    const { focus } = look.value!, about: [number, number] = ground.value.face ? [focus[0], focus[1]] : [0, round(kindOf(s as Step).anchor(s as Step)?.[1] ?? 0)]
-    s.twin = { ...NO_TWIN, rule, about: rule === 'turn' ? about : null }
+    s.twin = { ...NO_TWIN, rule, about }
   })
   const twin = () => setTwin(selected.value?.twin.rule === 'none' ? settings.twinRule(ground.value) : 'none')
   /** Lets the twin go its own way from where it lies, or links it to its rule again. */
@@ -312,7 +322,10 @@ export const useBench = defineStore('bench', () => {
   function aim(): void {
     if (chosen.value.length === 1 && selectedSheet.value) {
       const step = selectedSheet.value
-      return place('aim', (s) => { s.tilt = round(aimedTilt(s.side, drawer.find(step.stencil)?.heading ?? 0, bearingOn(ground.value, s.at, look.value!.focus))) })
+      return place('aim', (s) => {
+        const there = liesAt(printedMiddle(step, world.value), s, ground.value)
+        s.tilt = round(aimedTilt(s.side, drawer.find(step.stencil)?.heading ?? 0, bearingOn(ground.value, there, look.value!.focus)))
+      })
     }
     const ids = new Set(chosen.value.map(s => s.id)), { focus } = look.value!
     edit(ids.size > 1 ? `aim ${ids.size} steps` : 'aim', draft => draft.steps.forEach((s) => { if (ids.has(s.id)) aimStep(s as Step, world.value, focus) }))

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { toast } from 'vue-sonner'
 import { distance, type Point } from '#core/geometry'
 import {
-  anchorOf, AT_FOCUS, axisAfter, between, dotsOf, fillOf, flippedHandles, freshAround, freshDots, freshGem, freshGlitter, freshLine, freshLips, growStep, handlesAround, isMark, isOutline, kindOf, leastMissed, lengthsOf, liesOf, mostHandles, movedHandles, NO_TWIN, starterOf, turnedHandles, washRings, widestGap,
+  anchorOf, AT_FOCUS, axisAfter, between, dotsOf, fillOf, flipTogether, freshAround, freshDots, freshGem, freshGlitter, freshLine, freshLips, growStep, handlesAround, isMark, isOutline, kindOf, leastMissed, lengthsOf, liesOf, mostHandles, movedHandles, NO_TWIN, starterOf, turnedHandles, washRings, widestGap,
   type AroundId, type Fill, type GemStep, type GlitterStep, type MarkStep, type PaintRef, type Source, type StarterId, type Step, type Wash,
 } from '#core/look'
 import { EYE_CLEARANCE } from '#core/checks'
@@ -106,12 +106,16 @@ export const useBrushwork = defineStore('brushwork', () => {
     }), `shift-${bench.selectedId}`)
     reshape('move', points => movedHandles(points, ([x, y]) => [x + dx, y + dy]), `shift-${bench.selectedId}`)
   }
-  const turn = (by: number) => {
+  const turn = (by: number): void => {
     const gem = bench.selectedMark?.kind === 'gem' && bench.chosen.length === 1
     if (gem) return bench.editMark('turn', (s) => { if (s.kind === 'gem') s.heading = bench.round(((s.heading + by + 540) % 360) - 180) }, 'turn')
     reshape('turn', points => turnedHandles(points, bench.world, by), `turn-${bench.selectedId}`)
   }
-  const flip = () => reshape('flip over', points => flippedHandles(points, bench.world))
+  /** Turns over what is selected, sheets and brushwork together. */
+  function flip(): void {
+    const ids = new Set(bench.chosen.map(s => s.id)), world = bench.world, from = focus()
+    bench.edit(ids.size > 1 ? `flip ${ids.size} steps over` : 'flip over', draft => flipTogether((draft.steps as Step[]).filter(s => ids.has(s.id)), world, from))
+  }
   function moveHandle(i: number, at: Point): void {
     const step = bench.selectedMark
     if (!step) return

@@ -1,8 +1,9 @@
 import { bearing, distance, wrapDegrees, type Point } from '../geometry'
 import { plainZone, zoneAt, type Ground } from '../skin'
 import { aimedTilt } from './aim'
-import { isMark, kindOf, type Pointer, type Step, type World } from './kinds'
+import { isMark, kindOf, placementOf, type Pointer, type Step, type World } from './kinds'
 import { turnedHandles } from './handles'
+import { atSoThat, liesAt, printedMiddle } from './pivot'
 import type { Look } from './look'
 
 /** The way from a point of the skin to another, degrees clockwise from up in the skin's tangent plane there. */
@@ -75,7 +76,11 @@ export function usualHeading(ground: Ground, at: Point, focus: Point): number {
 /** Turns a step so that it points at the focal point; one without a direction stays as it is. The step is changed in place. */
 export function aimStep(step: Step, world: World, focus: Point): void {
   if (step.kind === 'sheet') {
-    step.tilt = tenth(aimedTilt(step.side, world.stencil(step.stencil)?.heading ?? 0, bearingOn(world.ground, step.at, focus)))
+    // What is printed aims, and stays where it is; of a part-used sheet that is not the sheet's middle.
+    const middle = printedMiddle(step, world), there = liesAt(middle, placementOf(step), world.ground)
+    if (distance(there, focus) < 1) return
+    step.tilt = tenth(aimedTilt(step.side, world.stencil(step.stencil)?.heading ?? 0, bearingOn(world.ground, there, focus)))
+    if (middle[0] || middle[1]) Object.assign(step, { at: atSoThat(middle, there, step, world.ground), grip: [0, 0] })
     return
   }
   if (!isMark(step)) return

@@ -3,10 +3,10 @@ import { Unlink2 } from '@lucide/vue'
 import type { MarkStep, TwinRule } from '#core/look'
 
 /** The twin of brushwork: the rule that places it, or a step of its own. */
-defineProps<{ step: MarkStep }>()
+const props = defineProps<{ step: MarkStep }>()
 const bench = useBench(), brush = useBrushwork()
 const rules = computed<[TwinRule, string][]>(() => bench.ground.face
-  ? [['none', 'no twin'], ['features', 'by the other side\'s features'], ['midline', 'across the midline, exactly'], ['turn', 'half a turn']]
+  ? [['none', 'no twin'], ['features', 'by the other side\'s features'], ['midline', 'across the midline, exactly'], ...props.step.twin.rule === 'turn' ? [['turn', 'half a turn']] as [TwinRule, string][] : []]
   : [['none', 'no twin'], ['midline', 'across the middle line'], ['turn', 'half a turn, for the other edge']])
 </script>
 

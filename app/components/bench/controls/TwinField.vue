@@ -5,7 +5,7 @@ import { axisOf, exactTwin, placementsOf, placeWords, twinHandling, twinMiss, ty
 const props = defineProps<{ step: SheetStep }>()
 const bench = useBench(), settings = useSettings()
 const rules = computed<[TwinRule, string][]>(() => bench.ground.face
-  ? [['none', 'no twin'], ['features', 'by the other side\'s features'], ['midline', 'across the midline, exactly'], ['turn', 'half a turn']]
+  ? [['none', 'no twin'], ['features', 'by the other side\'s features'], ['midline', 'across the midline, exactly'], ...props.step.twin.rule === 'turn' ? [['turn', 'half a turn']] as [TwinRule, string][] : []]
   : [['none', 'no twin'], ['midline', 'across the middle line'], ['turn', 'half a turn, for the other edge']])
 const twin = computed(() => placementsOf(props.step, bench.world)[1])
 const words = computed(() => twin.value && placeWords(props.step, twin.value, bench.world))
