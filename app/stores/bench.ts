@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { toast } from 'vue-sonner'
 import {
-  aimedTilt, aimStep, bearingOn, atSoThat, exactTwin, freshOutline, freshSheet, freshWash, groundFor, halfTurnAbout, isMark, kindOf, liesAt, lookSeconds, MOST_STEPS, NO_TWIN, openingNumbers, parseLook, placementOf, paintedOpenings, placementProblem, placementsOf, printedMiddle, registerFit, relationOf, reordered, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
+  aimedTilt, aimStep, bearingOn, atSoThat, exactTwin, freshOutline, freshSheet, freshWash, groundFor, halfTurnAbout, isMark, kindOf, liesAt, lookSeconds, MOST_STEPS, NO_TWIN, parseLook, placementOf, paintedOpenings, placementProblem, placementsOf, printedMiddle, registerFit, relationOf, reordered, settle as settleRegisters, boundOrder, sheetsOf, seatingOf, upgraded, usualHeading,
   type Amount, type Look, type MarkStep, type PaintRef, type RegisterWay, type SheetStep, type Shows, type Step, type TwinRule, type World,
 } from '#core/look'
 import { afterFix, type Finding, type Fix } from '#core/checks'
@@ -311,12 +311,11 @@ export const useBench = defineStore('bench', () => {
     const dabbed = s.kind === 'sheet' ? s.passes.at(-1)! : s.kind === 'wash' ? s : null
     if (dabbed) dabbed.dabs = Math.min(12, Math.max(1, dabbed.dabs + by))
   }, 'dabs')
-  /** Puts an opening into the pass that is being chosen for, or takes it out. The last one stays. */
-  function choose(opening: number): void {
-    const i = choosing.value, step = selectedSheet.value, sheet = step && drawer.shapes.get(step.stencil), pass = i === null ? undefined : step?.passes[i]
-    if (i === null || !sheet || !pass) return
-    const now = openingNumbers(pass, sheet), next = now.includes(opening) ? now.filter(n => n !== opening) : [...now, opening].sort((a, b) => a - b)
-    if (next.length) editSheet('choose openings', (s) => { s.passes[i]!.openings = next.length === sheet.openings.length ? { use: 'all' } : { use: 'chosen', numbers: [...next] } })
+  /** Lets the pass that is being chosen for dab just these openings. */
+  function chooseOnly(numbers: readonly number[]): void {
+    const i = choosing.value, sheet = selectedSheet.value && drawer.shapes.get(selectedSheet.value.stencil)
+    if (i === null || !sheet) return
+    editSheet('choose openings', (s) => { s.passes[i]!.openings = numbers.length === sheet.openings.length ? { use: 'all' } : { use: 'chosen', numbers: [...numbers] } }, 'choose')
   }
   /** Turns all that is selected so that each points at the focal point. */
   function aim(): void {
@@ -345,6 +344,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     look, saver, selectedId, alsoIds, alsoSelect, chosen, selected, selectedMark, selectedSheet, holdsTwin, spot, choosing, world, ground, seating, shows, findings, checking, outcomes, waits, amounts, painted, applyFix, seconds, loaded, undoWords, redoWords,
-    open, close, edit, editStep, editSheet, editMark, add, undo, redo, addWash, addSheet, remove, duplicate, move, place, nudge, middleSpot, lastPaint, turn, flip, twin, setTwin, linkTwin, register, setCanvas, dab, aim, choose, settle, kindOf, round,
+    open, close, edit, editStep, editSheet, editMark, add, undo, redo, addWash, addSheet, remove, duplicate, move, place, nudge, middleSpot, lastPaint, turn, flip, twin, setTwin, linkTwin, register, setCanvas, dab, aim, chooseOnly, settle, kindOf, round,
   }
 })

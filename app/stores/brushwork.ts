@@ -176,11 +176,9 @@ export const useBrushwork = defineStore('brushwork', () => {
     const of = bench.selectedMark && 'of' in bench.selectedMark ? bench.selectedMark.of : null, step = of?.use === 'step' ? bench.look!.steps.find(s => s.id === of.step) : undefined
     return of?.use === 'step' && step?.kind === 'sheet' ? { step, openings: of.openings } : null
   })
-  /** Takes an opening into those that are outlined, or out of them; the last one out means all again. */
-  function choose(opening: number): void {
-    const now = host.value?.openings ?? [], next = now.includes(opening) ? now.filter(n => n !== opening) : [...now, opening].sort((a, b) => a - b)
-    bench.editMark('choose openings', (s) => { if ('of' in s && s.of?.use === 'step') s.of.openings = next.length ? next : null })
-  }
+  /** Outlines just these openings; none means all that is printed. */
+  const chooseOnly = (numbers: readonly number[]) =>
+    bench.editMark('choose openings', (s) => { if ('of' in s && s.of?.use === 'step') s.of.openings = numbers.length ? [...numbers] : null }, 'choose')
 
   /** Puts the gems of the selected step where painters put them. */
   function placeGems(where: 'midline' | 'eye corners' | 'dots'): void {
@@ -244,5 +242,5 @@ export const useBrushwork = defineStore('brushwork', () => {
     const ref = need()
     if (ref) bench.add(fillOf(how, nanoid(10), at, radius, how === 'star' && byLight.value.length ? kit.refOf(byLight.value.at(-1)!) : ref, bench.ground, focus()), 'fill a gap')
   }
-  return { paint, colour, many, addLine, addAround, addDots, addGem, addGlitter, addLips, addStarter, takeGroup, shift, turn, flip, moveHandle, handles, insertHandle, dropHandle, drawOutline, freeTwin, choosing, host, choose, placeGems, moveFocus, cascade, breakers, aimAll, composition, watching, showSpots, fill, source }
+  return { paint, colour, many, addLine, addAround, addDots, addGem, addGlitter, addLips, addStarter, takeGroup, shift, turn, flip, moveHandle, handles, insertHandle, dropHandle, drawOutline, freeTwin, choosing, host, chooseOnly, placeGems, moveFocus, cascade, breakers, aimAll, composition, watching, showSpots, fill, source }
 })

@@ -4,18 +4,18 @@ import Konva from 'konva'
 import { Compass, Crosshair, Grid3x3, Layers2, Ruler, ScanFace, Rotate3d, Waypoints, ZoomIn, ZoomOut } from '@lucide/vue'
 import { toast } from 'vue-sonner'
 import type { Point } from '#core/geometry'
-import { BREAKS, isMark, laidOf, openingNumbers, type SheetStep, type World } from '#core/look'
+import { BREAKS, isMark, laidOf, type SheetStep, type World } from '#core/look'
 import { SAME, zoneAt, zoneWords } from '#core/skin'
 import { drawGuides, drawLandmarkHandles, drawRuler, RULER } from './stage/guides'
 import { useHand } from './stage/hand'
 import { lightened } from './stage/lighter'
-import { drawChoice, drawLift, drawOutlines, drawSelection, drawSheetGrid, LIFT_CLASSES } from './stage/selection'
+import { drawChoice, drawLift, drawLoop, drawOutlines, drawSelection, drawSheetGrid, LIFT_CLASSES } from './stage/selection'
 import { drawFlow, drawMarks, drawSpots } from './stage/marks'
 import { toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
 
-const bench = useBench(), brush = useBrushwork(), settings = useSettings(), painter = usePainter(), kit = useKit(), drawer = useDrawer()
+const bench = useBench(), brush = useBrushwork(), choice = useChoice(), settings = useSettings(), painter = usePainter(), kit = useKit(), drawer = useDrawer()
 const holder = useTemplateRef<HTMLDivElement>('holder')
 const { width, height } = useElementSize(holder)
 const busy = ref(false), slow = ref(false), problem = ref('')
@@ -31,7 +31,9 @@ const ground = computed(() => bench.ground)
 const sized = ref(false)
 const whole = computed(() => wholePicture(width.value, height.value, settings.ruler ? RULER : 0, ground.value.box, ground.value.front))
 
-const { at, handlesNow, preview, shaped, focusAt, mark, press, drag, release, letGo } = useHand({ holder, view, whole, fitting })
+/** Whether the next tap picks a spot, whatever is painted there. */
+const picking = ref(false)
+const { at, handlesNow, preview, shaped, focusAt, mark, loop, press, drag, release, letGo } = useHand({ holder, view, whole, fitting, picking })
 
 onMounted(async () => {
   await nextTick()
@@ -127,8 +129,7 @@ watchEffect(() => {
   const marks = shaped.value ?? bench.chosen.filter(isMark), also = bench.chosen.filter((s): s is SheetStep => s.kind === 'sheet' && s.id !== bench.selectedId)
   if (props.playTo === null && !fitting.value) {
     for (const s of also) drawOutlines(handleLayer, s, bench.world, view.value)
-    if (brush.choosing && brush.host) drawChoice(handleLayer, brush.host.step, new Set(brush.host.openings ?? []), bench.world, view.value)
-    else if (marks.length) drawMarks(handleLayer, marks, bench.chosen.length === 1 ? marks[0]! : null, shaped.value ? quick.value : bench.world, view.value, shaped.value !== null)
+    if (!choice.now && marks.length) drawMarks(handleLayer, marks, bench.chosen.length === 1 ? marks[0]! : null, shaped.value ? quick.value : bench.world, view.value, shaped.value !== null)
   }
   const step = preview.value ?? bench.selectedSheet
   if (step && props.playTo === null && !fitting.value) {
@@ -139,9 +140,11 @@ watchEffect(() => {
       for (const [x, y] of (bench.outcomes.get(step.id)?.marks ?? []).map(p => toScreen(view.value, p))) handleLayer.add(new Konva.Text({ x: x - 5, y: y - 6, text: '×', fontSize: 13, fontStyle: 'bold', fill: '#A0331F', listening: false }))
       if (settings.grid) laid.forEach(l => drawSheetGrid(handleLayer, l, sheet, view.value))
       bench.seating.forEach((s, i) => laid[i] && drawLift(handleLayer, laid[i], sheet, s.gaps, view.value))
-      const pass = bench.choosing === null ? undefined : step.passes[bench.choosing]
-      if (pass) drawChoice(handleLayer, step, new Set(openingNumbers(pass, sheet)), world, view.value)
     }
+  }
+  if (choice.now && props.playTo === null && !fitting.value) {
+    drawChoice(handleLayer, choice.now.step, choice.now.chosen, choice.now.may, bench.world, view.value)
+    if (loop.value) drawLoop(handleLayer, loop.value, view.value)
   }
   handleLayer.batchDraw()
 })
@@ -183,6 +186,7 @@ useEventListener(window, 'keydown', (event) => { if (event.key === 'Escape' && t
       <button class="icon-btn" title="How the sheet lifts off the skin" aria-label="Lift" :aria-pressed="settings.lift" :class="settings.lift && 'text-mulberry'" @click="settings.lift = !settings.lift"><Layers2 :size="17" /></button>
       <button class="icon-btn" title="The sheet's own grid, 10 mm" aria-label="Sheet grid" :aria-pressed="settings.grid" :class="settings.grid && 'text-mulberry'" @click="settings.grid = !settings.grid"><Grid3x3 :size="17" /></button>
       <button class="icon-btn" title="Where everything points, and to what" aria-label="Flow" :aria-pressed="brush.watching" :class="brush.watching && 'text-mulberry'" @click="brush.watching = !brush.watching"><Compass :size="17" /></button>
+      <button class="icon-btn" title="Pick a spot, also on what is painted (or press long, or Alt and click)" aria-label="Pick a spot" :aria-pressed="picking" :class="picking && 'bg-mulberry! text-white!'" @click="picking = !picking"><Crosshair :size="17" /></button>
       <span class="mx-1 h-px bg-rule" />
       <button class="icon-btn" title="Zoom in" aria-label="Zoom in" @click="zoomBy(1.35)"><ZoomIn :size="17" /></button>
       <button class="icon-btn" title="Zoom out" aria-label="Zoom out" @click="zoomBy(1 / 1.35)"><ZoomOut :size="17" /></button>
@@ -190,9 +194,8 @@ useEventListener(window, 'keydown', (event) => { if (event.key === 'Escape' && t
       <button class="icon-btn" title="Edge ruler" aria-label="Edge ruler" :aria-pressed="settings.ruler" :class="settings.ruler && 'text-mulberry'" @click="settings.ruler = !settings.ruler"><Ruler :size="17" /></button>
     </div>
     <p v-if="fitting" class="absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-2 rounded-full bg-ink/85 py-0.5 pr-1 pl-3 text-sm whitespace-nowrap text-paper">Drag the dots onto the person's features<button v-if="moved.size" class="rounded-full bg-paper/20 px-2 font-semibold" @click="resetMarks">Even again</button><button class="rounded-full bg-paper px-2 font-semibold text-ink" @click="fitting = false">Done</button></p>
-    <p v-else-if="spotWords" class="pointer-events-none absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-1.5 rounded-full bg-ink/85 px-3 py-0.5 text-sm whitespace-nowrap text-paper"><Crosshair :size="14" />{{ spotWords }}</p>
-    <p v-if="brush.choosing" class="absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-3 rounded-full bg-ink/85 py-0.5 pr-1 pl-3 text-sm whitespace-nowrap text-paper">Click the openings to outline<button class="rounded-full bg-paper px-2 font-semibold text-ink" @click="brush.choosing = false">Done</button></p>
-    <p v-if="bench.choosing !== null" class="absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-3 rounded-full bg-ink/85 py-0.5 pr-1 pl-3 text-sm whitespace-nowrap text-paper">Click openings for pass {{ bench.choosing + 1 }}<button class="rounded-full bg-paper px-2 font-semibold text-ink" @click="bench.choosing = null">Done</button></p>
+    <p v-else-if="spotWords && !choice.now" class="pointer-events-none absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-1.5 rounded-full bg-ink/85 px-3 py-0.5 text-sm whitespace-nowrap text-paper"><Crosshair :size="14" />{{ spotWords }}</p>
+    <ChoiceBar class="absolute top-6 left-1/2 -translate-x-1/2" />
     <p v-if="bench.seating.length" class="pointer-events-none absolute bottom-2 left-6 flex flex-col gap-0.5 rounded-lg border border-rule bg-card/90 px-2 py-1 text-[0.8rem] text-soft" aria-label="Lift in colours"><span v-for="c in LIFT_CLASSES" :key="c.words" class="flex items-center gap-1"><span class="lift size-3 rounded-sm border" :class="c.pattern" :style="{ borderColor: c.colour, '--c': c.colour }" />{{ c.words }}</span></p>
     <p v-if="slow" role="status" class="absolute bottom-2 left-6 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper">Painting…</p>
     <p v-if="problem" role="alert" class="absolute inset-x-8 bottom-4 rounded-lg border border-stop bg-card p-3 text-stop">{{ problem }}</p>

@@ -1,26 +1,34 @@
 import { nextTick, shallowRef, type Ref } from 'vue'
 import { degrees, wrapDegrees, type Point } from '#core/geometry'
-import { isMark, isOutline, movedHandles, placementOf, placementsOf, type MarkStep, type SheetStep } from '#core/look'
+import { atSoThat, isMark, isOutline, liesAt, movedHandles, placementOf, placementsOf, printedMiddle, type MarkStep, type SheetStep } from '#core/look'
 import { layOn, onSkin, type Placement } from '#core/skin'
 import { useBench } from '~/stores/bench'
 import { useBrushwork } from '~/stores/brushwork'
+import { useChoice } from '~/stores/choice'
 import { useSettings } from '~/stores/settings'
 import { stepAt } from './hit'
 import { gapAt, handleAt } from './marks'
-import { handlesOf, openingAt } from './selection'
+import { handlesOf, openingAt, openingsIn } from './selection'
 import { toPicture, toScreen, toSkin, type View } from './view'
 
 /** What the hand does at the moment; the print follows when it lets go. */
-type Grip = { kind: 'move', from: Point, start: Placement, along: Point } | { kind: 'turn', start: Placement } | { kind: 'pan', from: Point, view: View } | { kind: 'mark', id: string, from: Point, start: Point }
+type Grip = { kind: 'move', from: Point, start: Placement, along: Point } | { kind: 'turn', start: Placement, about: Point, pivot: Point, from: number } | { kind: 'pan', from: Point, view: View } | { kind: 'mark', id: string, from: Point, start: Point }
+  | { kind: 'choose', into: boolean, over: Set<number> } | { kind: 'loop', into: boolean, points: Point[] } | { kind: 'pick' }
   | { kind: 'handle', step: MarkStep, n: number } | { kind: 'carry', from: Point, steps: MarkStep[], along: Point } | { kind: 'focus', at: Point }
+
+/** How long the hand must rest in one place to pick the spot there, ms. */
+const LONG_MS = 550
 
 const near = (a: Point, b: Point): boolean => Math.hypot(a[0] - b[0], a[1] - b[1]) < 13
 
 /** The hand on the stage: what a press takes hold of, what is shown while it moves, and what comes of it when it lets go. */
-export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref<HTMLElement | null>>, view: Ref<View>, whole: Readonly<Ref<View>>, fitting: Readonly<Ref<boolean>> }) {
-  const bench = useBench(), brush = useBrushwork(), settings = useSettings()
+export interface HandOn { holder: Readonly<Ref<HTMLElement | null>>, view: Ref<View>, whole: Readonly<Ref<View>>, fitting: Readonly<Ref<boolean>>, picking: Ref<boolean> }
+export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
+  const bench = useBench(), brush = useBrushwork(), choice = useChoice(), settings = useSettings()
+  /** Where and when the hand came down: pressed long in one place it picks the spot there. */
+  let down: Point = [0, 0], long: ReturnType<typeof setTimeout> | undefined
   let grip: Grip | null = null
-  const preview = shallowRef<SheetStep | null>(null), shaped = shallowRef<readonly MarkStep[] | null>(null), focusAt = shallowRef<Point | null>(null), mark = shallowRef<{ id: string, at: Point } | null>(null)
+  const preview = shallowRef<SheetStep | null>(null), shaped = shallowRef<readonly MarkStep[] | null>(null), focusAt = shallowRef<Point | null>(null), loop = shallowRef<readonly Point[] | null>(null), mark = shallowRef<{ id: string, at: Point } | null>(null)
 
   const at = (event: { clientX: number, clientY: number }): Point => {
     const box = holder.value!.getBoundingClientRect()
@@ -42,15 +50,26 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
     if (!bench.look || event.button !== 0) return
     const point = at(event), chosen = bench.selectedSheet
     holder.value!.setPointerCapture(event.pointerId)
+    down = point
+    clearTimeout(long)
     if (fitting.value) return pressMark(point)
+    if (choice.now) return pressChoice(point, event)
+    if (picking.value) {
+      grip = { kind: 'pick' }
+      return
+    }
+    long = setTimeout(() => {
+      if (!grip || preview.value || shaped.value) return
+      letGo()
+      pickAt(point)
+    }, LONG_MS)
     const handles = handlesNow()
     if (handles && near(point, handles.flip)) return bench.flip()
     if (handles && chosen && near(point, handles.turn)) {
-      grip = { kind: 'turn', start: heldPlacement(chosen) }
+      const start = heldPlacement(chosen), about = printedMiddle(chosen, bench.world), pivot = liesAt(about, start, bench.ground)
+      grip = { kind: 'turn', start, about, pivot, from: angleAbout(pivot, point) - start.tilt }
       return
     }
-    const outlined = brush.choosing && brush.host ? toSkin(view.value, point) : null, piece = outlined && openingAt(brush.host!.step, bench.world, outlined)
-    if (piece !== null) return brush.choose(piece)
     const own = bench.chosen.length === 1 ? bench.selectedMark : null, n = own && handleAt(own, view.value, point)
     if (own && n !== null && event.altKey && isOutline(own)) return brush.dropHandle(n)
     if (own && n !== null) {
@@ -67,8 +86,7 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
       grip = { kind: 'focus', at: bench.look.focus }
       return
     }
-    const skin = toSkin(view.value, point), opening = skin && chosen && bench.choosing !== null ? openingAt(chosen, bench.world, skin) : null
-    if (opening !== null) return bench.choose(opening)
+    const skin = toSkin(view.value, point)
     const found = skin && stepAt(bench.look.steps, chosen, bench.chosen, bench.world, skin)
     if (found && (event.shiftKey || event.ctrlKey)) return bench.alsoSelect(found.step.id)
     if (skin && found && found.step.kind !== 'sheet') {
@@ -92,6 +110,23 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
     grip = { kind: 'pan', from: point, view: view.value }
   }
 
+  /** How far from an opening a press still counts, mm: a fingertip's worth of the screen. */
+  const reach = () => 9 / view.value.k
+  /** While openings are chosen: a press on one takes it in or out, and all that is dragged over likewise; one beside them all begins a loop. */
+  function pressChoice(point: Point, event: PointerEvent): void {
+    const skin = toSkin(view.value, point), { step, chosen, may } = choice.now!, n = skin && openingAt(step, bench.world, skin, reach())
+    if (n !== null && may.has(n)) {
+      grip = { kind: 'choose', into: !chosen.has(n), over: new Set([n]) }
+      choice.take([n], grip.into)
+    } else if (skin) grip = { kind: 'loop', into: !event.altKey, points: [skin] }
+  }
+
+  /** The direction of a point of the stage from one of the skin, degrees clockwise from up. */
+  const angleAbout = (pivot: Point, [x, y]: Point): number => {
+    const [mx, my] = toScreen(view.value, pivot)
+    return degrees(Math.atan2(x - mx, my - y))
+  }
+
   function pressMark(point: Point): void {
     const hit = bench.ground.marks.find(m => near(point, toScreen(view.value, m.at)))
     grip = hit ? { kind: 'mark', id: hit.id, from: toPicture(view.value, point), start: hit.at } : { kind: 'pan', from: point, view: view.value }
@@ -101,7 +136,16 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
   function drag(event: PointerEvent): void {
     if (!grip) return
     const point = at(event), skin = toSkin(view.value, point), chosen = bench.selectedSheet
-    if (grip.kind === 'pan') {
+    if (Math.hypot(point[0] - down[0], point[1] - down[1]) > 4) clearTimeout(long)
+    if (grip.kind === 'choose' && skin && choice.now) {
+      const n = openingAt(choice.now.step, bench.world, skin, reach() / 2)
+      if (n === null || grip.over.has(n)) return
+      grip.over.add(n)
+      choice.take([n], grip.into)
+    } else if (grip.kind === 'loop' && skin) {
+      grip.points.push(skin)
+      loop.value = [...grip.points]
+    } else if (grip.kind === 'pan') {
       if (view.value.k > whole.value.k) view.value = { ...grip.view, ox: grip.view.ox + point[0] - grip.from[0], oy: grip.view.oy + point[1] - grip.from[1] }
     } else if (grip.kind === 'mark') {
       const [x, y] = toPicture(view.value, point)
@@ -120,8 +164,8 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
       // A sheet pulled close to the midline snaps onto it, unless Alt is held.
       show(chosen, { ...grip.start, at: [Math.abs(x) < 1.2 && !event.altKey ? 0 : x, y] })
     } else if (chosen && grip.kind === 'turn') {
-      const [mx, my] = toScreen(view.value, grip.start.at), angle = degrees(Math.atan2(point[0] - mx, my - point[1]))
-      show(chosen, { ...grip.start, tilt: event.shiftKey ? Math.round(angle / 15) * 15 : bench.round(wrapDegrees(Math.round(angle))) })
+      const angle = angleAbout(grip.pivot, point) - grip.from, tilt = wrapDegrees(event.shiftKey ? Math.round(angle / 15) * 15 : Math.round(angle)), { side } = grip.start
+      show(chosen, { ...grip.start, tilt, at: grip.about[0] || grip.about[1] ? atSoThat(grip.about, grip.pivot, { tilt, side }, bench.ground) : grip.start.at })
     }
   }
 
@@ -136,6 +180,18 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
     grip = null
     shaped.value = null
     focusAt.value = null
+    loop.value = null
+    clearTimeout(long)
+    if (done.kind === 'choose') return
+    if (done.kind === 'loop') {
+      if (choice.now && done.points.length > 3) choice.take(openingsIn(choice.now.step, bench.world, done.points), done.into)
+      return
+    }
+    const tapped = near(down, at(event)) && !step && !forms
+    if (done.kind === 'pick' || (tapped && event.altKey && done.kind !== 'handle')) {
+      picking.value = false
+      return pickAt(at(event))
+    }
     if (done.kind === 'focus' && done.at !== bench.look!.focus) return brush.moveFocus(done.at)
     if (done.kind === 'handle' && forms) return brush.moveHandle(done.n, forms[0]!.points[done.n]!)
     // A tap on the base that is held picks the spot for the next sheet, as one beside it does.
@@ -154,8 +210,9 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
   }
 
   /** A tap on bare skin picks the spot for the next sheet; one beside the head lets go of everything. */
-  function pick(event: PointerEvent): void {
-    const skin = toSkin(view.value, at(event))
+  const pick = (event: PointerEvent): void => pickAt(at(event))
+  function pickAt(point: Point): void {
+    const skin = toSkin(view.value, point)
     bench.selectedId = null
     bench.spot = skin && onSkin(bench.ground, skin) ? [bench.round(skin[0]), bench.round(skin[1])] : null
   }
@@ -172,11 +229,13 @@ export function useHand({ holder, view, whole, fitting }: { holder: Readonly<Ref
 
   /** The hand lets go and nothing comes of it. */
   function letGo(): void {
+    clearTimeout(long)
+    loop.value = null
     grip = null
     preview.value = null
     mark.value = null
     shaped.value = null
     focusAt.value = null
   }
-  return { at, handlesNow, preview, shaped, focusAt, mark, press, drag, release, letGo }
+  return { at, handlesNow, preview, shaped, focusAt, mark, loop, press, drag, release, letGo }
 }

@@ -1,9 +1,9 @@
 import Konva from 'konva'
-import { polygonHolds, ringOf, type Point } from '#core/geometry'
-import { laidOf, placementsOf, type SheetOutline, type SheetStep, type World } from '#core/look'
+import { boxOf, polygonHolds, ringCentroid, ringHolds, ringOf, type Point } from '#core/geometry'
+import { laidOf, ownNumber, placementsOf, type SheetOutline, type SheetStep, type World } from '#core/look'
 import { kindOf } from '#core/look'
 import { layOn, SEATS_MM, type Laid, type Placement } from '#core/skin'
-import type { Stencil } from '#core/stencil'
+import { distanceToRing, type Stencil } from '#core/stencil'
 import { edged, MULBERRY, openingsShape } from './pen'
 import { toScreen, trace, type View } from './view'
 
@@ -40,23 +40,44 @@ export function handlesOf(placement: Placement, world: World, sheet: Stencil, vi
   return { turn: beyond(top), flip: beyond(right), top, middle }
 }
 
-/** Draws every opening of a sheet with those that a pass paints filled, for choosing them. */
-export function drawChoice(layer: Konva.Layer, step: SheetStep, painted: ReadonlySet<number>, world: World, view: View): void {
-  const sheet = world.stencil(step.stencil), [laid] = laidOf(step, world)
-  if (!sheet || !laid) return
-  const openings = sheet.openings.map(o => [o.outer, ...o.holes].map(laid.ring))
-  layer.add(openingsShape(openings, view, (c, n) => {
-    c.fillStyle = painted.has(n) ? 'rgba(122,46,93,0.55)' : 'rgba(253,252,249,0.45)'
+/** Draws the openings of a sheet and its twin that may be chosen, those that are chosen filled. */
+export function drawChoice(layer: Konva.Layer, step: SheetStep, chosen: ReadonlySet<number>, may: ReadonlySet<number>, world: World, view: View): void {
+  const sheet = world.stencil(step.stencil), own = ownNumber(step, world)
+  if (!sheet) return
+  laidOf(step, world).forEach((laid, i) => layer.add(openingsShape(sheet.openings.map(o => [o.outer, ...o.holes].map(laid.ring)), view, (c, k) => {
+    const n = i ? own(k) : k
+    if (!may.has(n)) return false
+    c.fillStyle = chosen.has(n) ? 'rgba(122,46,93,0.55)' : 'rgba(253,252,249,0.45)'
     c.lineWidth = 1
     c.strokeStyle = MULBERRY
     return true
-  }))
+  })))
 }
 
-/** The opening of a step's sheet under a point of the skin; null beside them all. */
-export function openingAt(step: SheetStep, world: World, at: Point): number | null {
-  const [x, y] = laidOf(step, world)[0]!.back(at), n = world.stencil(step.stencil)?.openings.findIndex(o => polygonHolds(o, x, y)) ?? -1
-  return n < 0 ? null : n
+/**
+ * The opening of a step's sheet, or of its twin, under a point of the skin, as the step numbers it; the nearest one within reach, so that small ones are
+ * hit easily. Null beside them all.
+ * @param reach mm
+ */
+export function openingAt(step: SheetStep, world: World, at: Point, reach: number): number | null {
+  const sheet = world.stencil(step.stencil), own = ownNumber(step, world)
+  let best: number | null = null, least = reach
+  laidOf(step, world).forEach((laid, i) => sheet?.openings.forEach((o, n) => {
+    const [x, y] = laid.back(at), b = boxOf(o.outer)
+    if (x < b.minX - least || x > b.maxX + least || y < b.minY - least || y > b.maxY + least) return
+    const far = polygonHolds(o, x, y) ? 0 : Math.min(...[o.outer, ...o.holes].map(r => distanceToRing(r, x, y)))
+    if (far < least || (far === 0 && least === 0)) {
+      least = far
+      best = i ? own(n) : n
+    }
+  }))
+  return best
+}
+
+/** The openings of a step's sheet, or of its twin, whose middles lie inside a loop on the skin, as the step numbers them. */
+export function openingsIn(step: SheetStep, world: World, loop: readonly Point[]): number[] {
+  const sheet = world.stencil(step.stencil), own = ownNumber(step, world), ring = ringOf(loop)
+  return sheet ? laidOf(step, world).flatMap((laid, i) => sheet.openings.flatMap((o, n) => ringHolds(ring, ...laid.point(ringCentroid(o.outer))) ? [i ? own(n) : n] : [])) : []
 }
 
 /** Draws the sheet's own grid of 10 mm as it comes to lie on the skin. */
@@ -148,4 +169,9 @@ export function drawSelection(layer: Konva.Layer, step: SheetStep, world: World,
   const [cx, cy] = handles.middle
   layer.add(new Konva.Line({ points: [cx - 5, cy, cx + 5, cy], stroke: MULBERRY, strokeWidth: 1.2, listening: false }))
   layer.add(new Konva.Line({ points: [cx, cy - 5, cx, cy + 5], stroke: MULBERRY, strokeWidth: 1.2, listening: false }))
+}
+
+/** Draws the loop that the hand draws around openings. */
+export function drawLoop(layer: Konva.Layer, loop: readonly Point[], view: View): void {
+  layer.add(new Konva.Line({ points: loop.flatMap(p => toScreen(view, p)), closed: true, stroke: MULBERRY, strokeWidth: 1.4, dash: [4, 3], fill: 'rgba(122,46,93,0.12)', listening: false }))
 }
