@@ -32,7 +32,8 @@ export function useSheetWorker() {
     joins: (sheet: SheetGeometry, islands: Island[], width: number) => worker().joins(plain(sheet), plain(islands), width),
     mend: (sheet: SheetGeometry, mending: Mending) => worker().mend(plain(sheet), plain(mending)),
     knowDrawer,
-    fits: (spot: Spot, onProgress: (done: number) => void): Promise<Seat[] | null> => worker().fits(plain(spot), proxy(onProgress)),
+    fits: (spot: Spot, { canvas, skin }: Pick<Look, 'canvas' | 'skin'>, onProgress: (done: number) => void): Promise<Seat[] | null> =>
+      worker().fits(plain(spot), plain({ canvas, age: skin.age, eyesClosed: skin.eyes === 'closed' }), proxy(onProgress)),
     stop: () => worker().stop(),
     moved: (look: Look, canvas: Canvas, age: number) => worker().moved(plain(look), plain(canvas), age),
   }

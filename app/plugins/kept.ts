@@ -3,7 +3,11 @@
  * component, and what was typed is lost when anything else on the page changes.
  */
 export default defineNuxtPlugin(({ vueApp }) => {
-  const show = (el: HTMLInputElement, value: unknown) => { el.value = String(value ?? '') }
+  const show = (el: HTMLInputElement, value: unknown) => {
+    el.value = String(value ?? '')
+    // What is kept stands beside it, so that it can be told whether somebody has typed something else.
+    el.dataset.kept = el.value
+  }
   vueApp.directive<HTMLInputElement, unknown>('kept', {
     mounted: (el, { value }) => show(el, value),
     updated: (el, { value, oldValue }) => { if (value !== oldValue || document.activeElement !== el) show(el, value) },

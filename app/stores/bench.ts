@@ -42,6 +42,12 @@ export const useBench = defineStore('bench', () => {
     if (selectedId.value === null) selectedId.value = id
     else if (id !== selectedId.value) alsoIds.value = alsoIds.value.includes(id) ? alsoIds.value.filter(a => a !== id) : [...alsoIds.value, id]
   }
+  /** Selects every step; the one in hand stays so. */
+  function selectAll(): void {
+    const ids = look.value?.steps.map(s => s.id) ?? []
+    selectedId.value ??= ids[0] ?? null
+    void nextTick(() => { alsoIds.value = ids.filter(id => id !== selectedId.value) })
+  }
   const selectedMark = computed<MarkStep | null>(() => selected.value && isMark(selected.value) ? selected.value : null)
   const selectedSheet = computed<SheetStep | null>(() => selected.value?.kind === 'sheet' ? selected.value : null)
   /** What the look is painted on; worked out anew only when canvas or age change. */
@@ -183,7 +189,11 @@ export const useBench = defineStore('bench', () => {
 
   /** Lays a base over zones, or on an outline of its own where a spot is picked. */
   function addWash(zones: ZoneId[] | null, colours: PaintRef[], name: string): void {
-    add(zones ? freshWash(nanoid(10), name, zones, colours, ground.value) : freshOutline(nanoid(10), name, spot.value ?? middleSpot(), colours, ground.value), 'lay a base')
+    if (zones) return add(freshWash(nanoid(10), name, zones, colours, ground.value), 'lay a base')
+    const at = spot.value ?? middleSpot(), drawn = freshOutline(nanoid(10), name, at, colours, ground.value)
+    // Drawn to one side of the face it has its twin like any stroke.
+    const twinned = settings.twinNew && ground.value.face && Math.abs(at[0]) > 24
+    add(twinned ? { ...drawn, twin: { ...NO_TWIN, rule: settings.twinRule(ground.value), own: null } } : drawn, 'lay a base')
   }
 
   /** Lays a sheet on the skin: where it is told to, else on the picked spot, else on the forehead. */
@@ -343,7 +353,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    look, saver, selectedId, alsoIds, alsoSelect, chosen, selected, selectedMark, selectedSheet, holdsTwin, spot, choosing, world, ground, seating, shows, findings, checking, outcomes, waits, amounts, painted, applyFix, seconds, loaded, undoWords, redoWords,
+    look, saver, selectedId, alsoIds, alsoSelect, selectAll, chosen, selected, selectedMark, selectedSheet, holdsTwin, spot, choosing, world, ground, seating, shows, findings, checking, outcomes, waits, amounts, painted, applyFix, seconds, loaded, undoWords, redoWords,
     open, close, edit, editStep, editSheet, editMark, add, undo, redo, addWash, addSheet, remove, duplicate, move, place, nudge, middleSpot, lastPaint, turn, flip, twin, setTwin, linkTwin, register, setCanvas, dab, aim, chooseOnly, settle, kindOf, round,
   }
 })

@@ -27,7 +27,7 @@ export const useBrushwork = defineStore('brushwork', () => {
   /** A twin by the painter's usual rule for what lies off the midline. */
   function twinned<S extends MarkStep>(step: S): S {
     const at = step.points.length ? anchorOf(step.points) : [0, 0]
-    return bench.ground.face && Math.abs(at[0]!) > 6 ? { ...step, twin: { ...NO_TWIN, rule: settings.twinRule(bench.ground), own: null } } : step
+    return settings.twinNew && bench.ground.face && Math.abs(at[0]!) > 6 ? { ...step, twin: { ...NO_TWIN, rule: settings.twinRule(bench.ground), own: null } } : step
   }
   /** What a line goes around: the selected step, else the last one that prints. */
   function source(): Source | null {

@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
-import { movedTo, type Look, type Moved } from '#core/look'
-import type { Canvas } from '#core/skin'
+import { movedTo, proposedSeat, type Look, type Moved } from '#core/look'
+import { groundOf, type Canvas } from '#core/skin'
 import { analyse, fieldOf, proposedJoins, readSheetFile, seatsFor, withJoins, withWiderBridges, withWiderSlots, type Analysis, type Candidate, type FileRead, type Island, type Join, type Seat, type SheetGeometry, type Spot, type Stencil } from '#core/stencil'
 
 /** What is changed when a sheet is mended. */
@@ -30,10 +30,12 @@ const sheets = {
   },
   know(list: (Candidate & Stencil)[]): void { candidates = list },
   /** What fits a spot, best first; null when another search was begun, or this one was stopped, meanwhile. */
-  async fits(spot: Spot, onProgress: (done: number) => void): Promise<Seat[] | null> {
-    const mine = ++search, found: Seat[] = [], field = fieldOf(spot)
+  async fits(spot: Spot, where: { canvas: Canvas, age: number, eyesClosed: boolean }, onProgress: (done: number) => void): Promise<Seat[] | null> {
+    const mine = ++search, found: Seat[] = [], field = fieldOf(spot), ground = groundOf(where.canvas, where.age, where.eyesClosed)
     for (let i = 0; i < candidates.length; i += 4) {
-      found.push(...seatsFor(spot, candidates.slice(i, i + 4), () => {}, field))
+      const some = candidates.slice(i, i + 4)
+      // Ranked on the spot's picture, each is proposed only as it lies on the skin itself.
+      found.push(...seatsFor(spot, some, () => {}, field).flatMap(seat => proposedSeat(seat, some.find(c => c.id === seat.id)!, spot.ring, ground) ?? []))
       onProgress(Math.min(1, (i + 4) / candidates.length))
       // Lets a newer search, or a stop, in between.
       await new Promise(resolve => setTimeout(resolve))

@@ -1,6 +1,6 @@
 import type { Point } from '../geometry'
 import { BRUSHES, type BrushId } from '../paint'
-import { layOn, type Ground } from '../skin'
+import { layOn, type Face, type Ground } from '../skin'
 import { AROUND_DOTS, GEM_COLOURS, GLITTER_COLOURS, type DotsStep, type GemStep, type GlitterStep, type LineStep, type LipsStep, type Step } from './kinds'
 import { AROUND, AROUND_IDS, type AroundId, type Source } from './around'
 import { bearingOn } from './direction'
@@ -12,8 +12,18 @@ const base = (id: string, label: string) => ({ id, label, optional: false, worth
 
 /** A new stroke about a point, its end toward the focal point when it has a way. */
 export function freshLine(id: string, shape: ShapeId, at: Point, paint: PaintRef, ground: Ground, focus: Point): LineStep {
+  const onEye = ground.face && shapeOf(shape).family === 'eye' ? eyePoints(shape, at, ground.face) : null
+  if (onEye) return { kind: 'line', ...base(id, sentenceCase(shapeOf(shape).words)), shape, points: onEye, params: usualParams(shapeOf(shape).params), of: null, brush: shapeOf(shape).brush, load: { kind: 'one', paint }, dark: at[0] >= 0 ? 'right' : 'left' }
   const def = shapeOf(shape), way = def.flow === 'none' ? 0 : bearingOn(ground, at, focus) + (def.flow === 'from' ? 180 : 0), laid = layOn(ground.surface, { at, tilt: Math.hypot(at[0] - focus[0], at[1] - focus[1]) < 4 ? 0 : way, side: 'A' }, true)
   return { kind: 'line', ...base(id, sentenceCase(def.words)), shape, points: movedHandles(def.usual, laid.point), params: usualParams(def.params), of: null, brush: def.brush, load: { kind: 'one', paint }, dark: at[0] >= 0 ? 'right' : 'left' }
+}
+
+/** Handles of a stroke along the lash line of the eye nearest to a point, from the inner corner out; sizes grow with the face. */
+function eyePoints(shape: ShapeId, [x]: Point, { landmarks, form: { kx, ky } }: Face): [number, number][] {
+  const side = landmarks[x < 0 ? 'left' : 'right'], out = x < 0 ? -1 : 1
+  const off = ([px, py]: Point, dx: number, dy: number): Point => [px + out * dx * kx, py + dy * ky]
+  const line = shape === 'lashes' ? [off(side.pupil, 4, -9), off(side.outerEye, 0, -5), off(side.outerEye, 6, -3)] : [off(side.innerEye, 1, -1.5), off(side.pupil, 0, -8), off(side.outerEye, 2, -1.5)]
+  return movedHandles(line, p => p)
 }
 
 /** A new line around the print of a step, or around zones. */

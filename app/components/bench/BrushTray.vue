@@ -3,7 +3,7 @@ import { AROUND, AROUND_IDS, shapeWords, STARTER_IDS, starterOf, suits } from '#
 import { DOT_RUNS, dotShape, SHAPE_IDS, shapeOf } from '#core/stroke'
 
 /** Strokes, dots and whole arrangements for the brush. */
-const bench = useBench(), brush = useBrushwork()
+const bench = useBench(), brush = useBrushwork(), settings = useSettings()
 const which = ref<'strokes' | 'arrangements'>('strokes')
 const starters = computed(() => STARTER_IDS.filter(id => suits(starterOf(id), bench.ground)))
 const families = [['line', 'Lines'], ['flat', 'Flat brush'], ['figure', 'Figures'], ['edge', 'Edges'], ['eye', 'Eyes']] as const
@@ -17,6 +17,7 @@ const listed = computed(() => families.map(([family, words]) => ({ words, ids: S
         <button v-for="w in ['strokes', 'arrangements'] as const" :key="w" class="flex-1 rounded-md py-0.5 text-[0.87rem] capitalize" :class="which === w ? 'bg-mulberry font-semibold text-white' : 'text-soft'" :aria-pressed="which === w" @click="which = w">{{ w }}</button>
       </div>
       <PaintPicker v-if="brush.colour" class="w-full" :model-value="brush.colour" label="Colour of the next stroke" @update:model-value="p => { brush.paint = p }" />
+      <SwitchField v-if="bench.ground.face" v-model="settings.twinNew" label="New strokes get a twin" />
     </div>
     <div class="min-h-0 flex-1 space-y-2.5 overflow-y-auto px-3 pb-3">
       <template v-if="which === 'strokes'">

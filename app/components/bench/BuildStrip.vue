@@ -36,6 +36,13 @@ const toolName = (step: Step) => {
   return tool ? (TOOLS as Record<string, { name: string }>)[tool]?.name ?? (BRUSHES as Record<string, { name: string }>)[tool]?.name ?? tool : ''
 }
 
+/** The strip follows the selection. */
+const strip = useTemplateRef<HTMLElement>('strip')
+watch([() => bench.selectedId, () => bench.look?.steps.length], async ([id]) => {
+  await nextTick()
+  if (id) strip.value?.querySelector(`[data-step="${id}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+})
+
 /** With Shift or Ctrl a step is added to what is selected. */
 function pick(event: MouseEvent, id: string): void {
   if (event.shiftKey || event.ctrlKey || event.metaKey) bench.alsoSelect(id)
@@ -59,7 +66,7 @@ function key(event: KeyboardEvent, i: number): void {
     <button class="flex w-12 shrink-0 flex-col items-center justify-center gap-1 border-r border-rule text-soft hover:text-mulberry" title="Play the build (P)" @click="emit('play')">
       <component :is="props.playTo === null ? Play : Pause" :size="20" /><span class="text-xs font-semibold">{{ props.playTo === null ? 'Play' : 'Stop' }}</span>
     </button>
-    <div class="relative flex min-w-0 flex-1 items-center overflow-x-auto px-3 py-1.5">
+    <div ref="strip" class="relative flex min-w-0 flex-1 items-center overflow-x-auto px-3 py-1">
       <figure class="shrink-0 text-center"><img v-if="thumbs[0]" :src="thumbs[0]" alt="Bare skin" class="h-[84px] rounded-md border border-rule object-cover"><figcaption class="text-xs leading-4 text-soft">skin</figcaption></figure>
       <VueDraggable v-model="steps" data-strip class="flex items-center" :animation="150" :delay="80" :delay-on-touch-only="true" role="list" aria-label="Steps in order">
         <div v-for="(step, i) in steps" :key="step.id" class="flex items-center" role="listitem">
@@ -67,13 +74,13 @@ function key(event: KeyboardEvent, i: number): void {
           <template v-if="gate(step)"><span class="gate" data-gate title="Let it dry (estimate)">= dry {{ gate(step) }} s =</span><span class="h-px w-2 bg-soft/50" /></template>
           <template v-if="before(step.id)"><span class="handling" data-handling>{{ before(step.id)!.what }}</span><span class="h-px w-2 bg-soft/50" /></template>
           <button
-            :data-step="step.id" :aria-current="step.id === bench.selectedId ? 'step' : undefined" class="w-[104px] shrink-0 rounded-lg border-2 p-1 text-left"
+            :data-step="step.id" :aria-current="step.id === bench.selectedId ? 'step' : undefined" class="w-[112px] shrink-0 rounded-lg border-2 p-1 text-left"
             :class="[step.id === bench.selectedId ? 'border-mulberry bg-mulberry-wash' : bench.alsoIds.includes(step.id) ? 'border-mulberry/60 bg-mulberry-wash' : step.optional ? 'border-dashed border-rule' : 'border-rule', props.playTo !== null && i >= props.playTo && 'opacity-40']"
             @click="pick($event, step.id)" @keydown="key($event, i)"
           >
             <span class="flex gap-1">
-              <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" alt="" draggable="false" class="h-[66px] w-12 rounded-md object-cover">
-              <span v-else class="h-[66px] w-12 rounded-md bg-stage" />
+              <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" alt="" draggable="false" class="h-[58px] w-11 rounded-md object-cover">
+              <span v-else class="h-[58px] w-11 rounded-md bg-stage" />
               <span class="flex min-w-0 flex-1 flex-col items-start gap-0.5">
                 <span class="text-sm font-bold">{{ i + 1 }}</span>
                 <span class="flex flex-wrap gap-0.5"><span v-for="(c, n) in colourDots(step)" :key="n" class="size-2.5 rounded-full border border-ink/20" :style="{ background: c }" /></span>
@@ -82,7 +89,7 @@ function key(event: KeyboardEvent, i: number): void {
                 <span class="sr-only">{{ toolName(step) }}{{ step.optional ? ', optional' : '' }}</span>
               </span>
             </span>
-            <span class="block truncate text-xs leading-4 font-semibold">{{ step.label || kindOf(step).words }}</span>
+            <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" :title="step.label">{{ step.label || kindOf(step).words }}</span>
           </button>
           <template v-if="between(step.id)"><span class="h-px w-2 bg-soft/50" /><span class="handling" data-handling :title="`before the twin of step ${i + 1}`">{{ between(step.id)!.what }}, twin</span></template>
         </div>

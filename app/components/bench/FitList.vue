@@ -36,7 +36,7 @@ async function search(): Promise<void> {
   }
 }
 async function rank(mine: number): Promise<void> {
-  const found = await worker.fits({ ...region.value, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: plain.value }, (share) => { if (mine === newest && done.value !== null) done.value = share })
+  const found = await worker.fits({ ...region.value, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: plain.value }, bench.look!, (share) => { if (mine === newest && done.value !== null) done.value = share })
   // A search that a newer one replaced, or that was stopped, says nothing.
   if (mine !== newest) return
   if (found === null) stopped.value = true

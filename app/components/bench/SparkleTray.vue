@@ -23,7 +23,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
   searching.value = n
   try {
     await worker.knowDrawer()
-    const zone = zoneAt(bench.ground, spot.at), seats: Seat[] | null = await worker.fits({ ring: discAt(spot.at, spot.radius * 1.15), even: false, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: zone && plainZone(zone) }, () => {})
+    const zone = zoneAt(bench.ground, spot.at), seats: Seat[] | null = await worker.fits({ ring: discAt(spot.at, spot.radius * 1.15), even: false, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: zone && plainZone(zone) }, bench.look!, () => {})
     const seat = seats?.find(s => drawer.find(s.id)?.kind !== 'texture' && s.score > 0.2)
     if (!seat) return void toast.error(`No motif of the drawer is small enough for ${Math.round(2 * spot.radius)} mm.`)
     await bench.addSheet(seat.id, seat.at, seat)

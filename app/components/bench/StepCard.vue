@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { Copy, Trash2 } from '@lucide/vue'
+import { useLocalStorage } from '@vueuse/core'
+import { Copy, Trash2, X } from '@lucide/vue'
 import type { Component } from 'vue'
 import { kindOf, type Field } from '#core/look'
 import AxisField from './controls/AxisField.vue'
 import BrushworkField from './controls/BrushworkField.vue'
 import DotsField from './controls/DotsField.vue'
+import FreeField from './controls/FreeField.vue'
 import GemField from './controls/GemField.vue'
 import GlitterField from './controls/GlitterField.vue'
 import HandlesField from './controls/HandlesField.vue'
@@ -23,7 +25,7 @@ import ZonesField from './controls/ZonesField.vue'
 
 const bench = useBench()
 /** Controls that take the whole step, and those that hold the one value their field names. */
-const whole: Partial<Record<Field['control'], Component>> = { zones: ZonesField, paints: PaintsField, axis: AxisField, placement: PlacementField, twin: TwinField, register: RegisterField, passes: PassesField, brushwork: BrushworkField, dots: DotsField, gem: GemField, glitter: GlitterField, lips: LipsField, handles: HandlesField }
+const whole: Partial<Record<Field['control'], Component>> = { zones: ZonesField, paints: PaintsField, axis: AxisField, placement: PlacementField, twin: TwinField, register: RegisterField, passes: PassesField, brushwork: BrushworkField, dots: DotsField, gem: GemField, glitter: GlitterField, lips: LipsField, handles: HandlesField, free: FreeField }
 /** Brushwork has a twin of another kind than a sheet. */
 const controlOf = (field: Field) => field.control === 'twin' && step.value?.kind !== 'sheet' ? MarkTwinField : whole[field.control]
 const single: Partial<Record<Field['control'], Component>> = { tool: ToolPicker, wetness: WetnessPicker, dabs: CountStepper, switch: SwitchField }
@@ -32,9 +34,20 @@ const step = computed(() => bench.selected)
 const number = computed(() => bench.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
 const kind = computed(() => step.value && kindOf(step.value))
 /** A base over zones has neither handles nor a twin. */
-const fields = computed(() => kind.value?.fields.filter(f => !(step.value?.kind === 'wash' && !step.value.points.length && (f.control === 'handles' || f.control === 'twin'))) ?? [])
+const fields = computed(() => kind.value?.fields.filter(f => !(step.value?.kind === 'wash' && !step.value.points.length && ['handles', 'twin', 'free'].includes(f.control))) ?? [])
 const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
 const put = (field: Field, value: unknown) => bench.editStep(field.label.toLowerCase(), (s) => { (s as unknown as Record<string, unknown>)[field.path] = value })
+/** Sections that are folded until somebody opens them; what was opened or folded is remembered by its name. */
+const FOLDED: readonly string[] = ['Registered', 'Its outline', 'Left free']
+const folds = useLocalStorage<Record<string, boolean>>('janusform-card-folds', {})
+const isOpen = (label: string) => folds.value[label] ?? !FOLDED.includes(label)
+const fold = (label: string, event: Event) => { folds.value = { ...folds.value, [label]: (event.target as HTMLDetailsElement).open } }
+/** Puts the step in another place, by its number. */
+function renumber(event: Event): void {
+  const box = event.target as HTMLInputElement, to = box.valueAsNumber
+  if (Number.isInteger(to) && to >= 1 && to <= bench.look!.steps.length) bench.move(step.value!.id, to - 1)
+  box.value = String(number.value)
+}
 const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (event.target as HTMLInputElement).value.slice(0, 60) })
 </script>
 
@@ -44,20 +57,21 @@ const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (ev
     <div :key="step.id" class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
       <header>
         <div class="flex items-center gap-1">
-          <span class="grid h-6 min-w-6 place-items-center rounded-full bg-mulberry px-1.5 text-sm font-bold text-white">{{ number }}</span>
-          <span class="eyebrow flex-1">{{ kind.words }}</span>
+          <input v-kept="number" type="number" min="1" :max="bench.look!.steps.length" class="number h-6 w-9 rounded-full border-0 bg-mulberry px-1 text-center text-sm font-bold text-white" :title="`Step ${number} of ${bench.look!.steps.length}: type another number to move it there`" aria-label="Place of this step" @change="renumber">
+          <span class="eyebrow flex-1">{{ kind.words }} <span class="font-normal">of {{ bench.look!.steps.length }}</span></span>
           <button class="icon-btn" title="Copy this step" aria-label="Copy this step" @click="bench.duplicate()"><Copy :size="16" /></button>
           <button class="icon-btn" title="Delete this step (Delete)" aria-label="Delete this step" @click="bench.remove()"><Trash2 :size="16" /></button>
+          <button class="icon-btn" title="Let go of this step (Esc)" aria-label="Close the card" @click="bench.selectedId = null"><X :size="16" /></button>
         </div>
         <input class="mt-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" v-kept="step.label" aria-label="Name of the step" maxlength="60" @change="rename">
       </header>
       <template v-for="field in fields" :key="field.label">
         <SwitchField v-if="field.control === 'switch'" :model-value="valueOf(field.path) as boolean" :label="field.label" @update:model-value="put(field, $event)" />
-        <section v-else>
-          <h3 class="eyebrow mb-1">{{ field.label }}</h3>
+        <details v-else :open="isOpen(field.label)" :data-section="field.label" @toggle="fold(field.label, $event)">
+          <summary class="eyebrow mb-1 select-none">{{ field.label }}</summary>
           <component :is="controlOf(field)" v-if="controlOf(field)" :step="step" />
           <component :is="single[field.control]" v-else :model-value="valueOf(field.path)" :label="field.label" @update:model-value="put(field, $event)" />
-        </section>
+        </details>
       </template>
       <section class="space-y-1.5 border-t border-rule pt-2">
         <SwitchField :model-value="step.optional" label="Can be left out when there is a queue" @update:model-value="v => bench.editStep('optional', (s) => { s.optional = v })" />
@@ -69,3 +83,8 @@ const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (ev
     <div v-else class="min-h-0 overflow-y-auto"><LookNotes /></div>
   </aside>
 </template>
+
+<style scoped>
+.number { appearance: textfield; }
+.number::-webkit-inner-spin-button { display: none; }
+</style>

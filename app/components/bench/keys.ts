@@ -6,10 +6,26 @@ export const KEYS: readonly { keys: string, does: string }[] = [
   { keys: 'P', does: 'play the build' }, { keys: 'Delete', does: 'delete the step' },
   { keys: 'Ctrl Z', does: 'undo' }, { keys: 'Ctrl Shift Z', does: 'redo' },
   { keys: 'Enter', does: 'on a sheet of the tray: lay it' }, { keys: 'Alt ← →', does: 'in the strip: move a step' },
+  { keys: 'Ctrl A', does: 'select all steps' }, { keys: 'Alt click', does: 'pick a spot, also on paint (or press long)' },
   { keys: 'Esc', does: 'let go of the selection' }, { keys: '?', does: 'this sheet' },
 ]
 
 const ARROWS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+
+/**
+ * Whether a key that is pressed in a field is the bench's: letting go, and undoing where nothing is typed that is not kept yet, as that is the field's own.
+ * A field that is let go of shows again what is kept.
+ */
+export function pressedInField({ key, ctrlKey, metaKey }: KeyboardEvent, field: Pick<HTMLInputElement, 'value' | 'blur' | 'dataset' | 'tagName'>): boolean {
+  const { kept } = field.dataset
+  if (key === 'Escape') {
+    if (kept !== undefined) field.value = kept
+    field.blur()
+    return true
+  }
+  if (!(ctrlKey || metaKey) || !['z', 'y'].includes(key.toLowerCase())) return false
+  return field.tagName === 'SELECT' || (kept !== undefined && field.value === kept)
+}
 
 /** What the bench does for a key press; returns whether the key was one of its own. */
 export function pressKey(event: KeyboardEvent, bench: ReturnType<typeof useBench>, brush: ReturnType<typeof useBrushwork>, actions: { play: () => void, help: () => void }): boolean {
@@ -17,6 +33,7 @@ export function pressKey(event: KeyboardEvent, bench: ReturnType<typeof useBench
   if (event.ctrlKey || event.metaKey) {
     if (key.toLowerCase() === 'z') (shiftKey ? bench.redo : bench.undo)()
     else if (key.toLowerCase() === 'y') bench.redo()
+    else if (key.toLowerCase() === 'a') bench.selectAll()
     else return false
     return true
   }

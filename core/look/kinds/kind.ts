@@ -81,7 +81,7 @@ export interface SheetOutline { readonly stepId: string, readonly twin: boolean,
 export interface CardLine { readonly label: string, readonly text: string, readonly estimate?: boolean }
 
 /** How the step card shows a field: `control` names the control, `path` the value in the step. */
-export interface Field { readonly control: 'zones' | 'paints' | 'axis' | 'tool' | 'wetness' | 'dabs' | 'switch' | 'placement' | 'twin' | 'register' | 'passes' | 'handles' | 'brushwork' | 'dots' | 'gem' | 'glitter' | 'lips', readonly path: string, readonly label: string }
+export interface Field { readonly control: 'zones' | 'paints' | 'axis' | 'tool' | 'wetness' | 'dabs' | 'switch' | 'placement' | 'twin' | 'register' | 'passes' | 'handles' | 'brushwork' | 'dots' | 'gem' | 'glitter' | 'lips' | 'free', readonly path: string, readonly label: string }
 
 /** Seconds of a pair of hands, from the table of common practice. */
 export interface Effort { readonly seconds: number, readonly loads: number }

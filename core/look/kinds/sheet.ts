@@ -259,7 +259,8 @@ export const sheetKind: StepKind<SheetStep> = {
     return { loads: loads * twins, seconds: seconds * twins + (twins > 1 && twinHandling(step, world) === 'wipe and flip' ? HANDS.wipe : 0) }
   },
   fields: [
-    { control: 'placement', path: '', label: 'Where' }, { control: 'twin', path: 'twin', label: 'Twin' }, { control: 'register', path: 'register', label: 'Registered' }, { control: 'switch', path: 'dry', label: 'Let what lies beneath dry first' }, { control: 'passes', path: 'passes', label: 'Passes' },
+    // The colours and the hand matter first, then where it lies.
+    { control: 'passes', path: 'passes', label: 'Passes' }, { control: 'switch', path: 'dry', label: 'Let what lies beneath dry first' }, { control: 'placement', path: '', label: 'Where' }, { control: 'twin', path: 'twin', label: 'Twin' }, { control: 'register', path: 'register', label: 'Registered' },
   ],
   anchor: step => step.at,
   tool: step => step.passes[0]?.tool ?? null,

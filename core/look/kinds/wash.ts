@@ -152,7 +152,7 @@ export const washKind: StepKind<Wash> = {
     return { loads, seconds: HANDS.reload * Math.max(loads, wash.colours.length) + dabSeconds(a, wash.dabs, tool) + blend + (wash.glitter ? HANDS.glitter : 0) }
   },
   fields: [
-    { control: 'zones', path: 'zones', label: 'Where' }, { control: 'handles', path: 'points', label: 'Its outline' }, { control: 'twin', path: 'twin', label: 'Twin' }, { control: 'paints', path: 'colours', label: 'Colours, light to dark' }, { control: 'axis', path: 'axis', label: 'They run' },
+    { control: 'zones', path: 'zones', label: 'Where' }, { control: 'handles', path: 'points', label: 'Its outline' }, { control: 'twin', path: 'twin', label: 'Twin' }, { control: 'free', path: 'free', label: 'Left free' }, { control: 'paints', path: 'colours', label: 'Colours, light to dark' }, { control: 'axis', path: 'axis', label: 'They run' },
     { control: 'tool', path: 'tool', label: 'Tool' }, { control: 'wetness', path: 'wetness', label: 'Wetness' }, { control: 'dabs', path: 'dabs', label: 'Layers' },
     { control: 'switch', path: 'glitter', label: 'Fine glitter while wet' },
   ],

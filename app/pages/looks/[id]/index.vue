@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener, useIntervalFn } from '@vueuse/core'
-import { pressKey } from '~/components/bench/keys'
+import { pressedInField, pressKey } from '~/components/bench/keys'
 
 const route = useRoute(), id = String(route.params.id), bench = useBench(), brush = useBrushwork()
 const failed = ref<string[]>([]), help = ref(false), choosing = ref(false), listing = ref(false), trying = ref(false), versions = ref(false)
@@ -38,7 +38,11 @@ function play(): void {
 
 useEventListener(window, 'keydown', (event) => {
   const target = event.target as HTMLElement
-  if (!bench.look || help.value || choosing.value || listing.value || trying.value || versions.value || target.closest('input, textarea, select, [role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]')) return
+  // A key that a list, a tab or a menu has taken is theirs alone.
+  if (event.defaultPrevented || !bench.look || help.value || choosing.value || listing.value || trying.value || versions.value) return
+  if (target.closest('[role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]')) return
+  const field = target.closest<HTMLInputElement>('input, textarea, select')
+  if (field && !pressedInField(event, field)) return
   if (pressKey(event, bench, brush, { play, help: () => { help.value = true } })) event.preventDefault()
 })
 </script>

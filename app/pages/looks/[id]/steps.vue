@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, Printer } from '@lucide/vue'
-import { groundFor, kindOf, lookSeconds, sheetsOf, undersOf, type World } from '#core/look'
+import { ageOf, groundFor, kindOf, lookSeconds, sheetsOf, undersOf, type World } from '#core/look'
 import { ownTools } from '#core/paint'
 import { canvasWords } from '#core/skin'
 import type { LookRecord } from '~~/server/db/looks'
@@ -12,8 +12,14 @@ const look = computed(() => record.value?.look)
 const world = computed<World>(() => ({ ground: groundFor(look.value!), stencil: s => drawer.shapes.get(s), paint: p => kit.find(p), steps: look.value!.steps, ...ownTools(kit.readings), finger: settings.finger }))
 const unders = computed(() => look.value ? undersOf(look.value.steps, world.value) : null)
 const rows = computed(() => look.value?.steps.map(step => ({ wait: step.kind === 'sheet' && step.dry ? unders.value?.get(step.id)?.wait ?? 0 : 0, step, words: kindOf(step).words, lines: kindOf(step).lines(step, world.value), effort: kindOf(step).effort(step, world.value) })) ?? [])
-/** Long lists get smaller rows, so that they stay on one sheet of paper. */
-const size = computed(() => rows.value.length > 18 ? 'dense tight tiny' : rows.value.length > 10 ? 'dense tight' : rows.value.length > 6 ? 'dense' : '')
+/** Long lists get closer rows; the letters stay readable at arm's length, so that a very long one takes a second page. */
+const size = computed(() => rows.value.length > 10 ? 'dense tight' : rows.value.length > 6 ? 'dense' : '')
+/** What was asked and answered, as it stands on the sheet. */
+const asked = computed(() => {
+  const { ticket, allergies, skin, eyes, lips, patch } = look.value!.sitting
+  const said = [['allergies', allergies], ['skin there', skin], ['near the eyes', eyes], ['lips', lips]] as const, open = said.filter(([, v]) => v === 'not asked').map(([words]) => words)
+  return [...ticket ? [`ticket ${ticket}`] : [], `${ageOf(look.value!)} years`, ...said.filter(([, v]) => v !== 'not asked').map(([words, v]) => `${words}: ${v}`), `test patch: ${patch}`, ...open.length ? [`not asked yet: ${open.join(', ')}`] : []].join('; ')
+})
 
 try {
   [record.value] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
@@ -39,7 +45,7 @@ const cautions = [
   <main class="mx-auto max-w-[188mm] p-4 print:max-w-none print:p-0">
     <nav class="no-print mb-4 flex items-center justify-between">
       <NuxtLink :to="`/looks/${id}`" class="btn"><ArrowLeft :size="16" />Back to the bench</NuxtLink>
-      <button class="btn-main" :disabled="!picture" @click="print"><Printer :size="16" />Print on one A4</button>
+      <button class="btn-main" :disabled="!picture" @click="print"><Printer :size="16" />Print on A4</button>
     </nav>
     <div v-if="failed.length" role="alert" class="rounded-xl border border-stop p-4"><p v-for="s in failed" :key="s">{{ s }}</p></div>
     <article v-if="look" class="print-sheet" :class="size">
@@ -48,8 +54,9 @@ const cautions = [
         <div class="min-w-0 flex-1">
           <h1 class="font-display text-3xl leading-tight font-bold">{{ look.name }}</h1>
           <p>{{ canvasWords(look.canvas) }}, {{ look.skin.age }} years; {{ rows.length }} {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of painting <span class="rounded bg-rule px-1 text-xs">estimate</span><span v-if="look.budget !== null">, {{ clock(look.budget) }} min there</span></p>
+          <p class="mt-1" data-testid="asked"><strong>Asked</strong> {{ asked }}.</p>
           <p v-if="look.notes" class="mt-1">{{ look.notes }}</p>
-          <ul class="mt-1.5 list-disc pl-4 text-[0.78rem] leading-snug text-soft"><li v-for="c in cautions" :key="c">{{ c }}</li></ul>
+          <ul class="mt-1.5 list-disc pl-4 leading-snug text-soft"><li v-for="c in cautions" :key="c">{{ c }}</li></ul>
         </div>
       </header>
       <ol class="rows">
@@ -67,22 +74,21 @@ const cautions = [
 </template>
 
 <style scoped>
+/* Nothing on the sheet is smaller than 9 pt (12 px). */
 .print-sheet { font-size: 13px; line-height: 1.35; }
+.print-sheet :deep(.text-xs), .print-sheet :deep(.text-sm) { font-size: 12px; }
 .face { height: 34mm; }
 .row { padding-block: 2mm; }
 .thumb { height: 24mm; }
 .num { width: 7mm; font-size: 20px; }
-.dense { font-size: 11px; line-height: 1.25; }
+.dense { font-size: 12px; line-height: 1.22; }
 .dense .face { height: 26mm; }
 .dense .row { padding-block: 1mm; }
-.dense .thumb { height: 16mm; }
-/* Very long lists go in two columns. */
+.dense .thumb { height: 15mm; }
+/* Long lists go in two columns. */
 .tight .rows { columns: 2; column-gap: 5mm; }
-.tight { font-size: 9.5px; line-height: 1.2; }
-.tight .thumb { height: 13mm; }
+.tight { line-height: 1.16; }
+.tight .thumb { height: 12mm; }
 .tight .num { width: 5mm; font-size: 14px; }
 .tight .row { gap: 1.5mm; }
-.tiny { font-size: 7.5px; line-height: 1.12; }
-.tiny .thumb { height: 9mm; }
-.tiny .row { padding-block: 0.5mm; }
 </style>
