@@ -5,6 +5,8 @@ import { areaOf, TOUCH } from './cover'
 
 /** More of a print than this beside its spot, or off the skin, makes it no proposal, as a share (common practice). */
 const BESIDE = 0.35, OFF = 0.02
+/** Of a texture each opening may touch what must stay free by less than this, as many may, mm2. */
+const SLIGHT = 0.02
 
 const regionFromRing = (ring: Ring): Polygon[] => regionOf([ring], 'nonzero')
 
@@ -27,7 +29,7 @@ export function proposedSeat(seat: Seat, sheet: Stencil, ring: Ring, ground: Gro
     return [{ n, area: areaOf(region), over, off: onSkin ? 0 : areaOf(difference(region, skin)), inside: ringHolds(ring, ...ringCentroid(rings[0]!)) }]
   })
   if (sheet.kind === 'texture') {
-    const openings = opened.filter(o => o.inside && o.over <= TOUCH && o.off <= OFF * o.area).map(o => o.n)
+    const openings = opened.filter(o => o.inside && o.over <= SLIGHT && o.off <= OFF * o.area).map(o => o.n)
     if (openings.length === 0) return null
     if (openings.length === sheet.openings.length) return { ...seat, openings: null }
     const told = `dab only the ${openings.length} of ${sheet.openings.length} openings inside`

@@ -74,7 +74,7 @@ function key(event: KeyboardEvent, i: number): void {
           <template v-if="gate(step)"><span class="gate" data-gate title="Let it dry (estimate)">= dry {{ gate(step) }} s =</span><span class="h-px w-2 bg-soft/50" /></template>
           <template v-if="before(step.id)"><span class="handling" data-handling>{{ before(step.id)!.what }}</span><span class="h-px w-2 bg-soft/50" /></template>
           <button
-            :data-step="step.id" :aria-current="step.id === bench.selectedId ? 'step' : undefined" class="w-[112px] shrink-0 rounded-lg border-2 p-1 text-left"
+            :data-step="step.id" :aria-current="step.id === bench.selectedId ? 'step' : undefined" class="flex h-[92px] w-[112px] shrink-0 flex-col rounded-lg border-2 p-1 text-left"
             :class="[step.id === bench.selectedId ? 'border-mulberry bg-mulberry-wash' : bench.alsoIds.includes(step.id) ? 'border-mulberry/60 bg-mulberry-wash' : step.optional ? 'border-dashed border-rule' : 'border-rule', props.playTo !== null && i >= props.playTo && 'opacity-40']"
             @click="pick($event, step.id)" @keydown="key($event, i)"
           >

@@ -38,7 +38,7 @@ const fields = computed(() => kind.value?.fields.filter(f => !(step.value?.kind 
 const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
 const put = (field: Field, value: unknown) => bench.editStep(field.label.toLowerCase(), (s) => { (s as unknown as Record<string, unknown>)[field.path] = value })
 /** Sections that are folded until somebody opens them; what was opened or folded is remembered by its name. */
-const FOLDED: readonly string[] = ['Registered', 'Its outline', 'Left free']
+const FOLDED: readonly string[] = ['Registered', 'Left free']
 const folds = useLocalStorage<Record<string, boolean>>('janusform-card-folds', {})
 const isOpen = (label: string) => folds.value[label] ?? !FOLDED.includes(label)
 const fold = (label: string, event: Event) => { folds.value = { ...folds.value, [label]: (event.target as HTMLDetailsElement).open } }
