@@ -7,7 +7,7 @@ import type { Update } from '~/workers/stagePicture'
 let remote: Remote<Painter> | null = null
 /** The sheets that the worker knows, as they were when it was told. */
 const told = new Map<string, Stencil>()
-let kitTold = ''
+let kitTold = '', heard: Promise<void> = Promise.resolve()
 
 function painter(): Remote<Painter> {
   return remote ??= wrap<Painter>(new Worker(new URL('../workers/painter.ts', import.meta.url), { type: 'module' }))
@@ -16,12 +16,19 @@ function painter(): Remote<Painter> {
 /** Pictures of looks from the painting worker. It is told of each sheet, and of the kit, once. */
 export function usePainter() {
   const drawer = useDrawer(), kit = useKit()
-  async function tell(): Promise<void> {
+  /**
+   * Tells the worker what is new; done once it has heard everything, whoever told it. Jobs wait for the same word, so that they reach the worker in the
+   * order in which they were asked for: an older look never comes after a newer one.
+   */
+  function tell(): Promise<void> {
     const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s), key = JSON.stringify([kit.paints, kit.readings])
-    if (fresh.length === 0 && key === kitTold) return
-    fresh.forEach(s => told.set(s.id, s))
-    kitTold = key
-    await painter().know(fresh.map(s => plain(s)), plain(kit.paints), plain(kit.readings))
+    if (fresh.length || key !== kitTold) {
+      fresh.forEach(s => told.set(s.id, s))
+      kitTold = key
+      const list = fresh.map(s => plain(s)), before = heard
+      heard = before.then(() => painter().know(list, plain(kit.paints), plain(kit.readings)))
+    }
+    return heard
   }
   /** Runs a job of the worker once it knows what the page knows. */
   const after = async <T>(job: () => Promise<T>): Promise<T> => {

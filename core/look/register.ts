@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush'
-import { boxAround, boxOf, centroidOf, degrees, distance, movedBack, movedBy, polygonHolds, rigidFit, wrapDegrees, type Point, type Polygon, type Rigid } from '../geometry'
+import { boxAround, boxOf, centroidOf, degrees, distance, movedBack, movedBy, polygonArea, polygonHolds, rigidFit, wrapDegrees, type Point, type Polygon, type Rigid } from '../geometry'
 import type { Placement } from '../skin'
 import { distanceToRing, latticeOf, type Lattice, type Stencil } from '../stencil'
 import type { SheetStep, Step } from './kinds'
@@ -181,6 +181,22 @@ function edgeFit(host: Stencil, guest: Stencil, hint: Rigid): RegisterFit | stri
 
 /** Gap between two prints laid edge to edge, mm (common practice). */
 const EDGE_GAP = 2
+
+/**
+ * How many of a guest's painted openings meet what the host prints, held as told: on openings and as motif their middles lie in one of the host's,
+ * on bridges and edge to edge beside one, no farther than a bridge is wide.
+ */
+export function registerMeets(host: Stencil, guest: Stencil, painted: { host: ReadonlySet<number>, guest: ReadonlySet<number> }, way: RegisterWay, held: Rigid): number {
+  const shapes = [...painted.host].flatMap(n => host.openings[n] ?? []), inside = way === 'openings' || way === 'motif'
+  return [...painted.guest].filter((n) => {
+    const opening = guest.openings[n]
+    if (!opening) return false
+    const p = movedBy(held, centroidOf([opening]))
+    return shapes.some(o => polygonHolds(o, ...p) || (!inside && toEdge(p, o) < BESIDE_MM + Math.sqrt(polygonArea(opening))))
+  }).length
+}
+/** A bridge between two patterns in register is no wider than this, mm (common practice). */
+const BESIDE_MM = 4
 
 /** How a guest lies in its host's sheet frame, from where both lie on the skin; null when they lie on different sides. */
 export function relationOf(host: Placement, guest: Placement): Rigid | null {

@@ -141,3 +141,170 @@ test('every palette and popover opens whole inside the window', async ({ page })
   await page.locator('[data-floating] [role="option"]').last().click()
   await painted(page)
 })
+
+interface Told { screen: (p: [number, number]) => [number, number] }
+/** Where a point of the skin stands on the page. */
+async function onPage(page: Page, at: [number, number]): Promise<[number, number]> {
+  const box = (await page.getByTestId('stage').boundingBox())!, [x, y] = await page.evaluate(p => (window as unknown as { faceStage: Told }).faceStage.screen(p), at)
+  return [box.x + x, box.y + y]
+}
+const steps = async (page: Page, id: string) => {
+  await saved(page)
+  return (await look(page, id)).look.steps
+}
+
+test('clear is said only once everything was checked', async ({ page }) => {
+  await openNew(page)
+  const verdict = page.getByTestId('findings')
+  await expect(verdict).toHaveText('clear')
+  await page.locator('[data-sheet="scales"]').press('Enter')
+  // The very moment after, nothing of it has been checked.
+  await expect(verdict).toHaveAttribute('data-checking', 'true')
+  expect(await verdict.textContent()).not.toBe('clear')
+  await expect(verdict).toHaveAttribute('data-checking', 'false')
+})
+
+test('a spot is picked on painted skin, by pressing long, with Alt or by the switch, and what comes next lands there', async ({ page }) => {
+  const id = await openNew(page)
+  await page.locator('[data-sheet="heart-crest"]').press('Enter')
+  await painted(page)
+  const [heart] = await steps(page, id), spot = await onPage(page, heart.at)
+  await page.mouse.move(...spot)
+  await page.mouse.down()
+  await expect(page.getByText('Spot picked')).toBeVisible()
+  await page.mouse.up()
+  await expect(page.getByText('Spot picked')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.down('Alt')
+  await page.mouse.click(...spot)
+  await page.keyboard.up('Alt')
+  await expect(page.getByText('Spot picked')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Pick a spot' }).click()
+  await page.mouse.click(...spot)
+  await expect(page.getByText('Spot picked')).toBeVisible()
+  await page.getByRole('button', { name: 'What fits', exact: true }).click()
+  await page.locator('[data-seat]').first().click()
+  await expect(page.locator('[data-step]')).toHaveCount(2)
+  const laid = (await steps(page, id))[1]
+  expect(Math.hypot(laid.at[0] - heart.at[0], laid.at[1] - heart.at[1])).toBeLessThan(45)
+  // Strokes for eyes land at an eye, wherever the spot is.
+  await page.keyboard.press('Escape')
+  await tab(page, 'Line')
+  await page.locator('[data-shape="eyeliner"]').click()
+  const liner = (await steps(page, id))[2]
+  for (const [x, y] of liner.points as [number, number][]) expect([Math.abs(x) > 12 && Math.abs(x) < 60, y > -12 && y < 14]).toEqual([true, true])
+})
+
+test('openings are chosen by click, drag and loop, all, none and inverted; a miss keeps choosing', async ({ page }) => {
+  const id = await openNew(page), bar = page.getByTestId('choice-bar')
+  await page.locator('[data-sheet="star-set"]').press('Enter')
+  await painted(page)
+  const [sheet] = await steps(page, id), count = Number(/all (\d+) openings/.exec(await page.getByLabel('Openings of pass 1').locator('option').first().textContent() ?? '')![1])
+  await page.getByRole('button', { name: 'Choose', exact: true }).click()
+  await expect(bar).toContainText(`${count} chosen`)
+  await bar.getByRole('button', { name: 'None' }).click()
+  await expect(bar).toContainText('none chosen')
+  // Beside every opening nothing changes, and choosing goes on.
+  await page.mouse.click(...await onPage(page, [sheet.at[0] + 62, sheet.at[1] - 20]))
+  await expect(bar).toContainText('none chosen')
+  // A loop around the whole sheet takes every opening.
+  const corners = await Promise.all(([[-60, -48], [60, -48], [60, 48], [-60, 48]] as const).map(([x, y]) => onPage(page, [sheet.at[0] + x, sheet.at[1] + y])))
+  await page.mouse.move(...corners[0]!)
+  await page.mouse.down()
+  for (const c of [...corners.slice(1), corners[0]!]) await page.mouse.move(...c, { steps: 5 })
+  await page.mouse.up()
+  await expect(bar).toContainText(`${count} chosen`)
+  await bar.getByRole('button', { name: 'None' }).click()
+  await bar.getByRole('button', { name: 'Invert' }).click()
+  await expect(bar).toContainText(`${count} chosen`)
+  await bar.getByRole('button', { name: 'Done' }).click()
+  expect((await steps(page, id))[0].passes[0].openings).toEqual({ use: 'all' })
+})
+
+test('a tap beside what a sheet prints does not take it, and strokes flip with the sheets that are selected with them', async ({ page }) => {
+  const id = await openNew(page)
+  await page.locator('[data-sheet="star-set"]').press('Enter')
+  await painted(page)
+  await page.getByRole('button', { name: 'Choose', exact: true }).click()
+  await page.getByTestId('choice-bar').getByRole('button', { name: 'None' }).click()
+  const [sheet] = await steps(page, id)
+  // The opening nearest to the upper left of the sheet, wherever its stars stand.
+  for (let n = 0; n < 60 && !/1 chosen/.test(await page.getByTestId('choice-bar').textContent() ?? ''); n++) await page.mouse.click(...await onPage(page, [sheet.at[0] - 40 + n % 8 * 5, sheet.at[1] - 26 + Math.floor(n / 8) * 5]))
+  await page.getByTestId('choice-bar').getByRole('button', { name: 'Done' }).click()
+  await page.keyboard.press('Escape')
+  await page.mouse.click(...await onPage(page, [sheet.at[0] + 34, sheet.at[1] + 18]))
+  await expect(page.getByText('Spot picked')).toBeVisible()
+  await tab(page, 'Line')
+  await page.locator('[data-shape="teardrop"]').click()
+  await page.keyboard.press('Control+a')
+  await expect(page.getByText('2 steps are selected')).toBeVisible()
+  await page.keyboard.press('f')
+  const [flipped] = await steps(page, id)
+  expect(flipped.side).toBe('B')
+})
+
+test('fields, tabs and the card keep to themselves what is theirs', async ({ page }) => {
+  const id = await openNew(page)
+  await page.locator('[data-sheet="heart-crest"]').press('Enter')
+  await page.locator('[data-sheet="moth"]').press('Enter')
+  await page.locator('[data-sheet="star-set"]').press('Enter')
+  await painted(page)
+  const at = async () => (await steps(page, id)).map((s: { at: number[] }) => s.at)
+  const before = await at()
+  // Arrows on the tabs change the tab and leave the sheet alone.
+  await page.getByRole('tab', { name: 'Stencil' }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('tab', { name: 'Line' })).toHaveAttribute('aria-selected', 'true')
+  expect(await at()).toEqual(before)
+
+  // What was typed and kept is undone from the next field too, in the look and in the field.
+  const name = page.getByLabel('Name of the step'), old = await name.inputValue()
+  await name.fill('Tide of stars')
+  await page.keyboard.press('Tab')
+  await expect.poll(async () => (await steps(page, id))[2].label).toBe('Tide of stars')
+  await name.focus()
+  await page.keyboard.press('Control+z')
+  await expect(name).toHaveValue(old)
+  expect((await steps(page, id))[2].label).toBe(old)
+
+  // A step goes to its place by number; the strip and the card agree.
+  await page.getByLabel('Place of this step').fill('1')
+  await page.keyboard.press('Enter')
+  await expect.poll(async () => (await steps(page, id))[0].label).toBe(old)
+  await expect(page.locator('[aria-current="step"]')).toContainText('1')
+  await page.getByLabel('Place of this step').focus()
+  await page.keyboard.press('Escape')
+  await expect(name).toHaveCount(0)
+  await page.locator('[data-step]').nth(1).click()
+  await page.getByRole('button', { name: 'Close the card' }).click()
+  await expect(name).toHaveCount(0)
+
+  // What was folded stays folded.
+  await page.locator('[data-step]').nth(1).click()
+  await page.locator('[data-section="Twin"] summary').click()
+  await page.reload()
+  await painted(page)
+  await page.locator('[data-step]').nth(0).click()
+  await expect(page.locator('[data-section="Twin"]')).not.toHaveAttribute('open', '')
+  await expect(page.locator('[data-section="Passes"]')).toHaveAttribute('open', '')
+})
+
+test('a cake that looks use is not changed behind their backs, and is only as safe as its strips', async ({ page }) => {
+  const id = await openNew(page)
+  await page.locator('[data-sheet="heart-crest"]').press('Enter')
+  await page.getByLabel('Colour of pass 1, how it is loaded').selectOption('cake')
+  await saved(page)
+  await page.goto('/kit')
+  const cake = (await look(page, id)).look.steps[0].passes[0].load.cake
+  await page.getByRole('button', { name: new RegExp(cake.name) }).first().click()
+  await page.getByLabel('Paint of strip 1').selectOption({ label: 'Flare Pink' })
+  await expect(page.getByText('Flare Pink: not for near the eyes, so the cake is not either.')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this paint' }).click()
+  await expect(page.getByRole('alert')).toContainText('Test look')
+  await page.getByRole('button', { name: 'Keep as a new cake' }).click()
+  await expect(page.getByText(`${cake.name} (new) kept`)).toBeVisible()
+  const paints = await (await page.request.get('/api/paints')).json() as { id: string, name: string, eyeSafe: boolean, strips: { name: string }[] }[]
+  expect(paints.find(p => p.id === cake.id)!.strips[0]!.name).not.toBe('Flare Pink')
+  expect(paints.find(p => p.name === `${cake.name} (new)`)).toMatchObject({ eyeSafe: false })
+})

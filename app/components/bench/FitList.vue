@@ -74,7 +74,7 @@ const drawn = (seat: Seat) => {
       </template>
       <template v-else>
         <select v-model="zone" class="field" aria-label="Zone to fill"><option v-for="z in bench.ground.zones" :key="z" :value="z">{{ zoneWords(z) }}</option></select>
-        <p class="text-[0.8rem] text-soft">Or tap a bare spot on the {{ bench.ground.words }}.</p>
+        <p class="text-[0.8rem] text-soft">Or tap a spot on the {{ bench.ground.words }}; on paint press long.</p>
       </template>
       <p v-if="failed" class="flex items-center gap-2 text-[0.87rem] text-stop" role="alert"><span class="flex-1">{{ failed }}</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button></p>
       <p v-if="stopped" class="flex items-center gap-2 text-[0.87rem] text-soft" role="status"><span class="flex-1">Stopped before every sheet was tried.</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button></p>

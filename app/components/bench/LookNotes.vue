@@ -19,7 +19,7 @@ const tagsOf = (text: string) => [...new Set(text.split(',').map(t => t.trim().t
 <template>
   <div class="space-y-3 p-3">
     <header class="flex items-center gap-2"><Layers :size="18" class="text-soft" /><h2 class="font-display text-lg font-semibold">The look</h2></header>
-    <p class="leading-snug text-soft">{{ look.steps.length ? 'Choose a step in the strip below, or click a print on the face.' : 'Lay a base or a stencil from the tray to begin.' }} Tap bare skin to pick a spot for what comes next.</p>
+    <p class="leading-snug text-soft">{{ look.steps.length ? 'Choose a step in the strip below, or click a print on the face.' : 'Lay a base or a stencil from the tray to begin.' }} Tap bare skin, or press long on paint, to pick a spot for what comes next.</p>
     <SittingPanel />
     <label class="block"><span class="eyebrow">Notes for the chair</span><textarea class="field" rows="5" maxlength="4000" v-kept="look.notes" placeholder="Ticket number, wishes, what to watch" @change="bench.edit('notes', (d) => { d.notes = value($event) })" /></label>
     <label class="block"><span class="eyebrow">Tags, with commas</span><input class="field" v-kept="look.tags.join(', ')" @change="bench.edit('tags', (d) => { d.tags = tagsOf(value($event)) })"></label>

@@ -85,7 +85,7 @@ async function keep(id: string | null, name = draft.value.name): Promise<void> {
   try {
     await kit.save({ ...draft.value, name }, id)
     emit('done')
-    toast(`${draft.value.name} kept`)
+    toast(`${name} kept`)
   } catch (error) {
     problems.value = sentencesOf(error)
   }

@@ -6,7 +6,7 @@ import { lookSvg } from '#core/formats'
 import { ellipsePoints, intersection, regionOf, ringCentroid, type Point, type Polygon } from '#core/geometry'
 import {
   areaOf, aroundSpines, atSoThat, coverOf, designMiddle, flipTogether, freshDots, freshGlitter, freshLine, freshLook, freshOutline, freshSheet, groundFor, halfTurnAbout, kindOf, laidOf, liesAt,
-  movedTo, NO_TWIN, passLoads, placementOf, placementsOf, printedMiddle, proposedSeat, sourceRings, spoiltShares, spreadOf, withUnders,
+  movedTo, NO_TWIN, passLoads, placementOf, placementsOf, printedMiddle, proposedSeat, registerFit, registerMeets, sourceRings, spoiltShares, spreadOf, withUnders,
 } from '#core/look'
 import type { LineStep, Look, Pass, SheetStep, Step, World } from '#core/look'
 import { emptySpots } from '#core/raster'
@@ -181,5 +181,14 @@ describe('what fits', () => {
       expect(skin / all, `${seat.id} on skin`).toBeGreaterThan(0.97)
       expect(placementsOf(step, world)).toHaveLength(1)
     }
+  })
+})
+
+describe('a register', () => {
+  it('is told when what both sheets dab never meets', () => {
+    const host = sheets.get('diamonds')!, fit = registerFit(host, host, 'openings', { turn: 0, shift: [0, 0] }), all = new Set(host.openings.keys())
+    if (typeof fit === 'string') throw new Error(fit)
+    expect(registerMeets(host, host, { host: all, guest: all }, 'openings', fit)).toBe(host.openings.length)
+    expect(registerMeets(host, host, { host: new Set([0]), guest: new Set([host.openings.length - 1]) }, 'openings', fit)).toBe(0)
   })
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Magnet, X } from '@lucide/vue'
-import { registerFit, type RegisterWay, type SheetStep } from '#core/look'
+import { paintedOpenings, registerFit, registerMeets, type RegisterWay, type SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
 const bench = useBench(), drawer = useDrawer()
@@ -18,6 +18,17 @@ const report = computed(() => {
   const fit = register && a && b ? registerFit(a, b, register.way, register) : null
   return fit && typeof fit !== 'string' ? fit : null
 })
+/** Why a register holds nothing together, as a sentence; empty when it does. */
+const lost = computed(() => {
+  const { register } = props.step, host = hosts.value.find(h => h.id === register?.on), a = host && drawer.shapes.get(host.stencil), b = drawer.shapes.get(props.step.stencil)
+  if (!register) return ''
+  if (!host) return 'The sheet on which it was held is not in the look any more.'
+  if (!a || !b) return ''
+  const fit = registerFit(a, b, register.way, register)
+  if (typeof fit === 'string') return fit
+  const met = registerMeets(a, b, { host: paintedOpenings(host, bench.world)[0]!, guest: paintedOpenings(props.step, bench.world)[0]! }, register.way, register)
+  return met ? '' : `It meets nothing that "${host.label}" prints: let both dab openings that lie over each other.`
+})
 </script>
 
 <template>
@@ -30,7 +41,8 @@ const report = computed(() => {
       <button class="btn text-[0.87rem]" :disabled="!on" @click="bench.register(on, way)"><Magnet :size="15" />Register</button>
       <button v-if="step.register" class="btn px-2 text-[0.87rem]" @click="bench.register(null, way)"><X :size="15" />Let go</button>
     </div>
-    <p v-if="report" class="text-[0.87rem] leading-snug text-go" data-testid="register-report">Held on {{ ways.find(w => w[0] === step.register!.way)![1].replace('its', 'the') }}: {{ report.residual < 0.005 ? 'no' : report.residual.toFixed(2) }} mm left over{{ report.matched > 1 ? `, ${report.matched} points` : '' }}; it may slip {{ report.tolerance.toFixed(1) }} mm.</p>
+    <p v-if="lost" class="text-[0.87rem] leading-snug text-care" data-testid="register-lost"><strong>Care</strong> {{ lost }}</p>
+    <p v-else-if="report" class="text-[0.87rem] leading-snug text-go" data-testid="register-report">Held on {{ ways.find(w => w[0] === step.register!.way)![1].replace('its', 'the') }}: {{ report.residual < 0.005 ? 'no' : report.residual.toFixed(2) }} mm left over{{ report.matched > 1 ? `, ${report.matched} points` : '' }}; it may slip {{ report.tolerance.toFixed(1) }} mm.</p>
   </div>
   <p v-else class="text-[0.87rem] text-soft">Lay another sheet first, then this one can be held in register with it.</p>
 </template>

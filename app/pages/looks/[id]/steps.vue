@@ -13,7 +13,7 @@ const world = computed<World>(() => ({ ground: groundFor(look.value!), stencil: 
 const unders = computed(() => look.value ? undersOf(look.value.steps, world.value) : null)
 const rows = computed(() => look.value?.steps.map(step => ({ wait: step.kind === 'sheet' && step.dry ? unders.value?.get(step.id)?.wait ?? 0 : 0, step, words: kindOf(step).words, lines: kindOf(step).lines(step, world.value), effort: kindOf(step).effort(step, world.value) })) ?? [])
 /** Long lists get closer rows; the letters stay readable at arm's length, so that a very long one takes a second page. */
-const size = computed(() => rows.value.length > 10 ? 'dense tight' : rows.value.length > 6 ? 'dense' : '')
+const size = computed(() => rows.value.length > 7 ? 'dense tight' : rows.value.length > 5 ? 'dense' : '')
 /** What was asked and answered, as it stands on the sheet. */
 const asked = computed(() => {
   const { ticket, allergies, skin, eyes, lips, patch } = look.value!.sitting
@@ -64,7 +64,7 @@ const cautions = [
           <span class="num font-display font-bold text-mulberry">{{ i + 1 }}</span>
           <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" :alt="`Face after step ${i + 1}`" class="thumb rounded-md object-cover">
           <div class="min-w-0 flex-1">
-            <p class="flex items-baseline gap-2"><strong>{{ step.label || words }}</strong><span v-if="wait" class="rounded bg-rule px-1">first dry ~{{ wait }} s</span><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span><span class="ml-auto text-soft">~{{ clock(effort.seconds) }}, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}</span></p>
+            <p class="flex flex-wrap items-baseline gap-x-2"><strong>{{ step.label || words }}</strong><span v-if="wait" class="rounded bg-rule px-1">first dry ~{{ wait }} s</span><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span><span class="ml-auto text-soft">~{{ clock(effort.seconds) }}, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}</span></p>
             <dl><div v-for="line in lines" :key="line.label" class="flex gap-2"><dt class="w-14 shrink-0 text-soft">{{ line.label }}</dt><dd>{{ line.text }}</dd></div></dl>
           </div>
         </li>
