@@ -168,7 +168,7 @@ test('a spot is picked on painted skin, by pressing long, with Alt or by the swi
   const id = await openNew(page)
   await page.locator('[data-sheet="heart-crest"]').press('Enter')
   await painted(page)
-  const [heart] = await steps(page, id), spot = await onPage(page, heart.at)
+  const [heart] = await steps(page, id), spot = await onPage(page, [heart.at[0] + 14, heart.at[1]])
   await page.mouse.move(...spot)
   await page.mouse.down()
   await expect(page.getByText('Spot picked')).toBeVisible()

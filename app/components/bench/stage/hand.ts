@@ -13,8 +13,11 @@ import { toPicture, toScreen, toSkin, type View } from './view'
 
 /** What the hand does at the moment; the print follows when it lets go. */
 type Grip = { kind: 'move', from: Point, start: Placement, along: Point } | { kind: 'turn', start: Placement, about: Point, pivot: Point, from: number } | { kind: 'pan', from: Point, view: View } | { kind: 'mark', id: string, from: Point, start: Point }
-  | { kind: 'choose', into: boolean, over: Set<number> } | { kind: 'loop', into: boolean, points: Point[] } | { kind: 'pick' }
+  | { kind: 'choose', into: boolean, over: Set<number> } | { kind: 'loop', into: boolean, points: Point[] } | { kind: 'pick' } | { kind: 'rest' }
   | { kind: 'handle', step: MarkStep, n: number } | { kind: 'carry', from: Point, steps: MarkStep[], along: Point } | { kind: 'focus', at: Point }
+
+/** A hand that has come down has not moved within this, px. */
+const TREMBLE = 3
 
 /** How long the hand must rest in one place to pick the spot there, ms. */
 const LONG_MS = 550
@@ -26,7 +29,7 @@ export interface HandOn { holder: Readonly<Ref<HTMLElement | null>>, view: Ref<V
 export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
   const bench = useBench(), brush = useBrushwork(), choice = useChoice(), settings = useSettings()
   /** Where and when the hand came down: pressed long in one place it picks the spot there. */
-  let down: Point = [0, 0], long: ReturnType<typeof setTimeout> | undefined
+  let down: Point = [0, 0], moved = false, long: ReturnType<typeof setTimeout> | undefined
   let grip: Grip | null = null
   const preview = shallowRef<SheetStep | null>(null), shaped = shallowRef<readonly MarkStep[] | null>(null), focusAt = shallowRef<Point | null>(null), loop = shallowRef<readonly Point[] | null>(null), mark = shallowRef<{ id: string, at: Point } | null>(null)
 
@@ -51,6 +54,7 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
     const point = at(event), chosen = bench.selectedSheet
     holder.value!.setPointerCapture(event.pointerId)
     down = point
+    moved = false
     clearTimeout(long)
     if (fitting.value) return pressMark(point)
     if (choice.now) return pressChoice(point, event)
@@ -93,7 +97,9 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
       if (!bench.chosen.some(s => s.id === found.step.id)) bench.selectedId = found.step.id
       bench.spot = null
       const held = bench.chosen.filter(isMark).filter(s => s.points.length)
-      if (held.length) grip = { kind: 'carry', from: skin, steps: held, along: found.twin ? [-1, found.step.twin.rule === 'turn' ? -1 : 1] : [1, 1] }
+      const along: Point = found.twin ? [-1, found.step.twin.rule === 'turn' ? -1 : 1] : [1, 1]
+      // What follows something else has nothing to be carried by, but the hand is down all the same.
+      grip = held.length ? { kind: 'carry', from: skin, steps: held, along } : { kind: 'rest' }
       return
     }
     const hit = found && found.step.kind === 'sheet' ? { step: found.step, twin: found.twin } : null
@@ -136,7 +142,10 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
   function drag(event: PointerEvent): void {
     if (!grip) return
     const point = at(event), skin = toSkin(view.value, point), chosen = bench.selectedSheet
-    if (Math.hypot(point[0] - down[0], point[1] - down[1]) > 4) clearTimeout(long)
+    // A hand that rests trembles, and browsers tell of moves where there were none.
+    if (!moved && Math.hypot(point[0] - down[0], point[1] - down[1]) < TREMBLE) return
+    moved = true
+    clearTimeout(long)
     if (grip.kind === 'choose' && skin && choice.now) {
       const n = openingAt(choice.now.step, bench.world, skin, reach() / 2)
       if (n === null || grip.over.has(n)) return
@@ -187,7 +196,7 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
       if (choice.now && done.points.length > 3) choice.take(openingsIn(choice.now.step, bench.world, done.points), done.into)
       return
     }
-    const tapped = near(down, at(event)) && !step && !forms
+    const tapped = !moved
     if (done.kind === 'pick' || (tapped && event.altKey && done.kind !== 'handle')) {
       picking.value = false
       return pickAt(at(event))
