@@ -3,6 +3,8 @@ import { shelf, shelfSvg } from '../demo/shelf'
 import { ellipsePoints } from '../core/geometry/flatten'
 import { mapRing, rotation, type Point } from '../core/geometry'
 import { emberWing } from '../demo/looks/ember'
+import { paints } from '../demo/paints'
+import { findingsOf } from '../core/checks'
 import { flowOf, freshLook, freshSheet, groundFor, kindOf, NO_TWIN, withUnders, type World } from '../core/look'
 import { Bares, coverageOf, emptySpots, gridOver, Painting, type Mask } from '../core/raster'
 import { groundOf, layOn, liftOf, PLAIN_FACE } from '../core/skin'
@@ -99,4 +101,6 @@ line(`a menu look of ${emberWing.steps.length} steps at 4 px/mm`, median(() => {
 const stroke = emberWing.steps.findIndex(s => s.label === 'Edge of the wing'), fresh = () => structuredClone(emberWing.steps[stroke]!)
 line('a stroke and its twin laid on the skin', median(() => void kindOf(fresh()).prints(fresh(), ember), 15), 'must be under 16 ms')
 line('flow of a look', median(() => void flowOf(emberWing, ember), 5), '')
+const kit = paints.map(p => ({ ...p }))
+line('what there is to say of a look', median(() => void findingsOf(emberWing, { ...ember, paint: id => kit.find(p => p.id === id) }, kit, [], '2026-06-01'), 3), 'must be under 900 ms')
 line('empty patches of a look', median(() => void emptySpots(emberWing.steps, ember), 3), '')

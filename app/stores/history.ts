@@ -35,7 +35,8 @@ export class History<T extends object> {
     const [made, patches, back] = produceWithPatches(this.present, recipe as never) as unknown as [T, Patch[], Patch[]]
     if (patches.length === 0) return false
     const next = plain(made), forth = patches.map(p => 'value' in p ? { ...p, value: plain(p.value as unknown) } : p), problem = this.problemOf(next)
-    if (problem !== null) throw new RefusedEdit(problem)
+    // A document that was wrong already, as an old draft may be, must still be mendable.
+    if (problem !== null && this.problemOf(this.present) === null) throw new RefusedEdit(problem)
     this.present = next
     this.undone = []
     const last = this.done.at(-1)

@@ -17,7 +17,7 @@ function scales(): Drawing {
       shapes.push(...regions(offset(offset(difference([discRegion(x, y, r)], over), -bridge / 2 - 0.5), 0.5)))
     }
   }
-  return { id: 'scales', name: 'Harbour Scales', kind: 'texture', tags: ['fish', 'dragon', 'scales'], zones: ['forehead', 'cheek', 'temple'], width: w, height: h, shapes, heading: 180 }
+  return { id: 'scales', name: 'Harbour Scales', kind: 'texture', tags: ['fish', 'sea', 'rows'], zones: ['forehead', 'cheek', 'temple'], width: w, height: h, shapes, heading: 180 }
 }
 
 const hexagon = (x: number, y: number, r: number): Point[] => Array.from({ length: 6 }, (_, i) => polar(x, y, 60 * i, r))

@@ -2,7 +2,7 @@ import type { Point } from '../../core/geometry'
 import { PLAIN_FACE } from '../../core/skin'
 import { glitterColour, look, pass, ref } from './kit'
 
-/** A koi that swims up to the eye under a water lily, lopsided on purpose. */
+/** A koi that swims up to the eye under a water flower, lopsided on purpose. */
 export const koiLantern = look({
   id: 'demo-koi-lantern', name: 'Koi Lantern', age: 34, skin: '#f3d9c6', hair: '#7a2f1d', canvas: PLAIN_FACE, tags: ['fair', 'sea', 'lopsided'], budget: 480, notes: 'Saltmarsh Lantern Fair, ticket 052. Lopsided on purpose: one koi on the left of the picture.', focus: [-30, 4],
 }, ({ at, spot, patch, line, dots, gemOf, glitter, lips }) => {
@@ -29,8 +29,8 @@ export const koiLantern = look({
     line('cCurve', [body(0.99, -1.5), body(1.03, -5), body(1.06, -8)], ref('soot'), { label: 'Second barbel', ...one, brush: 'round1', params: { press: 80 } }),
     dots('row', [body(0.89, -2), body(0.89, -1.8)], ref('gull'), 'Its eye', { count: 1, first: 4.6, last: 4.6 }, 'none'),
     dots('row', [body(0.9, -2), body(0.9, -1.8)], ref('soot'), 'Its pupil', { count: 1, first: 2.5, last: 2.5 }, 'none'),
-    line('flower', [l('browPeak', 2, -22), l('browPeak', 2, -37)], ref('thrift'), { label: 'Water lily', ...one, load: { kind: 'double', light: ref('gull'), dark: ref('thrift') }, params: { count: 8, wide: 8, heart: 14 } }),
-    line('leaf', [l('browPeak', 16, -18), l('browTail', 6, -18), l('browTail', 12, -6)], ref('kelp'), { label: 'Lily leaf', ...one, load: { kind: 'double', light: ref('fern'), dark: ref('kelp') }, params: { wide: 9, vein: 0.6 } }),
+    line('flower', [l('browPeak', 2, -22), l('browPeak', 2, -37)], ref('thrift'), { label: 'Water flower', ...one, load: { kind: 'double', light: ref('gull'), dark: ref('thrift') }, params: { count: 8, wide: 8, heart: 14 } }),
+    line('leaf', [l('browPeak', 16, -18), l('browTail', 6, -18), l('browTail', 12, -6)], ref('kelp'), { label: 'Leaf of the flower', ...one, load: { kind: 'double', light: ref('fern'), dark: ref('kelp') }, params: { wide: 9, vein: 0.6 } }),
     line('leaf', [l('browPeak', -11, -22), l('browPeak', -22, -22), l('browStart', -2, -14)], ref('kelp'), { label: 'Second leaf', ...one, load: { kind: 'double', light: ref('fern'), dark: ref('kelp') }, params: { wide: 8, vein: 0.6 } }),
     dots('row', [l('innerEye', 0, 16), l('noseWing', -4, -26), l('noseWing', -8, -40)], ref('gull'), 'Bubbles up the nose', { count: 6, first: 4.4, last: 1.4 }, 'none'),
     line('swirl', [l('cheekbone', -2, 34), l('cheekbone', -6, 34), l('cheekbone', -22, 45)], ref('gull'), { label: 'Foam', ...one, params: { turns: 1.3, press: 50, shrink: 22 } }),

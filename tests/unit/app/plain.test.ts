@@ -55,4 +55,11 @@ describe('what enters a document', () => {
     expect(history.present).toBe(before)
     expect(history.undo()).toBe('add')
   })
+
+  it('one that was wrong already can still be mended', () => {
+    const long = { steps: ['a', 'b', 'c', 'd'].map(id => ({ id, paint: { name: id } })) }, history = new History<Doc>(long, d => d.steps.length > 2 ? 'At most two steps.' : null)
+    expect(history.edit('take one out', d => void d.steps.pop())).toBe(true)
+    expect(history.edit('take one out', d => void d.steps.pop())).toBe(true)
+    expect(() => history.edit('add', d => void d.steps.push({ id: 'e', paint: { name: 'e' } }))).toThrow(RefusedEdit)
+  })
 })
