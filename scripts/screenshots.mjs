@@ -57,6 +57,7 @@ const views = [
       look.steps = [{ ...brow, id: 'r1', label: 'Diamonds', stencil: 'diamonds', at: [0, -34], tilt: 0, twin: none }, { ...brow, id: 'r2', label: 'Crosses', stencil: 'crosses', at: [6, -30], tilt: 0, twin: none, passes: brow.passes.slice(0, 1) }]
     })
     await page.locator('[data-step="r2"]').click()
+    await page.locator('[data-section="Registered"] summary').click()
     await page.getByLabel('How to register').selectOption('bridges')
     await page.getByRole('button', { name: 'Register', exact: true }).click()
     await page.getByTestId('register-report').scrollIntoViewIfNeeded()

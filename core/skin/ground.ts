@@ -1,4 +1,4 @@
-import { boxOf, intersection, mirrored, regionOf, ringHolds, ringOf, signedArea, type Box, type Point, type Ring } from '../geometry'
+import { boxOf, intersection, mirrored, offset, regionOf, ringHolds, ringOf, signedArea, union, type Box, type Point, type Ring } from '../geometry'
 import { canvasWords, type ArmCanvas, type BoardCanvas, type Canvas, type FaceCanvas } from './canvas'
 import { chartOf, SAME, type Chart } from './chart'
 import { faceOf, type Face } from './faces/face'
@@ -69,6 +69,8 @@ export function groundOf(canvas: Canvas, age: number, eyesClosed = false): Groun
 }
 
 const closed = new WeakMap<Ground, Ground>()
+/** Half the width of the crease that a lid closes over, mm (common practice). */
+const CREASE = 4
 
 /** The same ground with the eyes shut: the lids reach down over the openings. Everything else is shared. */
 function withLidsDown(open: Ground): Ground {
@@ -77,8 +79,9 @@ function withLidsDown(open: Ground): Ground {
     const ring = open.zone(id), side = id === 'left.lid' ? 'left eye' : id === 'right.lid' ? 'right eye' : null
     if (!ring || !side) return ring
     if (!lids.has(id)) {
-      const eye = open.keepOuts.find(k => k.words === side)!.ring, whole = regionOf([ring, eye].flatMap(r => regionOf([r], 'nonzero').map(p => p.outer)), 'nonzero')
-      // A lid that only touches its eye in one point is still one lid: the largest piece.
+      const eye = open.keepOuts.find(k => k.words === side)!.ring, both = union([ring, eye].flatMap(r => regionOf([r], 'nonzero')))
+      // The crease between them is skin of the lid too: grown and shrunk again, they close over it.
+      const whole = offset(offset(both, CREASE), -CREASE)
       lids.set(id, whole.reduce((best, p) => Math.abs(signedArea(p.outer)) > Math.abs(signedArea(best.outer)) ? p : best).outer)
     }
     return lids.get(id)!

@@ -73,6 +73,9 @@ const changedCake = computed(() => {
   return was !== null && (was.strips.length > 0 || draft.value.strips.length > 0) && JSON.stringify([was.strips, was.finish]) !== JSON.stringify([draft.value.strips, draft.value.finish])
 })
 watch(draft, () => { used.value = [] }, { deep: true })
+/** What must be answered is brought into view. */
+const answer = useTemplateRef<HTMLElement>('answer')
+watch(answer, el => el?.scrollIntoView({ block: 'nearest' }))
 async function save(): Promise<void> {
   try {
     if (props.paint && changedCake.value) used.value = (await $fetch<{ name: string }[], string>(`/api/paints/${props.paint.id}/looks`)).map(l => l.name)
@@ -128,7 +131,7 @@ const drop = (i: number) => { draft.value.strips = draft.value.strips.length <= 
     <fieldset class="rounded-xl border border-rule p-2">
       <legend class="px-1 text-[0.93rem] font-semibold">Split cake</legend>
       <div v-if="draft.strips.length" class="mb-1 flex h-4 overflow-hidden rounded-full border border-rule"><span v-for="(s, i) in draft.strips" :key="i" :style="{ background: s.colour, flexGrow: s.width }" /></div>
-      <div v-for="(s, i) in draft.strips" :key="i" class="flex items-center gap-1.5"><input :value="s.colour" type="color" class="size-8 rounded" @input="recut(i, ($event.target as HTMLInputElement).value)" :aria-label="`Colour of strip ${i + 1}`"><select class="field min-w-0 flex-1" :aria-label="`Paint of strip ${i + 1}`" @change="cut(i, ($event.target as HTMLSelectElement).value)"><option value="">{{ s.name || 'from the kit…' }}</option><option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select><input v-model.number="s.width" type="number" min="0.5" max="80" step="0.5" class="field w-18!" :aria-label="`Width of strip ${i + 1}, mm`">mm<button type="button" class="icon-btn" :aria-label="`Take strip ${i + 1} out`" @click="drop(i)"><X :size="14" /></button></div>
+      <div v-for="(s, i) in draft.strips" :key="i" class="flex items-center gap-1.5"><input :value="s.colour" type="color" class="size-8 rounded" @input="recut(i, ($event.target as HTMLInputElement).value)" :aria-label="`Colour of strip ${i + 1}`"><select class="field min-w-0 flex-1" :aria-label="`Paint of strip ${i + 1}`" @change="cut(i, ($event.target as HTMLSelectElement).value)"><option value="">{{ paintOfStrip(s, kit.paints)?.name || s.name || 'from the kit…' }}</option><option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select><input v-model.number="s.width" type="number" min="0.5" max="80" step="0.5" class="field w-18!" :aria-label="`Width of strip ${i + 1}, mm`">mm<button type="button" class="icon-btn" :aria-label="`Take strip ${i + 1} out`" @click="drop(i)"><X :size="14" /></button></div>
       <button v-if="draft.strips.length < 12" type="button" class="btn mt-1 text-[0.87rem]" @click="strip"><Plus :size="14" />{{ draft.strips.length ? 'Another strip' : 'Make it a split cake' }}</button>
       <p v-for="u in unsafe" :key="u" class="mt-1 text-[0.87rem] text-care"><strong>Care</strong> {{ u }}, so the cake is not either.</p>
     </fieldset>
@@ -140,7 +143,7 @@ const drop = (i: number) => { draft.value.strips = draft.value.strips.length <= 
     </div>
     <p v-if="draft.finish === 'neon'" class="text-[0.87rem] text-care"><strong>Care</strong> Neon and UV colours keep away from eyes and lips; the label and local rules come first.</p>
     <div v-if="problems.length" role="alert" class="rounded-lg border border-stop p-2 text-stop"><p v-for="p in problems" :key="p">{{ p }}</p></div>
-    <div v-if="used.length" role="alert" class="space-y-2 rounded-lg border border-care p-2">
+    <div v-if="used.length" ref="answer" role="alert" class="space-y-2 rounded-lg border border-care p-2">
       <p><strong class="text-care">Care</strong> {{ used.length === 1 ? 'A look uses' : `${used.length} looks use` }} this cake: {{ used.slice(0, 6).join(', ') }}{{ used.length > 6 ? ' and others' : '' }}. Changed, it looks different there too.</p>
       <div class="flex flex-wrap gap-1.5"><button type="button" class="btn-main" @click="keep(null, draft.name === paint?.name ? `${draft.name.slice(0, 73)} (new)` : draft.name)">Keep as a new cake</button><button type="button" class="btn" @click="keep(paint!.id)">Change it there too</button></div>
     </div>
