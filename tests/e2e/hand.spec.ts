@@ -11,6 +11,12 @@ async function inRegister(page: Page): Promise<void> {
     return Math.abs(width / wide - wanted)
   }).toBeLessThan(0.02)
 }
+/** Lays a sheet from the tray, and waits until it lies in the strip: its shape is fetched first. */
+async function lay(page: Page, sheet: string): Promise<void> {
+  const strip = page.locator('[data-step]'), before = await strip.count()
+  await page.locator(`[data-sheet="${sheet}"]`).press('Enter')
+  await expect(strip).toHaveCount(before + 1)
+}
 const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click()
 
 test('strokes are painted in a colour that was chosen before, and the look goes on', async ({ page }) => {
@@ -94,6 +100,8 @@ test('an earlier version opens beside the present one', async ({ page }) => {
 })
 
 test('no demo look scrolls the bench into the blank', async ({ page }) => {
+  // A dozen looks are opened one after the other.
+  test.setTimeout(180_000)
   const looks = (await (await page.request.get('/api/looks')).json() as { id: string }[]).filter(l => l.id.startsWith('demo-'))
   expect(looks.length).toBeGreaterThan(8)
   for (const { id } of looks) {
@@ -166,7 +174,7 @@ test('clear is said only once everything was checked', async ({ page }) => {
 
 test('a spot is picked on painted skin, by pressing long, with Alt or by the switch, and what comes next lands there', async ({ page }) => {
   const id = await openNew(page)
-  await page.locator('[data-sheet="heart-crest"]').press('Enter')
+  await lay(page, 'heart-crest')
   await painted(page)
   const [heart] = await steps(page, id), spot = await onPage(page, [heart.at[0] + 14, heart.at[1]])
   await page.mouse.move(...spot)
@@ -198,7 +206,7 @@ test('a spot is picked on painted skin, by pressing long, with Alt or by the swi
 
 test('openings are chosen by click, drag and loop, all, none and inverted; a miss keeps choosing', async ({ page }) => {
   const id = await openNew(page), bar = page.getByTestId('choice-bar')
-  await page.locator('[data-sheet="star-set"]').press('Enter')
+  await lay(page, 'star-set')
   await painted(page)
   const [sheet] = await steps(page, id), count = Number(/all (\d+) openings/.exec(await page.getByLabel('Openings of pass 1').locator('option').first().textContent() ?? '')![1])
   await page.getByRole('button', { name: 'Choose', exact: true }).click()
@@ -224,7 +232,7 @@ test('openings are chosen by click, drag and loop, all, none and inverted; a mis
 
 test('a tap beside what a sheet prints does not take it, and strokes flip with the sheets that are selected with them', async ({ page }) => {
   const id = await openNew(page)
-  await page.locator('[data-sheet="star-set"]').press('Enter')
+  await lay(page, 'star-set')
   await painted(page)
   await page.getByRole('button', { name: 'Choose', exact: true }).click()
   await page.getByTestId('choice-bar').getByRole('button', { name: 'None' }).click()
@@ -246,9 +254,9 @@ test('a tap beside what a sheet prints does not take it, and strokes flip with t
 
 test('fields, tabs and the card keep to themselves what is theirs', async ({ page }) => {
   const id = await openNew(page)
-  await page.locator('[data-sheet="heart-crest"]').press('Enter')
-  await page.locator('[data-sheet="moth"]').press('Enter')
-  await page.locator('[data-sheet="star-set"]').press('Enter')
+  await lay(page, 'heart-crest')
+  await lay(page, 'moth')
+  await lay(page, 'star-set')
   await painted(page)
   const at = async () => (await steps(page, id)).map((s: { at: number[] }) => s.at)
   const before = await at()
@@ -292,7 +300,7 @@ test('fields, tabs and the card keep to themselves what is theirs', async ({ pag
 
 test('a cake that looks use is not changed behind their backs, and is only as safe as its strips', async ({ page }) => {
   const id = await openNew(page)
-  await page.locator('[data-sheet="heart-crest"]').press('Enter')
+  await lay(page, 'heart-crest')
   await page.getByLabel('Colour of pass 1, how it is loaded').selectOption('cake')
   await saved(page)
   await page.goto('/kit')

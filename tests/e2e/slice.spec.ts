@@ -146,6 +146,11 @@ test('two pages that save the same look keep both versions', async ({ page, cont
   await page.locator('[data-step]').nth(2).click()
   await page.keyboard.press('ArrowDown')
   await expect(page.getByRole('dialog')).toContainText('saved from somewhere else')
+  // The choice can be put off: the work goes on, and the header leads back to it.
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByTestId('save-state')).toHaveText('two versions')
+  await page.keyboard.press('ArrowDown')
+  await page.getByTestId('save-state').click()
   await page.getByRole('button', { name: 'Keep the other' }).click()
   await saved(page)
   await page.goto('/')
