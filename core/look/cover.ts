@@ -27,10 +27,10 @@ function leftFree(step: Step, ground: Ground): Ring[] {
   return ground.keepOuts.filter(k => k.words.endsWith('eye') ? !ground.eyesClosed : k.words.endsWith('nostril') || (k.words === 'mouth' && !named)).map(k => k.ring)
 }
 
-/** The rings of each film or thing that a step lays; the shade that a gem throws is no part of it. */
-function laidRings(step: Step, world: World): (readonly Ring[])[] {
+/** The rings of each film or thing that a step lays, and those inside which nothing of it lies; the shade that a gem throws is no part of it. */
+function laidRings(step: Step, world: World): { rings: (readonly Ring[])[], free: readonly Ring[] } {
   const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true }), gems = prints.filter(p => p.bits?.kind === 'gem')
-  return (gems.length ? gems : prints).map(p => clockwise(p.rings))
+  return { rings: (gems.length ? gems : prints).map(p => clockwise(p.rings)), free: prints[0]?.free ?? [] }
 }
 
 /**
@@ -38,7 +38,7 @@ function laidRings(step: Step, world: World): (readonly Ring[])[] {
  * answers which mm2 of a region a step covers.
  */
 export function coverOf(step: Step, world: World): Cover {
-  const laid = laidRings(step, world).map(rings => rings.map(ring => ({ ring, box: boxOf(ring) }))), free = leftFree(step, world.ground)
+  const made = laidRings(step, world), laid = made.rings.map(rings => rings.map(ring => ({ ring, box: boxOf(ring) }))), free = [...leftFree(step, world.ground), ...made.free]
   /** Only rings near the region are clipped: a texture has thousands. A hole lies within its outer ring, so both are dropped together or the hole alone. */
   const near = (box: Readonly<Box>) => laid.flatMap((rings) => {
     const list = rings.filter(r => boxesMeet(r.box, box)).map(r => r.ring)

@@ -1,3 +1,4 @@
+import { clockwise } from '../geometry'
 import { kindOf, type Axis, type Print, type Step, type World } from '../look'
 import { opacityOf, OPAQUE_FILM } from '../paint'
 import { layFlakes, layGem } from './bits'
@@ -44,6 +45,11 @@ const SPREAD_STEP = 0.15
  * A print that does not spread is as soft as its tool leaves it.
  */
 export function coverOf(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>): Mask {
+  const whole = grownCover(print, head)
+  return print.free?.length && whole.data.length ? keptFree(whole, print.free, head) : whole
+}
+
+function grownCover(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>): Mask {
   const { grid, chart } = head, k = grid.pxPerMm, classes = new Map<number, Print['rings'][number][]>()
   print.rings.forEach((ring, i) => {
     const e = Math.round((print.spread?.[i] ?? 0) / SPREAD_STEP) * SPREAD_STEP, list = classes.get(e)
@@ -72,6 +78,20 @@ export function coverOf(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>)
     }
   }
   return { i0: box.i0, j0: box.j0, width, height: box.j1 - box.j0, data }
+}
+
+/** Standard deviation of the edge of what is left free, mm (common practice). */
+const FREE_EDGE = 0.5
+
+/** Takes what a print leaves free out of its cover, in place. */
+function keptFree(mask: Mask, free: readonly Print['rings'][number][], { grid, chart }: Pick<HeadPicture, 'grid' | 'chart'>): Mask {
+  const hole = blurred(coverageOf(clockwise(free).map(chart.ring), grid, Math.ceil(3 * FREE_EDGE * grid.pxPerMm) + 1), FREE_EDGE * grid.pxPerMm)
+  for (let j = Math.max(mask.j0, hole.j0); j < Math.min(mask.j0 + mask.height, hole.j0 + hole.height); j++) {
+    for (let i = Math.max(mask.i0, hole.i0); i < Math.min(mask.i0 + mask.width, hole.i0 + hole.width); i++) {
+      mask.data[(j - mask.j0) * mask.width + i - mask.i0]! *= 1 - hole.data[(j - hole.j0) * hole.width + i - hole.i0]!
+    }
+  }
+  return mask
 }
 
 /** Where a cover is thinner than full, the film is too: a bleed runs out thin. */

@@ -37,6 +37,8 @@ export interface LaidPaint { readonly optics: Optics, readonly finish: Finish }
 export interface Print {
   /** Where, in the skin frame (mm); holes run the other way round. */
   readonly rings: readonly Ring[]
+  /** Rings inside which nothing of it lies: left free by the hand, with a sharper edge than its own. */
+  readonly free?: readonly Ring[]
   /** How far the paint creeps past each ring, mm; null where nothing masks it. */
   readonly spread: readonly number[] | null
   /** Paints, first to last along the axis. */

@@ -70,9 +70,15 @@ function lipsUnder(rings: readonly Ring[], wash: Spread, ground: Ground): Ring |
 
 /** What of a base's region stays unpainted: lips that it does not name, and what it is told to leave free. */
 function leftFree(rings: readonly Ring[], wash: Spread, ground: Ground): Polygon[] {
-  const lips = lipsUnder(rings, wash, ground), eyes = wash.free?.includes('eyes') && !ground.eyesClosed, nostrils = wash.free?.includes('nostrils')
+  const lips = lipsUnder(rings, wash, ground)
+  return [...lips ? regionOf([lips], 'nonzero') : [], ...toldFree(wash, ground)]
+}
+
+/** The open eyes and nostrils that a base is told to leave free, with their room. */
+function toldFree(wash: Spread, ground: Ground): Polygon[] {
+  const eyes = wash.free?.includes('eyes') && !ground.eyesClosed, nostrils = wash.free?.includes('nostrils')
   const grown = (ends: string, room: number) => ground.keepOuts.filter(k => k.words.endsWith(ends)).flatMap(k => offset(regionOf([k.ring], 'nonzero'), room))
-  return [...lips ? regionOf([lips], 'nonzero') : [], ...eyes ? grown('eye', ROOM.eyes) : [], ...nostrils ? grown('nostril', ROOM.nostrils) : []]
+  return [...eyes ? grown('eye', ROOM.eyes) : [], ...nostrils ? grown('nostril', ROOM.nostrils) : []]
 }
 
 function beside(rings: Ring[], wash: Spread, ground: Ground): Ring[] {
@@ -129,10 +135,12 @@ export const washKind: StepKind<Wash> = {
   paints: wash => wash.colours,
   prints(wash, world) {
     const film = filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs), paints = wash.colours.map(c => laidPaint(c, world)), across = twinMap(world.ground, wash.twin)
-    return washSides(wash, world.ground).flatMap((rings, side): Print[] => {
+    // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the sponge.
+    const kept = toldFree(wash, world.ground).map(p => p.outer), free = kept.length ? { free: kept } : {}
+    return washSides({ ...wash, free: undefined }, world.ground).flatMap((rings, side): Print[] => {
       const axis = paints.length < 2 ? null : side && across ? mappedAxis(wash.axis, across) : wash.axis
-      const print: Print = { rings, spread: null, paints, axis, strips: null, film, opacity: opacityOf(film), softness: TOOLS[wash.tool].rim, grain: 0.35 }
-      return wash.glitter ? [print, flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)] : [print]
+      const print: Print = { rings, ...free, spread: null, paints, axis, strips: null, film, opacity: opacityOf(film), softness: TOOLS[wash.tool].rim, grain: 0.35 }
+      return wash.glitter ? [print, { ...flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`), ...free }] : [print]
     })
   },
   outlines: () => [],
