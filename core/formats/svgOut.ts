@@ -1,5 +1,5 @@
-import { clockwise, difference, regionOf, ringsOf, type Ring } from '../geometry'
-import { kindOf, type Look, type Print, type World } from '../look'
+import type { Ring } from '../geometry'
+import { kindOf, printedRings, type Look, type Print, type World } from '../look'
 import { hexOf, masstone } from '../paint'
 import type { SheetGeometry } from '../stencil'
 
@@ -30,10 +30,6 @@ ${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join
 `
 }
 
-/** The rings of a print, what it leaves free taken out. */
-const ringsIn = ({ rings, free }: Print): readonly Ring[] =>
-  free?.length ? ringsOf(difference(regionOf(clockwise(rings), 'nonzero'), regionOf(clockwise(free), 'nonzero'))) : clockwise(rings)
-
 /** The colour that a print has by itself: of glitter that of its flakes. */
 const colourOf = ({ bits, paints }: Print): string => hexOf(bits?.kind === 'flakes' ? bits.colour : masstone(paints[0]!.optics))
 
@@ -47,7 +43,7 @@ export function lookSvg(look: Look, world: World, box = world.ground.box): strin
   const { front } = world.ground, w = box.maxX - box.minX, h = box.maxY - box.minY
   const prints = look.steps.map((step) => {
     const paths = kindOf(step).prints(step, world).map(print =>
-      `    <path d="${pathData(ringsIn(print).map(front.ring))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`)
+      `    <path d="${pathData(printedRings(print).map(front.ring))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`)
     return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
   })
   const sheets = look.steps.flatMap(step => kindOf(step).outlines(step, world).map(o =>

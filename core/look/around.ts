@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { bearing, clockwise, offset, pointsOf, regionOf, ringCentroid, type Point, type Polygon, type Ring } from '../geometry'
 import { BRUSHES, widthAt, type BrushForm, type BrushId } from '../paint'
 import { jitter, stationsAt, lengthOf, thinThickThin, type Param, type Params, type Spine } from '../stroke'
-import { kindOf, ownNumber, paintedOpenings, placementsOf, type Step, type World } from './kinds'
+import { kindOf, ownNumber, paintedOpenings, placementsOf, printedRings, type Step, type World } from './kinds'
 import { layOn } from '../skin'
 import { awayOnSkin } from './away'
 import { idSchema, zoneSchema } from './parts'
@@ -39,7 +39,7 @@ export function sourceRings(source: Source, asking: string, world: World): Ring[
       return source.openings!.map(n => i ? asTwin(n) : n).flatMap(n => sheet.openings[n] && printed[i]!.has(n) ? clockwise([laid.ring(sheet.openings[n].outer)]) : [])
     }) : []
   }
-  return kindOf(host).prints(host, { ...world, flat: true, quick: true }).flatMap(print => print.bits ? [] : clockwise(print.rings))
+  return kindOf(host).prints(host, { ...world, flat: true, quick: true }).flatMap(print => print.bits ? [] : printedRings(print))
 }
 
 export const regionFrom = (rings: readonly Ring[]): Polygon[] => regionOf(rings, 'nonzero')

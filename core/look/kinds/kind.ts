@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { Box, Point, Ring } from '../../geometry'
+import { clockwise, difference, regionOf, ringsOf, type Box, type Point, type Ring } from '../../geometry'
 import { EDGE_SPREAD, TOOLS, type Finish, type GroundState, type LinearRgb, type Optics, type Paint, type Tool, type ToolId, type Wetness } from '../../paint'
 import type { Ground } from '../../skin'
 import type { Stencil } from '../../stencil'
@@ -57,6 +57,10 @@ export interface Print {
   /** What lies there instead of a film: loose flakes, or a gem. */
   readonly bits?: Flakes | Gem
 }
+
+/** The rings of a print, what it leaves free taken out, running clockwise. */
+export const printedRings = ({ rings, free }: Pick<Print, 'rings' | 'free'>): readonly Ring[] =>
+  free?.length ? ringsOf(difference(regionOf(clockwise(rings), 'nonzero'), regionOf(clockwise(free), 'nonzero'))) : clockwise(rings)
 
 /** Glitter: flakes of a size (mm), so many to the mm2 where it lies thickest, each with a tilt of its own. */
 export interface Flakes { readonly kind: 'flakes', readonly colour: LinearRgb, readonly size: number, readonly density: number, readonly seed: number,
