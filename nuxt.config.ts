@@ -9,7 +9,8 @@ export default defineNuxtConfig({
   css: ['~/assets/main.css'],
   app: {
     head: {
-      title: 'Janusform', htmlAttrs: { lang: 'en' },
+      title: 'Janusform',
+      htmlAttrs: { lang: 'en' },
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
       meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
     },
@@ -18,5 +19,8 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   vite: { plugins: [tailwindcss() as never], worker: { format: 'es' } },
   nitro: { esbuild: { options: { target: 'node20' } } },
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, include: ['../tests/unit/app/**/*.ts'] } },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, include: ['../tests/unit/app/**/*.ts'] },
+  },
 })

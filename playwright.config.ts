@@ -21,7 +21,13 @@ export default defineConfig({
       executablePath: process.env.CHROMIUM ?? execSync('command -v chromium', { encoding: 'utf8' }).trim(),
       // Scrollbars take room in every browser that people use.
       ignoreDefaultArgs: ['--hide-scrollbars'],
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--use-angle=swiftshader',
+        '--enable-unsafe-swiftshader',
+      ],
     },
   },
 })

@@ -5,5 +5,8 @@ import 'vue-sonner/style.css'
 
 <template>
   <NuxtPage />
-  <Toaster position="bottom-center" :toast-options="{ style: { background: '#23201D', color: '#F6F4EF', border: 'none' } }" />
+  <Toaster
+    position="bottom-center"
+    :toast-options="{ style: { background: '#23201D', color: '#F6F4EF', border: 'none' } }"
+  />
 </template>

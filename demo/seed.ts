@@ -8,17 +8,39 @@ import { paints } from './paints'
 import { shelf, shelfSvg } from './shelf'
 
 /** Puts what is missing of the demo into the database; what is there, changed or deleted by its user stays as it is. */
-export function seed(file?: string): { stencils: number, paints: number, looks: number } {
-  const db = openDb(file), at = new Date().toISOString(), added = { stencils: 0, paints: 0, looks: 0 }
-  const drawer = stencilsIn(db), kit = paintsIn(db), gallery = looksIn(db)
+export function seed(file?: string): { stencils: number; paints: number; looks: number } {
+  const db = openDb(file),
+    at = new Date().toISOString(),
+    added = { stencils: 0, paints: 0, looks: 0 }
+  const drawer = stencilsIn(db),
+    kit = paintsIn(db),
+    gallery = looksIn(db)
   db.transaction(() => {
     for (const { id, name, kind, tags, zones, heading } of shelf) {
       if (drawer.find(id)) continue
       const svg = shelfSvg(id)
-      const { sheet } = readSvg(svg), analysis = analyse(sheet)
-      drawer.create(id, sheet, {
-        name, kind, tags, zones, heading, copies: tags.includes('draft') ? 0 : kind === 'texture' ? 2 : 1, notes: '', material: 'mylar', cleanedOn: null, groups: analysis.groups, analysis: summaryOf(analysis), mendedFrom: null,
-      }, svg, at)
+      const { sheet } = readSvg(svg),
+        analysis = analyse(sheet)
+      drawer.create(
+        id,
+        sheet,
+        {
+          name,
+          kind,
+          tags,
+          zones,
+          heading,
+          copies: tags.includes('draft') ? 0 : kind === 'texture' ? 2 : 1,
+          notes: '',
+          material: 'mylar',
+          cleanedOn: null,
+          groups: analysis.groups,
+          analysis: summaryOf(analysis),
+          mendedFrom: null,
+        },
+        svg,
+        at,
+      )
       added.stencils++
     }
     for (const paint of paints) {

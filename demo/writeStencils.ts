@@ -8,9 +8,17 @@ export function writeStencils(folder: URL): number {
   mkdirSync(folder, { recursive: true })
   const drawings = collection()
   for (const drawing of drawings) writeFileSync(new URL(`${drawing.id}.svg`, folder), svgOf(drawing))
-  const about: ShelfEntry[] = drawings.map(({ id, name, kind, tags, zones, heading = null }) => ({ id, name, kind, tags, zones, heading }))
+  const about: ShelfEntry[] = drawings.map(({ id, name, kind, tags, zones, heading = null }) => ({
+    id,
+    name,
+    kind,
+    tags,
+    zones,
+    heading,
+  }))
   writeFileSync(new URL('collection.json', folder), `${JSON.stringify(about, null, 1)}\n`)
   return drawings.length
 }
 
-if (process.argv[1]?.endsWith('writeStencils.ts')) console.log(`${writeStencils(new URL('./stencils/', import.meta.url))} stencils written`)
+if (process.argv[1]?.endsWith('writeStencils.ts'))
+  console.log(`${writeStencils(new URL('./stencils/', import.meta.url))} stencils written`)

@@ -6,9 +6,14 @@ installPackages()
 buildApp()
 run('npx', ['tsx', 'demo/seed.ts'])
 const port = process.env.PORT ?? '4600'
-const server = spawn(process.execPath, ['.output/server/index.mjs'], { cwd: root, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, NITRO_HOST: '127.0.0.1', NITRO_PORT: port } })
-server.stdout.on('data', (text) => {
-  if (String(text).includes('Listening')) console.log(`\nJanusform is ready: http://127.0.0.1:${port}\n(Ctrl C stops it; your looks are in data/)`)
+const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+  cwd: root,
+  stdio: ['ignore', 'pipe', 'inherit'],
+  env: { ...process.env, NITRO_HOST: '127.0.0.1', NITRO_PORT: port },
+})
+server.stdout.on('data', text => {
+  if (String(text).includes('Listening'))
+    console.log(`\nJanusform is ready: http://127.0.0.1:${port}\n(Ctrl C stops it; your looks are in data/)`)
 })
 server.on('exit', code => process.exit(code ?? 0))
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))

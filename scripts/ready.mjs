@@ -13,7 +13,10 @@ export function run(command, args, env = {}) {
 
 /** Installs the packages of the lock file when they are missing or the lock file has changed. */
 export function installPackages() {
-  const stamp = join(root, 'node_modules/.janusform-lock'), lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const stamp = join(root, 'node_modules/.janusform-lock'),
+    lock = createHash('sha256')
+      .update(readFileSync(join(root, 'package-lock.json')))
+      .digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   console.log('Installing packages (first run only) ...')
   // Not "npm ci": npm 11 leaves packages of other platforms out of the lock file and then refuses it for lacking them.
@@ -25,9 +28,11 @@ export function installPackages() {
 export function chromium() {
   const find = () => spawnSync('sh', ['-c', 'command -v chromium'], { encoding: 'utf8' }).stdout.trim()
   if (!find()) {
-    console.log('Installing Chromium from Debian\'s packages ...')
+    console.log("Installing Chromium from Debian's packages ...")
     const sudo = process.getuid?.() === 0 ? '' : 'sudo '
-    execSync(`${sudo}apt-get update -qq && ${sudo}apt-get install -y -qq --no-install-recommends chromium`, { stdio: ['ignore', 'ignore', 'inherit'] })
+    execSync(`${sudo}apt-get update -qq && ${sudo}apt-get install -y -qq --no-install-recommends chromium`, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
   }
   const path = find()
   if (!path) throw new Error('Chromium is missing: install the package "chromium".')
@@ -36,7 +41,12 @@ export function chromium() {
 
 /** The newest change among the files that the built application is made of. */
 function newestSource() {
-  const files = execSync('git ls-files -co --exclude-standard -- app core server public nuxt.config.ts package-lock.json', { cwd: root, encoding: 'utf8', maxBuffer: 1 << 26 }).trim().split('\n')
+  const files = execSync(
+    'git ls-files -co --exclude-standard -- app core server public nuxt.config.ts package-lock.json',
+    { cwd: root, encoding: 'utf8', maxBuffer: 1 << 26 },
+  )
+    .trim()
+    .split('\n')
   return Math.max(...files.filter(f => existsSync(join(root, f))).map(f => statSync(join(root, f)).mtimeMs))
 }
 

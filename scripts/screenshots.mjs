@@ -3,15 +3,23 @@ import { chromium } from '@playwright/test'
 import { execSync } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 
-const base = process.argv[2] ?? 'http://127.0.0.1:4600', folder = new URL('../docs/screenshots/', import.meta.url)
+const base = process.argv[2] ?? 'http://127.0.0.1:4600',
+  folder = new URL('../docs/screenshots/', import.meta.url)
 mkdirSync(folder, { recursive: true })
-const ready = page => page.locator('[data-testid="picture-state"]', { hasText: 'painted' }).waitFor({ state: 'attached', timeout: 30_000 })
+const ready = page =>
+  page
+    .locator('[data-testid="picture-state"]', { hasText: 'painted' })
+    .waitFor({ state: 'attached', timeout: 30_000 })
 
 /** Shows a changed copy of a look in the page alone: the server keeps its own. */
 async function changed(page, id, change) {
   const record = await (await page.request.get(`${base}/api/looks/${id}`)).json()
   change(record.look)
-  await page.route(`**/api/looks/${id}`, route => route.request().method() === 'GET' ? route.fulfill({ json: record }) : route.fulfill({ json: { version: record.version, savedAt: record.savedAt } }))
+  await page.route(`**/api/looks/${id}`, route =>
+    route.request().method() === 'GET'
+      ? route.fulfill({ json: record })
+      : route.fulfill({ json: { version: record.version, savedAt: record.savedAt } }),
+  )
   await page.reload()
   await ready(page)
 }
@@ -23,106 +31,205 @@ const tab = (page, name) => page.getByRole('tab', { name }).click()
 /** Every main view: its file, its address, and what is done there before the picture. */
 const views = [
   ['looks', '/', async page => page.waitForTimeout(1500)],
-  ['bench', '/looks/demo-midnight-moth', async (page) => {
-    await ready(page)
-    await pick(page, 'Moth on the brow')
-  }],
-  ['fits', '/looks/demo-fern-stag', async (page) => {
-    await ready(page)
-    await page.getByRole('button', { name: 'What fits' }).click()
-    await page.locator('[data-seat]').nth(3).waitFor()
-  }],
-  ['lift', '/looks/demo-midnight-moth', async (page) => {
-    await ready(page)
-    await pick(page, 'Scales, temples')
-    await page.getByRole('button', { name: 'Lift', exact: true }).click()
-    await page.getByRole('button', { name: 'Sheet grid' }).click()
-  }],
-  ['turned', '/looks/demo-midnight-moth', async (page) => {
-    await ready(page)
-    await page.getByRole('button', { name: 'Turn the head' }).click()
-    await page.locator('[data-testid="turned"][data-ready="true"]').waitFor({ timeout: 30_000 })
-  }],
-  ['uneven', '/looks/demo-fern-stag', async (page) => {
-    await ready(page)
-    await changed(page, 'demo-fern-stag', (look) => {
-      look.canvas.nudges = { 'left.browStart': [0, -4], 'left.browPeak': [0, -6], 'left.browTail': [0, -5], 'left.mouthCorner': [-1, 3] }
-    })
-    await pick(page, 'Fern on the cheek')
-  }],
-  ['register', '/looks/demo-fern-stag', async (page) => {
-    await ready(page)
-    await changed(page, 'demo-fern-stag', (look) => {
-      const brow = look.steps.find(s => s.kind === 'sheet'), none = { rule: 'none', about: null, own: null }
-      look.steps = [{ ...brow, id: 'r1', label: 'Diamonds', stencil: 'diamonds', at: [0, -34], tilt: 0, twin: none }, { ...brow, id: 'r2', label: 'Crosses', stencil: 'crosses', at: [6, -30], tilt: 0, twin: none, passes: brow.passes.slice(0, 1) }]
-    })
-    await page.locator('[data-step="r2"]').click()
-    await page.locator('[data-section="Registered"] summary').click()
-    await page.getByLabel('How to register').selectOption('bridges')
-    await page.getByRole('button', { name: 'Register', exact: true }).click()
-    await page.getByTestId('register-report').scrollIntoViewIfNeeded()
-  }],
-  ['canvas', '/looks/demo-midnight-moth', async (page) => {
-    await ready(page)
-    await page.getByRole('button', { name: /, \d+ y$/ }).click()
-    await page.getByLabel('Age, years').fill('5')
-    await page.locator('[data-misfit]').first().waitFor({ timeout: 30_000 })
-    await page.waitForTimeout(2500)
-  }],
-  ['arm', '/looks/demo-kelp-cuff', async (page) => {
-    await ready(page)
-    await pick(page, 'Wave, both edges')
-  }],
-  ['paint', '/looks/demo-kelp-cuff', async (page) => {
-    await ready(page)
-    await changed(page, 'demo-kelp-cuff', (look) => { look.steps[2].passes[0].wetness = 'runny' })
-    await pick(page, 'Wave, both edges')
-    await page.locator('[data-finding="bleed"]').waitFor({ timeout: 30_000 })
-  }],
-  ['skins', '/looks/demo-fern-stag', async (page) => {
-    await ready(page)
-    await page.getByRole('button', { name: 'Try on other skins' }).click()
-    await page.getByTestId('six-skins').waitFor({ timeout: 60_000 })
-  }],
-  ['kit', '/kit', async (page) => {
-    await page.locator('[data-paint="harbour-lights"]').click()
-    await page.waitForTimeout(600)
-  }],
-  ['brush', '/looks/demo-ember-wing', async (page) => {
-    await ready(page)
-    await tab(page, 'Line')
-    await pick(page, 'Long feathers')
-    await page.getByRole('button', { name: 'Flow', exact: true }).click()
-    await page.getByTestId('flow-number').waitFor()
-  }],
-  ['arrangements', '/looks/demo-dew-weaver', async (page) => {
-    await ready(page)
-    await changed(page, 'demo-dew-weaver', (look) => { look.steps = look.steps.slice(0, 1) })
-    await tab(page, 'Line')
-    await page.getByRole('button', { name: 'arrangements' }).click()
-    await page.locator('[data-starter="crown"]').click()
-    await page.locator('[data-starter="swoops"]').click()
-  }],
-  ['sparkle', '/looks/demo-fern-stag', async (page) => {
-    await ready(page)
-    await tab(page, 'Sparkle')
-    await page.getByRole('switch', { name: 'Show empty patches' }).click()
-    await page.getByTestId('balance').waitFor()
-    await page.getByTestId('sitting').locator('summary').click()
-  }],
-  ['menu', '/', async (page) => {
-    const looks = (await (await page.request.get(`${base}/api/looks`)).json()).filter(l => l.id.startsWith('demo-'))
-    await page.setViewportSize({ width: 1500, height: 1320 })
-    await page.setContent(`<body style="margin:0;display:grid;grid-template-columns:repeat(4,1fr);gap:8px;background:#E9E6E0">${looks.map(l => `<img src="${base}/api/looks/${l.id}/picture.png?px=2.6" style="width:100%;height:430px;object-fit:cover;object-position:top">`).join('')}</body>`)
-    await page.waitForLoadState('networkidle')
-    await page.waitForTimeout(6000)
-  }],
+  [
+    'bench',
+    '/looks/demo-midnight-moth',
+    async page => {
+      await ready(page)
+      await pick(page, 'Moth on the brow')
+    },
+  ],
+  [
+    'fits',
+    '/looks/demo-fern-stag',
+    async page => {
+      await ready(page)
+      await page.getByRole('button', { name: 'What fits' }).click()
+      await page.locator('[data-seat]').nth(3).waitFor()
+    },
+  ],
+  [
+    'lift',
+    '/looks/demo-midnight-moth',
+    async page => {
+      await ready(page)
+      await pick(page, 'Scales, temples')
+      await page.getByRole('button', { name: 'Lift', exact: true }).click()
+      await page.getByRole('button', { name: 'Sheet grid' }).click()
+    },
+  ],
+  [
+    'turned',
+    '/looks/demo-midnight-moth',
+    async page => {
+      await ready(page)
+      await page.getByRole('button', { name: 'Turn the head' }).click()
+      await page.locator('[data-testid="turned"][data-ready="true"]').waitFor({ timeout: 30_000 })
+    },
+  ],
+  [
+    'uneven',
+    '/looks/demo-fern-stag',
+    async page => {
+      await ready(page)
+      await changed(page, 'demo-fern-stag', look => {
+        look.canvas.nudges = {
+          'left.browStart': [0, -4],
+          'left.browPeak': [0, -6],
+          'left.browTail': [0, -5],
+          'left.mouthCorner': [-1, 3],
+        }
+      })
+      await pick(page, 'Fern on the cheek')
+    },
+  ],
+  [
+    'register',
+    '/looks/demo-fern-stag',
+    async page => {
+      await ready(page)
+      await changed(page, 'demo-fern-stag', look => {
+        const brow = look.steps.find(s => s.kind === 'sheet'),
+          none = { rule: 'none', about: null, own: null }
+        look.steps = [
+          { ...brow, id: 'r1', label: 'Diamonds', stencil: 'diamonds', at: [0, -34], tilt: 0, twin: none },
+          {
+            ...brow,
+            id: 'r2',
+            label: 'Crosses',
+            stencil: 'crosses',
+            at: [6, -30],
+            tilt: 0,
+            twin: none,
+            passes: brow.passes.slice(0, 1),
+          },
+        ]
+      })
+      await page.locator('[data-step="r2"]').click()
+      await page.locator('[data-section="Registered"] summary').click()
+      await page.getByLabel('How to register').selectOption('bridges')
+      await page.getByRole('button', { name: 'Register', exact: true }).click()
+      await page.getByTestId('register-report').scrollIntoViewIfNeeded()
+    },
+  ],
+  [
+    'canvas',
+    '/looks/demo-midnight-moth',
+    async page => {
+      await ready(page)
+      await page.getByRole('button', { name: /, \d+ y$/ }).click()
+      await page.getByLabel('Age, years').fill('5')
+      await page.locator('[data-misfit]').first().waitFor({ timeout: 30_000 })
+      await page.waitForTimeout(2500)
+    },
+  ],
+  [
+    'arm',
+    '/looks/demo-kelp-cuff',
+    async page => {
+      await ready(page)
+      await pick(page, 'Wave, both edges')
+    },
+  ],
+  [
+    'paint',
+    '/looks/demo-kelp-cuff',
+    async page => {
+      await ready(page)
+      await changed(page, 'demo-kelp-cuff', look => {
+        look.steps[2].passes[0].wetness = 'runny'
+      })
+      await pick(page, 'Wave, both edges')
+      await page.locator('[data-finding="bleed"]').waitFor({ timeout: 30_000 })
+    },
+  ],
+  [
+    'skins',
+    '/looks/demo-fern-stag',
+    async page => {
+      await ready(page)
+      await page.getByRole('button', { name: 'Try on other skins' }).click()
+      await page.getByTestId('six-skins').waitFor({ timeout: 60_000 })
+    },
+  ],
+  [
+    'kit',
+    '/kit',
+    async page => {
+      await page.locator('[data-paint="harbour-lights"]').click()
+      await page.waitForTimeout(600)
+    },
+  ],
+  [
+    'brush',
+    '/looks/demo-ember-wing',
+    async page => {
+      await ready(page)
+      await tab(page, 'Line')
+      await pick(page, 'Long feathers')
+      await page.getByRole('button', { name: 'Flow', exact: true }).click()
+      await page.getByTestId('flow-number').waitFor()
+    },
+  ],
+  [
+    'arrangements',
+    '/looks/demo-dew-weaver',
+    async page => {
+      await ready(page)
+      await changed(page, 'demo-dew-weaver', look => {
+        look.steps = look.steps.slice(0, 1)
+      })
+      await tab(page, 'Line')
+      await page.getByRole('button', { name: 'arrangements' }).click()
+      await page.locator('[data-starter="crown"]').click()
+      await page.locator('[data-starter="swoops"]').click()
+    },
+  ],
+  [
+    'sparkle',
+    '/looks/demo-fern-stag',
+    async page => {
+      await ready(page)
+      await tab(page, 'Sparkle')
+      await page.getByRole('switch', { name: 'Show empty patches' }).click()
+      await page.getByTestId('balance').waitFor()
+      await page.getByTestId('sitting').locator('summary').click()
+    },
+  ],
+  [
+    'menu',
+    '/',
+    async page => {
+      const looks = (await (await page.request.get(`${base}/api/looks`)).json()).filter(l =>
+        l.id.startsWith('demo-'),
+      )
+      await page.setViewportSize({ width: 1500, height: 1320 })
+      await page.setContent(
+        `<body style="margin:0;display:grid;grid-template-columns:repeat(4,1fr);gap:8px;background:#E9E6E0">${looks.map(l => `<img src="${base}/api/looks/${l.id}/picture.png?px=2.6" style="width:100%;height:430px;object-fit:cover;object-position:top">`).join('')}</body>`,
+      )
+      await page.waitForLoadState('networkidle')
+      await page.waitForTimeout(6000)
+    },
+  ],
   ['drawer', '/drawer', async page => page.waitForTimeout(1200)],
   ['sheet', '/drawer/diamonds', async page => page.getByText('One piece').waitFor()],
-  ['steps', '/looks/demo-midnight-moth/steps', async page => page.getByRole('img', { name: 'Face after step 5' }).waitFor()],
+  [
+    'steps',
+    '/looks/demo-midnight-moth/steps',
+    async page => page.getByRole('img', { name: 'Face after step 5' }).waitFor(),
+  ],
 ]
 
-const browser = await chromium.launch({ executablePath: execSync('command -v chromium').toString().trim(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'] })
+const browser = await chromium.launch({
+  executablePath: execSync('command -v chromium').toString().trim(),
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+  ],
+})
 const only = process.argv[3]
 for (const [name, path, act] of views) {
   if (only && name !== only) continue

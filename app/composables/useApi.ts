@@ -3,18 +3,24 @@ import { FetchError } from 'ofetch'
 /** What a failed request says, as sentences for the painter. */
 export function sentencesOf(error: unknown): string[] {
   if (error instanceof FetchError) {
-    const data = error.data as { message?: string, data?: { sentences?: string[] } } | undefined
+    const data = error.data as { message?: string; data?: { sentences?: string[] } } | undefined
     if (data?.data?.sentences?.length) return data.data.sentences
     if (data?.message) return [data.message]
-    if (!error.response) return ['The application\'s server does not answer. Your work is kept on this device; start it again with "npm run demo".']
+    if (!error.response)
+      return [
+        'The application\'s server does not answer. Your work is kept on this device; start it again with "npm run demo".',
+      ]
   }
   return [error instanceof Error ? error.message : String(error)]
 }
 
 /** The data that came with a refusal, when its status is the one asked for. */
 export function refusalData<T>(error: unknown, status: number): T | null {
-  return error instanceof FetchError && error.status === status ? (error.data as { data?: T } | undefined)?.data ?? null : null
+  return error instanceof FetchError && error.status === status
+    ? ((error.data as { data?: T } | undefined)?.data ?? null)
+    : null
 }
 
 /** Minutes and seconds: 5:20. */
-export const clock = (seconds: number): string => `${Math.floor(Math.round(seconds) / 60)}:${String(Math.round(seconds) % 60).padStart(2, '0')}`
+export const clock = (seconds: number): string =>
+  `${Math.floor(Math.round(seconds) / 60)}:${String(Math.round(seconds) % 60).padStart(2, '0')}`

@@ -7,25 +7,31 @@ import type { Update } from '~/workers/stagePicture'
 let remote: Remote<Painter> | null = null
 /** The sheets that the worker knows, as they were when it was told. */
 const told = new Map<string, Stencil>()
-let kitTold = '', heard: Promise<void> = Promise.resolve()
+let kitTold = '',
+  heard: Promise<void> = Promise.resolve()
 
 function painter(): Remote<Painter> {
-  return remote ??= wrap<Painter>(new Worker(new URL('../workers/painter.ts', import.meta.url), { type: 'module' }))
+  return (remote ??= wrap<Painter>(
+    new Worker(new URL('../workers/painter.ts', import.meta.url), { type: 'module' }),
+  ))
 }
 
 /** Pictures of looks from the painting worker. It is told of each sheet, and of the kit, once. */
 export function usePainter() {
-  const drawer = useDrawer(), kit = useKit()
+  const drawer = useDrawer(),
+    kit = useKit()
   /**
    * Tells the worker what is new; done once it has heard everything, whoever told it. Jobs wait for the same word, so that they reach the worker in the
    * order in which they were asked for: an older look never comes after a newer one.
    */
   function tell(): Promise<void> {
-    const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s), key = JSON.stringify([kit.paints, kit.readings])
+    const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s),
+      key = JSON.stringify([kit.paints, kit.readings])
     if (fresh.length || key !== kitTold) {
       fresh.forEach(s => told.set(s.id, s))
       kitTold = key
-      const list = fresh.map(s => plain(s)), before = heard
+      const list = fresh.map(s => plain(s)),
+        before = heard
       heard = before.then(() => painter().know(list, plain(kit.paints), plain(kit.readings)))
     }
     return heard
@@ -36,13 +42,22 @@ export function usePainter() {
     return job()
   }
   return {
-    update: (look: Look, pxPerMm: number, upTo: number | undefined, have: number | null): Promise<Update | null> => after(() => painter().update(plain(look), pxPerMm, upTo, have)),
-    paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().paint(plain(look), pxPerMm, upTo)),
-    wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> => after(() => painter().wrapped(plain(look), pxPerMm, upTo)),
-    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> => after(() => painter().thumbs(plain(look), pxPerMm)),
+    update: (
+      look: Look,
+      pxPerMm: number,
+      upTo: number | undefined,
+      have: number | null,
+    ): Promise<Update | null> => after(() => painter().update(plain(look), pxPerMm, upTo, have)),
+    paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
+      after(() => painter().paint(plain(look), pxPerMm, upTo)),
+    wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
+      after(() => painter().wrapped(plain(look), pxPerMm, upTo)),
+    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> =>
+      after(() => painter().thumbs(plain(look), pxPerMm)),
     findings: (look: Look, today: string) => after(() => painter().findings(plain(look), today)),
     composition: (look: Look) => after(() => painter().composition(plain(look))),
-    onSkins: (look: Look, colours: string[], pxPerMm: number) => after(() => painter().onSkins(plain(look), plain(colours), pxPerMm)),
+    onSkins: (look: Look, colours: string[], pxPerMm: number) =>
+      after(() => painter().onSkins(plain(look), plain(colours), pxPerMm)),
   }
 }
 
@@ -50,7 +65,8 @@ export function usePainter() {
  * Runs an asynchronous job for the newest input only: while one runs, later calls replace each other, and only the last of them runs next.
  */
 export function newestOnly<A extends unknown[]>(job: (...args: A) => Promise<void>): (...args: A) => void {
-  let running = false, next: A | null = null
+  let running = false,
+    next: A | null = null
   const run = async (args: A): Promise<void> => {
     running = true
     try {

@@ -5,9 +5,11 @@ import type { Analysis, Island, Seat, SheetGeometry, Spot } from '#core/stencil'
 import type { Mending, Sheets } from '~/workers/sheets'
 
 let remote: Remote<Sheets> | null = null
-const worker = (): Remote<Sheets> => remote ??= wrap<Sheets>(new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' }))
+const worker = (): Remote<Sheets> =>
+  (remote ??= wrap<Sheets>(new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' })))
 /** What the worker was last told of the drawer, and when it has heard it. */
-let known = '', heard: Promise<void> = Promise.resolve()
+let known = '',
+  heard: Promise<void> = Promise.resolve()
 
 /** Reading, measuring, mending and fitting of sheets, off the page's thread. The worker is handed plain data only. */
 export function useSheetWorker() {
@@ -18,22 +20,52 @@ export function useSheetWorker() {
     const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))
     if (key !== known) {
       known = key
-      heard = worker().know(plain(drawer.list.flatMap((about) => {
-        const shape = drawer.shapes.get(about.id)
-        return shape ? [{ ...shape, kind: about.kind, zones: about.zones, heading: about.heading, axes: about.analysis?.axes ?? [], bridge: about.analysis?.bridge ?? null }] : []
-      })))
-      heard.catch(() => { known = '' })
+      heard = worker().know(
+        plain(
+          drawer.list.flatMap(about => {
+            const shape = drawer.shapes.get(about.id)
+            return shape
+              ? [
+                  {
+                    ...shape,
+                    kind: about.kind,
+                    zones: about.zones,
+                    heading: about.heading,
+                    axes: about.analysis?.axes ?? [],
+                    bridge: about.analysis?.bridge ?? null,
+                  },
+                ]
+              : []
+          }),
+        ),
+      )
+      heard.catch(() => {
+        known = ''
+      })
     }
     await heard
   }
   return {
     read: (text: string, widthMm?: number) => worker().read(text, widthMm),
-    analyse: (sheet: SheetGeometry, below: number, onProgress: (words: string, done: number) => void = () => {}): Promise<Analysis> => worker().analyse(plain(sheet), below, proxy(onProgress)),
-    joins: (sheet: SheetGeometry, islands: Island[], width: number) => worker().joins(plain(sheet), plain(islands), width),
+    analyse: (
+      sheet: SheetGeometry,
+      below: number,
+      onProgress: (words: string, done: number) => void = () => {},
+    ): Promise<Analysis> => worker().analyse(plain(sheet), below, proxy(onProgress)),
+    joins: (sheet: SheetGeometry, islands: Island[], width: number) =>
+      worker().joins(plain(sheet), plain(islands), width),
     mend: (sheet: SheetGeometry, mending: Mending) => worker().mend(plain(sheet), plain(mending)),
     knowDrawer,
-    fits: (spot: Spot, { canvas, skin }: Pick<Look, 'canvas' | 'skin'>, onProgress: (done: number) => void): Promise<Seat[] | null> =>
-      worker().fits(plain(spot), plain({ canvas, age: skin.age, eyesClosed: skin.eyes === 'closed' }), proxy(onProgress)),
+    fits: (
+      spot: Spot,
+      { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
+      onProgress: (done: number) => void,
+    ): Promise<Seat[] | null> =>
+      worker().fits(
+        plain(spot),
+        plain({ canvas, age: skin.age, eyesClosed: skin.eyes === 'closed' }),
+        proxy(onProgress),
+      ),
     stop: () => worker().stop(),
     moved: (look: Look, canvas: Canvas, age: number) => worker().moved(plain(look), plain(canvas), age),
   }

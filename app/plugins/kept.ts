@@ -10,6 +10,8 @@ export default defineNuxtPlugin(({ vueApp }) => {
   }
   vueApp.directive<HTMLInputElement, unknown>('kept', {
     mounted: (el, { value }) => show(el, value),
-    updated: (el, { value, oldValue }) => { if (value !== oldValue || document.activeElement !== el) show(el, value) },
+    updated: (el, { value, oldValue }) => {
+      if (value !== oldValue || document.activeElement !== el) show(el, value)
+    },
   })
 })

@@ -4,7 +4,10 @@ import type { LookRecord } from '~~/server/db/looks'
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
 
 /** A look that has not reached the server yet, kept on this device. */
-interface Draft { look: Look, base: number }
+interface Draft {
+  look: Look
+  base: number
+}
 
 const key = (id: string) => `janusform-draft-${id}`
 
@@ -34,7 +37,10 @@ export class Autosave {
   private running: Promise<void> | null = null
   private waiting: Look | null = null
 
-  constructor(private version: number, savedAt: string) {
+  constructor(
+    private version: number,
+    savedAt: string,
+  ) {
     this.savedAt.value = savedAt
   }
 
@@ -58,14 +64,19 @@ export class Autosave {
     // Several may wait for a slow save: the first of them sends what there is, the others see that it runs.
     while (this.running) await this.running
     if (!this.waiting || this.state.value === 'conflict') return
-    this.running = this.send(this.waiting).finally(() => { this.running = null })
+    this.running = this.send(this.waiting).finally(() => {
+      this.running = null
+    })
     await this.running
   }
 
   private async send(look: Look): Promise<void> {
     this.state.value = 'saving'
     try {
-      const { version, savedAt } = await $fetch<{ version: number, savedAt: string }>(`/api/looks/${look.id}`, { method: 'PUT', body: { base: this.version, look } })
+      const { version, savedAt } = await $fetch<{ version: number; savedAt: string }>(
+        `/api/looks/${look.id}`,
+        { method: 'PUT', body: { base: this.version, look } },
+      )
       this.version = version
       this.savedAt.value = savedAt
       this.problem.value = ''
@@ -111,5 +122,7 @@ export class Autosave {
     this.state.value = 'saved'
   }
 
-  stop(): void { clearTimeout(this.timer) }
+  stop(): void {
+    clearTimeout(this.timer)
+  }
 }

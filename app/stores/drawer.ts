@@ -18,21 +18,28 @@ export const useDrawer = defineStore('drawer', () => {
 
   /** Fetches the shapes of some sheets; those that the drawer does not hold are passed over. */
   async function ensure(ids: Iterable<string>): Promise<void> {
-    const wanted = [...new Set(ids)].filter(id => !shapes.value.has(id)), missing = wanted.filter(id => !pending.has(id) && find(id))
+    const wanted = [...new Set(ids)].filter(id => !shapes.value.has(id)),
+      missing = wanted.filter(id => !pending.has(id) && find(id))
     for (let i = 0; i < missing.length; i += AT_ONCE) {
-      const some = missing.slice(i, i + AT_ONCE), job = fetchShapes(some).finally(() => some.forEach(id => pending.delete(id)))
+      const some = missing.slice(i, i + AT_ONCE),
+        job = fetchShapes(some).finally(() => some.forEach(id => pending.delete(id)))
       some.forEach(id => pending.set(id, job))
     }
     await Promise.all(wanted.map(id => pending.get(id)))
   }
 
   async function fetchShapes(ids: string[]): Promise<void> {
-    const found = await $fetch<Record<string, SheetJson>>('/api/stencils/shapes', { query: { ids: ids.join(',') } }), next = new Map(shapes.value)
-    for (const [id, json] of Object.entries(found)) next.set(id, { ...find(id)!, axes: find(id)!.analysis?.axes, ...sheetFromJson(json) })
+    const found = await $fetch<Record<string, SheetJson>>('/api/stencils/shapes', {
+        query: { ids: ids.join(',') },
+      }),
+      next = new Map(shapes.value)
+    for (const [id, json] of Object.entries(found))
+      next.set(id, { ...find(id)!, axes: find(id)!.analysis?.axes, ...sheetFromJson(json) })
     shapes.value = next
   }
 
-  let queue: Promise<unknown> = Promise.resolve(), waiting = 0
+  let queue: Promise<unknown> = Promise.resolve(),
+    waiting = 0
   /**
    * Changes what is noted of a sheet. It is shown at once, so that a second change in quick succession builds on the first, and sent one after the other;
    * when the server refuses, what it has is shown again and the error is passed on.
@@ -54,8 +61,16 @@ export const useDrawer = defineStore('drawer', () => {
 
   function put(about: StencilMeta): void {
     const shape = shapes.value.get(about.id)
-    list.value = list.value.map(s => s.id === about.id ? about : s)
-    if (shape) shapes.value = new Map(shapes.value).set(about.id, { ...shape, name: about.name, kind: about.kind, heading: about.heading, groups: about.groups, copies: about.copies })
+    list.value = list.value.map(s => (s.id === about.id ? about : s))
+    if (shape)
+      shapes.value = new Map(shapes.value).set(about.id, {
+        ...shape,
+        name: about.name,
+        kind: about.kind,
+        heading: about.heading,
+        groups: about.groups,
+        copies: about.copies,
+      })
   }
 
   const find = (id: string) => list.value.find(s => s.id === id)

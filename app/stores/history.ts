@@ -3,7 +3,13 @@ import { plain } from '../utils/plain'
 
 enablePatches()
 
-interface Entry { label: string, forth: Patch[], back: Patch[], merge: string | null, at: number }
+interface Entry {
+  label: string
+  forth: Patch[]
+  back: Patch[]
+  merge: string | null
+  at: number
+}
 
 /** Edits of the same kind that follow within this time are undone together, ms. */
 const MERGE_MS = 900
@@ -18,23 +24,40 @@ export class History<T extends object> {
   present: T
 
   /** @param problemOf what is wrong with a document, as a sentence; null when nothing is */
-  constructor(present: T, private readonly problemOf: (next: T) => string | null = () => null) {
+  constructor(
+    present: T,
+    private readonly problemOf: (next: T) => string | null = () => null,
+  ) {
     this.present = plain(present)
   }
 
-  get canUndo(): boolean { return this.done.length > 0 }
-  get canRedo(): boolean { return this.undone.length > 0 }
-  get undoLabel(): string { return this.done.at(-1)?.label ?? '' }
-  get redoLabel(): string { return this.undone.at(-1)?.label ?? '' }
+  get canUndo(): boolean {
+    return this.done.length > 0
+  }
+  get canRedo(): boolean {
+    return this.undone.length > 0
+  }
+  get undoLabel(): string {
+    return this.done.at(-1)?.label ?? ''
+  }
+  get redoLabel(): string {
+    return this.undone.at(-1)?.label ?? ''
+  }
 
   /**
    * Changes the document; returns whether anything changed. Edits with the same `merge` key in quick succession become one.
    * Throws RefusedEdit, with the document as it was, when something would be wrong with the new one.
    */
   edit(label: string, recipe: (draft: T) => void, merge: string | null = null, at = Date.now()): boolean {
-    const [made, patches, back] = produceWithPatches(this.present, recipe as never) as unknown as [T, Patch[], Patch[]]
+    const [made, patches, back] = produceWithPatches(this.present, recipe as never) as unknown as [
+      T,
+      Patch[],
+      Patch[],
+    ]
     if (patches.length === 0) return false
-    const next = plain(made), forth = patches.map(p => 'value' in p ? { ...p, value: plain(p.value as unknown) } : p), problem = this.problemOf(next)
+    const next = plain(made),
+      forth = patches.map(p => ('value' in p ? { ...p, value: plain(p.value as unknown) } : p)),
+      problem = this.problemOf(next)
     // A document that was wrong already, as an old draft may be, must still be mendable.
     if (problem !== null && this.problemOf(this.present) === null) throw new RefusedEdit(problem)
     this.present = next

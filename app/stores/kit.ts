@@ -5,20 +5,33 @@ import type { KeptReadings } from '~~/server/db/readings'
 
 /** The paints of the kit, and the painter's own readings of tools. */
 export const useKit = defineStore('kit', () => {
-  const paints = shallowRef<Paint[]>([]), readings = shallowRef<KeptReadings>({ edges: [], tools: [] })
+  const paints = shallowRef<Paint[]>([]),
+    readings = shallowRef<KeptReadings>({ edges: [], tools: [] })
   async function load(): Promise<void> {
-    [paints.value, readings.value] = await Promise.all([$fetch<Paint[]>('/api/paints'), $fetch<KeptReadings>('/api/readings')])
+    ;[paints.value, readings.value] = await Promise.all([
+      $fetch<Paint[]>('/api/paints'),
+      $fetch<KeptReadings>('/api/readings'),
+    ])
   }
   const byId = computed(() => new Map(paints.value.map(p => [p.id, p])))
   const find = (id: string) => byId.value.get(id)
   const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
-  const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({ id, name, colour, strips: strips.map(s => ({ ...s })) })
+  const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({
+    id,
+    name,
+    colour,
+    strips: strips.map(s => ({ ...s })),
+  })
   /** Single colours, and split cakes. */
-  const singles = computed(() => paints.value.filter(p => p.strips.length === 0)), cakes = computed(() => paints.value.filter(p => p.strips.length > 1))
+  const singles = computed(() => paints.value.filter(p => p.strips.length === 0)),
+    cakes = computed(() => paints.value.filter(p => p.strips.length > 1))
 
   async function save(paint: Omit<Paint, 'id'>, id: string | null): Promise<Paint> {
-    const saved = id === null ? await $fetch<Paint>('/api/paints', { method: 'POST', body: paint }) : await $fetch<Paint>(`/api/paints/${id}`, { method: 'PUT', body: paint })
-    paints.value = id === null ? [...paints.value, saved] : paints.value.map(p => p.id === id ? saved : p)
+    const saved =
+      id === null
+        ? await $fetch<Paint>('/api/paints', { method: 'POST', body: paint })
+        : await $fetch<Paint>(`/api/paints/${id}`, { method: 'PUT', body: paint })
+    paints.value = id === null ? [...paints.value, saved] : paints.value.map(p => (p.id === id ? saved : p))
     return saved
   }
   async function remove(id: string): Promise<void> {
@@ -26,7 +39,11 @@ export const useKit = defineStore('kit', () => {
     paints.value = paints.value.filter(p => p.id !== id)
   }
   /** Keeps a reading of the ladder or of a tool, or takes one back. */
-  const read = async <K extends keyof Readings>(of: K, reading: Readings[K][number]): Promise<void> => { readings.value = await $fetch<KeptReadings>(`/api/readings/${of}`, { method: 'POST', body: reading }) }
-  const unread = async (of: keyof Readings, id: number): Promise<void> => { readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' }) }
+  const read = async <K extends keyof Readings>(of: K, reading: Readings[K][number]): Promise<void> => {
+    readings.value = await $fetch<KeptReadings>(`/api/readings/${of}`, { method: 'POST', body: reading })
+  }
+  const unread = async (of: keyof Readings, id: number): Promise<void> => {
+    readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' })
+  }
   return { paints, readings, singles, cakes, load, find, refOf, cakeRefOf, save, remove, read, unread }
 })

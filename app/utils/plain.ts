@@ -14,18 +14,23 @@ const isPlain = (value: object): boolean => {
  * Throws TypeError for what is no data, such as a function or an object of a class.
  */
 export function plain<T>(value: T): T {
-  if (typeof value === 'function' || typeof value === 'symbol') throw new TypeError(`A ${typeof value} is no plain data.`)
+  if (typeof value === 'function' || typeof value === 'symbol')
+    throw new TypeError(`A ${typeof value} is no plain data.`)
   if (typeof value !== 'object' || value === null) return value
   const raw = toRaw(value) as T & object
   if (known.has(raw) || ArrayBuffer.isView(raw)) return raw
-  if (!isPlain(raw)) throw new TypeError(`An object of ${raw.constructor?.name ?? 'a class'} is no plain data.`)
+  if (!isPlain(raw))
+    throw new TypeError(`An object of ${raw.constructor?.name ?? 'a class'} is no plain data.`)
   let same = true
   const parts = Object.entries(raw).map(([key, part]: [string, unknown]): [string, unknown] => {
     const next = plain(part)
     if (next !== part) same = false
     return [key, next]
   })
-  const whole = same && Object.isFrozen(raw) ? raw : Object.freeze(Array.isArray(raw) ? parts.map(p => p[1]) : Object.fromEntries(parts)) as T & object
+  const whole =
+    same && Object.isFrozen(raw)
+      ? raw
+      : (Object.freeze(Array.isArray(raw) ? parts.map(p => p[1]) : Object.fromEntries(parts)) as T & object)
   known.add(whole)
   return whole
 }

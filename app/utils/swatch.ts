@@ -7,7 +7,7 @@ export function swatchOf({ colour, strips }: Pick<Paint, 'colour'> & Partial<Pic
   let end = 0
   const stops = strips.map(({ colour: c, width }) => {
     const from = end
-    end += 100 * width / total
+    end += (100 * width) / total
     return `${c} ${from.toFixed(1)}% ${end.toFixed(1)}%`
   })
   return `linear-gradient(to right, ${stops.join(', ')})`

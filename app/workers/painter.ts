@@ -1,49 +1,118 @@
 import { expose, transfer } from 'comlink'
-import { amountsOf, flowOf, gapsOf, groundFor, JUDGED_GLITTER, paintedOpenings, passNumbers, placementsOf, showsOf, spreadOf, undersOf, withUnders, type Amount, type Flow, type Look, type Shows, type Step, type World } from '#core/look'
+import {
+  amountsOf,
+  flowOf,
+  gapsOf,
+  groundFor,
+  JUDGED_GLITTER,
+  paintedOpenings,
+  passNumbers,
+  placementsOf,
+  showsOf,
+  spreadOf,
+  undersOf,
+  withUnders,
+  type Amount,
+  type Flow,
+  type Look,
+  type Shows,
+  type Step,
+  type World,
+} from '#core/look'
 import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
-import { balanceOf, Bares, emptySpots, finishedPicture, Painting, printSteps, skinTexture, type Balance, type Bare, type EmptySpot, type Painted } from '#core/raster'
+import {
+  balanceOf,
+  Bares,
+  emptySpots,
+  finishedPicture,
+  Painting,
+  printSteps,
+  skinTexture,
+  type Balance,
+  type Bare,
+  type EmptySpot,
+  type Painted,
+} from '#core/raster'
 import { closedBridges, findingsOf, type Finding } from '#core/checks'
 import { layOn } from '#core/skin'
 import type { Stencil } from '#core/stencil'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 
-export interface Picture { rgba: Uint8ClampedArray<ArrayBuffer>, width: number, height: number }
+export interface Picture {
+  rgba: Uint8ClampedArray<ArrayBuffer>
+  width: number
+  height: number
+}
 const sheets = new Map<string, Stencil>()
-let paints = new Map<string, Paint>(), readings: Readings = NO_READINGS, kitVersion = 0
+let paints = new Map<string, Paint>(),
+  readings: Readings = NO_READINGS,
+  kitVersion = 0
 const bares = new Bares(6)
 
-const worldOf = (look: Look): World => withUnders({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => paints.get(id), ...ownTools(readings) }, look.steps)
-const finished = ({ head }: Bare, painted?: Painted): Picture => ({ rgba: finishedPicture(head, painted), width: head.grid.width, height: head.grid.height })
+const worldOf = (look: Look): World =>
+  withUnders(
+    {
+      ground: groundFor(look),
+      stencil: id => sheets.get(id),
+      paint: id => paints.get(id),
+      ...ownTools(readings),
+    },
+    look.steps,
+  )
+const finished = ({ head }: Bare, painted?: Painted): Picture => ({
+  rgba: finishedPicture(head, painted),
+  width: head.grid.width,
+  height: head.grid.height,
+})
 
 /** Sheets that were told anew get a new number, so that their prints are made anew. */
 const versions = new Map<string, number>()
 /** What comes of a step: how far each pass creeps, and where bridges close. */
-export interface Outcome { readonly stepId: string, readonly passes: { creep: number, typical: number, closed: number }[], readonly marks: [number, number][] }
+export interface Outcome {
+  readonly stepId: string
+  readonly passes: { creep: number; typical: number; closed: number }[]
+  readonly marks: [number, number][]
+}
 
 function outcomeOf(step: Step, world: World): Outcome | null {
   const sheet = step.kind === 'sheet' ? world.stencil(step.stencil) : undefined
   if (step.kind !== 'sheet' || !sheet) return null
-  const [place] = placementsOf(step, world), laid = layOn(world.ground.surface, place!, true), marks: [number, number][] = [], gaps = gapsOf(sheet, place!, world, paintedOpenings(step, world)[0]!)
+  const [place] = placementsOf(step, world),
+    laid = layOn(world.ground.surface, place!, true),
+    marks: [number, number][] = [],
+    gaps = gapsOf(sheet, place!, world, paintedOpenings(step, world)[0]!)
   const passes = step.passes.map((pass, i) => {
-    const { closed, creep } = closedBridges(step, pass, sheet, world, i), spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world, i).sort((a, b) => a - b)
-    for (const b of closed.slice(0, 80)) marks.push(laid.point([(b.from[0] + b.to[0]) / 2, (b.from[1] + b.to[1]) / 2]) as [number, number])
+    const { closed, creep } = closedBridges(step, pass, sheet, world, i),
+      spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world, i).sort((a, b) => a - b)
+    for (const b of closed.slice(0, 80))
+      marks.push(laid.point([(b.from[0] + b.to[0]) / 2, (b.from[1] + b.to[1]) / 2]) as [number, number])
     return { creep, typical: spreads[spreads.length >> 1] ?? 0, closed: closed.length }
   })
   return { stepId: step.id, passes, marks }
 }
 
 /** Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each step, and what it takes of each paint. */
-export interface Told { readonly findings: Finding[], readonly outcomes: Outcome[], readonly waits: [string, number][], readonly amounts: Amount[] }
+export interface Told {
+  readonly findings: Finding[]
+  readonly outcomes: Outcome[]
+  readonly waits: [string, number][]
+  readonly amounts: Amount[]
+}
 
 /** How a look hangs together. */
-export interface Composition { readonly flow: Flow, readonly spots: EmptySpot[], readonly balance: Balance }
+export interface Composition {
+  readonly flow: Flow
+  readonly spots: EmptySpot[]
+  readonly balance: Balance
+}
 
 /** Lets messages that wait come in. */
-const pause = () => new Promise<void>((resolve) => {
-  const { port1, port2 } = new MessageChannel()
-  port1.onmessage = () => resolve()
-  port2.postMessage(null)
-})
+const pause = () =>
+  new Promise<void>(resolve => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => resolve()
+    port2.postMessage(null)
+  })
 
 const stage = new StagePicture(bares, pause)
 
@@ -53,53 +122,102 @@ const painter = {
       sheets.set(sheet.id, sheet)
       versions.set(sheet.id, (versions.get(sheet.id) ?? 0) + 1)
     }
-    if (JSON.stringify(kit) !== JSON.stringify([...paints.values()]) || JSON.stringify(own) !== JSON.stringify(readings)) kitVersion++
+    if (
+      JSON.stringify(kit) !== JSON.stringify([...paints.values()]) ||
+      JSON.stringify(own) !== JSON.stringify(readings)
+    )
+      kitVersion++
     paints = new Map(kit.map(p => [p.id, p]))
     readings = own
   },
   /** Brings the stage's picture to a look; see StagePicture. */
-  async update(look: Look, pxPerMm: number, upTo: number | undefined, have: number | null): Promise<Update | null> {
-    const world = worldOf(look), answer = await stage.update({ look, world, pxPerMm, upTo: upTo ?? look.steps.length, have }, keyIn(world, id => versions.get(id) ?? 0, kitVersion))
+  async update(
+    look: Look,
+    pxPerMm: number,
+    upTo: number | undefined,
+    have: number | null,
+  ): Promise<Update | null> {
+    const world = worldOf(look),
+      answer = await stage.update(
+        { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
+        keyIn(world, id => versions.get(id) ?? 0, kitVersion),
+      )
     return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
   },
   /** The painted face; with `upTo`, only its first steps. */
   paint(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
-    const world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm), picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
+    const world = worldOf(look),
+      bare = bares.of(look, world.ground, pxPerMm),
+      picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
     return transfer(picture, [picture.rgba.buffer])
   },
   /** What there is to say of a look, and what comes of its steps. How steps show is taken from the stage's picture where it has them. */
   findings(look: Look, today: string): Told {
     const world = worldOf(look)
-    return { waits: [...undersOf(look.steps, world)].map(([id, under]) => [id, under.wait]), amounts: amountsOf(look, world), findings: findingsOf(look, world, [...paints.values()], stage.shows, today), outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []) }
+    return {
+      waits: [...undersOf(look.steps, world)].map(([id, under]) => [id, under.wait]),
+      amounts: amountsOf(look, world),
+      findings: findingsOf(look, world, [...paints.values()], stage.shows, today),
+      outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []),
+    }
   },
   /** How a look hangs together: its flow to the focal point, its empty patches, and how left and right weigh. */
   composition(look: Look): Composition {
-    const world = worldOf(look), bare = bares.of(look, world.ground, 1)
-    return { flow: flowOf(look, world), spots: emptySpots(look.steps, world), balance: balanceOf(bare.head, printSteps(bare.head, look.steps, world, bare.grain), 1) }
+    const world = worldOf(look),
+      bare = bares.of(look, world.ground, 1)
+    return {
+      flow: flowOf(look, world),
+      spots: emptySpots(look.steps, world),
+      balance: balanceOf(bare.head, printSteps(bare.head, look.steps, world, bare.grain), 1),
+    }
   },
   /** The same look over other skins: a picture of each, with how its steps show there. */
-  onSkins(look: Look, colours: readonly string[], pxPerMm: number): { picture: Picture, shows: Shows[] }[] {
-    const answers = colours.map((colour) => {
-      const worn = { ...look, skin: { ...look.skin, colour } }, world = worldOf(worn), bare = bares.of(worn, world.ground, pxPerMm), painting = new Painting(bare), shows: Shows[] = []
+  onSkins(look: Look, colours: readonly string[], pxPerMm: number): { picture: Picture; shows: Shows[] }[] {
+    const answers = colours.map(colour => {
+      const worn = { ...look, skin: { ...look.skin, colour } },
+        world = worldOf(worn),
+        bare = bares.of(worn, world.ground, pxPerMm),
+        painting = new Painting(bare),
+        shows: Shows[] = []
       for (const step of painting.toward(worn.steps, world, step => step.id)) {
         const pairs = painting.compared()
-        if (pairs.length) shows.push(showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
+        if (pairs.length)
+          shows.push(showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
       }
-      return { picture: { rgba: painting.whole(), width: bare.head.grid.width, height: bare.head.grid.height }, shows }
+      return {
+        picture: { rgba: painting.whole(), width: bare.head.grid.width, height: bare.head.grid.height },
+        shows,
+      }
     })
-    return transfer(answers, answers.map(a => a.picture.rgba.buffer))
+    return transfer(
+      answers,
+      answers.map(a => a.picture.rgba.buffer),
+    )
   },
   /** The painted skin without light on the chart that leaves steep skin its width: for the turned head. */
   wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
-    const world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm, 'wrap'), { head } = bare
-    const picture = { rgba: skinTexture(head, printSteps(head, look.steps.slice(0, upTo), world, bare.grain)), width: head.grid.width, height: head.grid.height }
+    const world = worldOf(look),
+      bare = bares.of(look, world.ground, pxPerMm, 'wrap'),
+      { head } = bare
+    const picture = {
+      rgba: skinTexture(head, printSteps(head, look.steps.slice(0, upTo), world, bare.grain)),
+      width: head.grid.width,
+      height: head.grid.height,
+    }
     return transfer(picture, [picture.rgba.buffer])
   },
   /** A small picture of the bare face and one after every step. */
   thumbs(look: Look, pxPerMm: number): Picture[] {
-    const world = worldOf(look), bare = bares.of(look, world.ground, pxPerMm), pictures = [finished(bare)]
-    printSteps(bare.head, look.steps, world, bare.grain, (_step, painted) => pictures.push(finished(bare, painted)))
-    return transfer(pictures, pictures.map(p => p.rgba.buffer))
+    const world = worldOf(look),
+      bare = bares.of(look, world.ground, pxPerMm),
+      pictures = [finished(bare)]
+    printSteps(bare.head, look.steps, world, bare.grain, (_step, painted) =>
+      pictures.push(finished(bare, painted)),
+    )
+    return transfer(
+      pictures,
+      pictures.map(p => p.rgba.buffer),
+    )
   },
 }
 

@@ -1,17 +1,39 @@
 import { expose } from 'comlink'
 import { movedTo, proposedSeat, type Look, type Moved } from '#core/look'
 import { groundOf, type Canvas } from '#core/skin'
-import { analyse, fieldOf, proposedJoins, readSheetFile, seatsFor, withJoins, withWiderBridges, withWiderSlots, type Analysis, type Candidate, type FileRead, type Island, type Join, type Seat, type SheetGeometry, type Spot, type Stencil } from '#core/stencil'
+import {
+  analyse,
+  fieldOf,
+  proposedJoins,
+  readSheetFile,
+  seatsFor,
+  withJoins,
+  withWiderBridges,
+  withWiderSlots,
+  type Analysis,
+  type Candidate,
+  type FileRead,
+  type Island,
+  type Join,
+  type Seat,
+  type SheetGeometry,
+  type Spot,
+  type Stencil,
+} from '#core/stencil'
 
 /** What is changed when a sheet is mended. */
-export interface Mending { joins: Join[], bridge: number | null, slot: number | null }
+export interface Mending {
+  joins: Join[]
+  bridge: number | null
+  slot: number | null
+}
 
 let candidates: (Candidate & Stencil)[] = []
 let search = 0
 
 const sheets = {
   /** Reads a file; a file that cannot be used comes back as its sentence. */
-  read(text: string, widthMm?: number): { ok: true, read: FileRead } | { ok: false, sentence: string } {
+  read(text: string, widthMm?: number): { ok: true; read: FileRead } | { ok: false; sentence: string } {
     try {
       return { ok: true, read: readSheetFile(text, widthMm) }
     } catch (error) {
@@ -19,23 +41,47 @@ const sheets = {
       throw error
     }
   },
-  analyse: (sheet: SheetGeometry, below: number, onProgress: (words: string, done: number) => void): Analysis => analyse(sheet, below, (words, done) => onProgress(words, done)),
-  joins: (sheet: SheetGeometry, islands: Island[], width: number): Join[] => proposedJoins(sheet, islands, width),
+  analyse: (
+    sheet: SheetGeometry,
+    below: number,
+    onProgress: (words: string, done: number) => void,
+  ): Analysis => analyse(sheet, below, (words, done) => onProgress(words, done)),
+  joins: (sheet: SheetGeometry, islands: Island[], width: number): Join[] =>
+    proposedJoins(sheet, islands, width),
   /** The mended sheet with its new analysis. Bridges and slots are measured again after each other, as one changes the other. */
-  mend(sheet: SheetGeometry, { joins, bridge, slot }: Mending): { sheet: SheetGeometry, analysis: Analysis } {
+  mend(sheet: SheetGeometry, { joins, bridge, slot }: Mending): { sheet: SheetGeometry; analysis: Analysis } {
     let next = withJoins(sheet, joins)
     if (slot !== null) next = withWiderSlots(next, analyse(next).slots, slot)
     if (bridge !== null) next = withWiderBridges(next, analyse(next, bridge).bridges, bridge)
     return { sheet: next, analysis: analyse(next) }
   },
-  know(list: (Candidate & Stencil)[]): void { candidates = list },
+  know(list: (Candidate & Stencil)[]): void {
+    candidates = list
+  },
   /** What fits a spot, best first; null when another search was begun, or this one was stopped, meanwhile. */
-  async fits(spot: Spot, where: { canvas: Canvas, age: number, eyesClosed: boolean }, onProgress: (done: number) => void): Promise<Seat[] | null> {
-    const mine = ++search, found: Seat[] = [], field = fieldOf(spot), ground = groundOf(where.canvas, where.age, where.eyesClosed)
+  async fits(
+    spot: Spot,
+    where: { canvas: Canvas; age: number; eyesClosed: boolean },
+    onProgress: (done: number) => void,
+  ): Promise<Seat[] | null> {
+    const mine = ++search,
+      found: Seat[] = [],
+      field = fieldOf(spot),
+      ground = groundOf(where.canvas, where.age, where.eyesClosed)
     for (let i = 0; i < candidates.length; i += 4) {
       const some = candidates.slice(i, i + 4)
       // Ranked on the spot's picture, each is proposed only as it lies on the skin itself.
-      found.push(...seatsFor(spot, some, () => {}, field).flatMap(seat => proposedSeat(seat, some.find(c => c.id === seat.id)!, spot.ring, ground) ?? []))
+      found.push(
+        ...seatsFor(spot, some, () => {}, field).flatMap(
+          seat =>
+            proposedSeat(
+              seat,
+              some.find(c => c.id === seat.id)!,
+              spot.ring,
+              ground,
+            ) ?? [],
+        ),
+      )
       onProgress(Math.min(1, (i + 4) / candidates.length))
       // Lets a newer search, or a stop, in between.
       await new Promise(resolve => setTimeout(resolve))
@@ -43,11 +89,20 @@ const sheets = {
     }
     return found.sort((a, b) => b.score - a.score)
   },
-  stop(): void { search++ },
+  stop(): void {
+    search++
+  },
   /** A look moved to another canvas; a canvas that cannot be comes back as its sentence. */
-  moved(look: Look, canvas: Canvas, age: number): { ok: true, moved: Moved } | { ok: false, sentence: string } {
+  moved(
+    look: Look,
+    canvas: Canvas,
+    age: number,
+  ): { ok: true; moved: Moved } | { ok: false; sentence: string } {
     try {
-      return { ok: true, moved: movedTo(look, canvas, age, id => candidates.find(c => c.id === id), candidates) }
+      return {
+        ok: true,
+        moved: movedTo(look, canvas, age, id => candidates.find(c => c.id === id), candidates),
+      }
     } catch (error) {
       if (error instanceof RangeError) return { ok: false, sentence: error.message }
       throw error

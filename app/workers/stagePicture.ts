@@ -3,7 +3,13 @@ import { Painting, type Bares } from '#core/raster'
 
 /** A part of a picture that changed, with the number of the picture that it belongs to and the size of the whole; `fresh` when the part is the whole. */
 export interface Update {
-  readonly patch: { i0: number, j0: number, width: number, height: number, rgba: Uint8ClampedArray<ArrayBuffer> } | null
+  readonly patch: {
+    i0: number
+    j0: number
+    width: number
+    height: number
+    rgba: Uint8ClampedArray<ArrayBuffer>
+  } | null
   readonly picture: number
   readonly width: number
   readonly height: number
@@ -12,39 +18,59 @@ export interface Update {
 }
 
 /** What is wished for: the first steps of a look at some px/mm, and the number of the picture that the page has; null when it has none. */
-export interface Wish { readonly look: Look, readonly world: World, readonly pxPerMm: number, readonly upTo: number, readonly have: number | null }
+export interface Wish {
+  readonly look: Look
+  readonly world: World
+  readonly pxPerMm: number
+  readonly upTo: number
+  readonly have: number | null
+}
 
 /**
  * The picture of the stage, kept so that only what changes is painted anew. Every picture has a number; a patch goes out only to a page that has the
  * very picture it belongs to, since one may be given up before the page saw anything of it.
  */
 export class StagePicture {
-  private kept: { key: string, picture: number, painting: Painting, shows: Map<string, Shows> } | null = null
+  private kept: { key: string; picture: number; painting: Painting; shows: Map<string, Shows> } | null = null
   private pictures = 0
   private newest = 0
 
   /** @param pause lets messages that wait come in */
-  constructor(private readonly bares: Bares, private readonly pause: () => Promise<void>) {}
+  constructor(
+    private readonly bares: Bares,
+    private readonly pause: () => Promise<void>,
+  ) {}
 
   /** How the steps of the last picture show. */
-  get shows(): Shows[] { return [...this.kept?.shows.values() ?? []] }
+  get shows(): Shows[] {
+    return [...(this.kept?.shows.values() ?? [])]
+  }
 
   /**
    * Brings the picture to a look: only from the changed step upward, and only where something changed. Null when a newer wish came meanwhile.
    * @param keyOf what a step's print depends on, as text
    */
-  async update({ look, world, pxPerMm, upTo, have }: Wish, keyOf: (step: Step) => string): Promise<Update | null> {
-    const mine = ++this.newest, bare = this.bares.of(look, world.ground, pxPerMm), key = JSON.stringify([look.canvas, look.skin, pxPerMm])
-    if (this.kept?.key !== key) this.kept = { key, picture: ++this.pictures, painting: new Painting(bare), shows: new Map() }
-    const { painting, shows, picture } = this.kept, steps = look.steps.slice(0, upTo)
+  async update(
+    { look, world, pxPerMm, upTo, have }: Wish,
+    keyOf: (step: Step) => string,
+  ): Promise<Update | null> {
+    const mine = ++this.newest,
+      bare = this.bares.of(look, world.ground, pxPerMm),
+      key = JSON.stringify([look.canvas, look.skin, pxPerMm])
+    if (this.kept?.key !== key)
+      this.kept = { key, picture: ++this.pictures, painting: new Painting(bare), shows: new Map() }
+    const { painting, shows, picture } = this.kept,
+      steps = look.steps.slice(0, upTo)
     for (const step of painting.toward(steps, world, keyOf)) {
       const pairs = painting.compared()
-      if (pairs.length) shows.set(step.id, showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
+      if (pairs.length)
+        shows.set(step.id, showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
       else shows.delete(step.id)
       await this.pause()
       if (mine !== this.newest) return null
     }
-    const { width, height } = bare.head.grid, fresh = have !== picture
+    const { width, height } = bare.head.grid,
+      fresh = have !== picture
     const patch = fresh ? { i0: 0, j0: 0, width, height, rgba: painting.whole() } : painting.patch()
     return { patch, picture, width, height, fresh, shows: steps.flatMap(s => shows.get(s.id) ?? []) }
   }
@@ -52,8 +78,24 @@ export class StagePicture {
 
 /** The steps that one goes around, and those that they go around. */
 function hostOf(step: Step, world: World): unknown {
-  const id = step.kind === 'line' || step.kind === 'dots' ? step.of?.use === 'step' ? step.of.step : null : step.kind === 'glitter' && step.area === 'print' ? step.on : null
-  const steps = world.steps as readonly Step[], host = id === null ? undefined : steps.slice(0, steps.findIndex(s => s.id === step.id)).find(s => s.id === id)
+  const id =
+    step.kind === 'line' || step.kind === 'dots'
+      ? step.of?.use === 'step'
+        ? step.of.step
+        : null
+      : step.kind === 'glitter' && step.area === 'print'
+        ? step.on
+        : null
+  const steps = world.steps as readonly Step[],
+    host =
+      id === null
+        ? undefined
+        : steps
+            .slice(
+              0,
+              steps.findIndex(s => s.id === step.id),
+            )
+            .find(s => s.id === id)
   return host ? [host, hostOf(host, world)] : null
 }
 
@@ -61,5 +103,13 @@ function hostOf(step: Step, world: World): unknown {
  * What a step's print depends on, as text: its own fields, what it goes around, its sheet, what lies beneath, and the kit.
  * @param versionOf the number of times that a sheet was told
  */
-export const keyIn = (world: World, versionOf: (sheet: string) => number, kitVersion: number) => (step: Step): string =>
-  JSON.stringify([step, hostOf(step, world), kindOf(step).sheets(step).map(versionOf), world.under?.(step.id), kitVersion])
+export const keyIn =
+  (world: World, versionOf: (sheet: string) => number, kitVersion: number) =>
+  (step: Step): string =>
+    JSON.stringify([
+      step,
+      hostOf(step, world),
+      kindOf(step).sheets(step).map(versionOf),
+      world.under?.(step.id),
+      kitVersion,
+    ])

@@ -4,7 +4,7 @@ import type { Fix } from './finding'
 /** A copy of something with the value at a path changed; what lies beside the path is shared. */
 function changed<T>(whole: T, [key, ...rest]: readonly (string | number)[], to: unknown): T {
   if (key === undefined) return to as T
-  const copy = Array.isArray(whole) ? [...whole] as T : { ...whole }
+  const copy = Array.isArray(whole) ? ([...whole] as T) : { ...whole }
   copy[key as keyof T] = changed(whole[key as keyof T], rest, to)
   return copy
 }
@@ -14,11 +14,17 @@ function changed<T>(whole: T, [key, ...rest]: readonly (string | number)[], to: 
  * @param stepId the step that the finding names
  * @param newId gives an id for each step that is added
  */
-export function afterFix(steps: readonly Step[], stepId: string | null, fix: Fix, newId: () => string): Step[] {
+export function afterFix(
+  steps: readonly Step[],
+  stepId: string | null,
+  fix: Fix,
+  newId: () => string,
+): Step[] {
   const at = steps.findIndex(s => s.id === stepId)
   if (at < 0) return [...steps]
   if (fix.goes === 'out') return steps.filter(s => s.id !== stepId)
-  const step = fix.sets.reduce<Step>((s, { path, to }) => changed(s, path, structuredClone(to)), steps[at]!), added = structuredClone(fix.adds ?? []).map(s => ({ ...s, id: newId() }))
+  const step = fix.sets.reduce<Step>((s, { path, to }) => changed(s, path, structuredClone(to)), steps[at]!),
+    added = structuredClone(fix.adds ?? []).map(s => ({ ...s, id: newId() }))
   const next = [...steps.slice(0, at), step, ...added, ...steps.slice(at + 1)]
   return fix.goes ? movedBehind(next, step.id, fix.goes.behind) : next
 }

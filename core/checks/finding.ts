@@ -12,7 +12,7 @@ export type Level = 'stop' | 'care' | 'tip'
  */
 export interface Fix {
   readonly words: string
-  readonly sets: readonly { readonly path: readonly (string | number)[], readonly to: unknown }[]
+  readonly sets: readonly { readonly path: readonly (string | number)[]; readonly to: unknown }[]
   readonly adds?: readonly Step[]
   readonly goes?: 'out' | { readonly behind: string }
 }
@@ -49,29 +49,43 @@ export interface Case {
 }
 
 /** A check of stencil steps with their sheet. */
-export type SheetCase = Case & { readonly step: SheetStep, readonly sheet: Stencil }
+export type SheetCase = Case & { readonly step: SheetStep; readonly sheet: Stencil }
 
 /** A check looks at one step and says what it finds. */
 export type Check = (at: Case) => Omit<Finding, 'check' | 'stepId'>[]
 
 /** A check that only concerns stencils whose sheet is at hand. */
-export const ofSheets = (check: (at: SheetCase) => ReturnType<Check>): Check => (at) => {
-  const sheet = at.step.kind === 'sheet' ? at.world.stencil(at.step.stencil) : undefined
-  return sheet ? check({ ...at, step: at.step as SheetStep, sheet }) : []
-}
+export const ofSheets =
+  (check: (at: SheetCase) => ReturnType<Check>): Check =>
+  at => {
+    const sheet = at.step.kind === 'sheet' ? at.world.stencil(at.step.stencil) : undefined
+    return sheet ? check({ ...at, step: at.step as SheetStep, sheet }) : []
+  }
 
 /** One place of a step where a paint is named: its path, what the look remembers of it, and the paint as the kit knows it. */
-export interface PaintPlace { readonly path: (string | number)[], readonly ref: PaintRef | CakeRef, readonly paint: Paint | undefined }
+export interface PaintPlace {
+  readonly path: (string | number)[]
+  readonly ref: PaintRef | CakeRef
+  readonly paint: Paint | undefined
+}
 
 /** Where in a step each of its paints is named, split cakes too. */
 export function paintPlaces(step: Step, { paint }: World): PaintPlace[] {
-  return kindOf(step).paintPaths(step).map((path) => {
-    const ref = path.reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], step) as PaintRef | CakeRef
-    return { path, ref, paint: paint(ref.id) }
-  })
+  return kindOf(step)
+    .paintPaths(step)
+    .map(path => {
+      const ref = path.reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], step) as
+        PaintRef | CakeRef
+      return { path, ref, paint: paint(ref.id) }
+    })
 }
 
 export const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
 /** A cake as a look remembers it. */
-export const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({ id, name, colour, strips: strips.map(s => ({ ...s })) })
+export const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({
+  id,
+  name,
+  colour,
+  strips: strips.map(s => ({ ...s })),
+})
 export const mm = (v: number): string => `${v.toFixed(1)} mm`

@@ -1,5 +1,14 @@
 import { centroidOf, type Polygon } from '../geometry'
-import { ageOf, anchorOf, coverOf, kindOf, type GemStep, type GlitterStep, type Step, type World } from '../look'
+import {
+  ageOf,
+  anchorOf,
+  coverOf,
+  kindOf,
+  type GemStep,
+  type GlitterStep,
+  type Step,
+  type World,
+} from '../look'
 import { LEAVE_OUT, type Case, type Check, type Finding, type Fix } from './finding'
 import { keptOff, shiftedFrom } from './keepOff'
 import { EYE_CLEARANCE } from './regions'
@@ -11,74 +20,136 @@ type Found = Omit<Finding, 'check' | 'stepId'>
 const ON_LIPS = 2
 
 /** Distance from a step's gems or glitter to the nearest eye's opening, mm; infinite on an arm. */
-export const eyeClearance = (step: Step, world: World, eyes: readonly Polygon[]): number => coverOf(step, world).distanceTo(eyes)
+export const eyeClearance = (step: Step, world: World, eyes: readonly Polygon[]): number =>
+  coverOf(step, world).distanceTo(eyes)
 
 /** The middle of the eye nearest to a step. */
 function eyeNear(points: GemStep['points'], eyes: readonly Polygon[]) {
-  const [x, y] = anchorOf(points), middles = eyes.map(e => centroidOf([e]))
-  return middles.sort((a, b) => Math.hypot(a[0] - x, a[1] - y) - Math.hypot(b[0] - x, b[1] - y))[0] ?? [x, y] as const
+  const [x, y] = anchorOf(points),
+    middles = eyes.map(e => centroidOf([e]))
+  return (
+    middles.sort((a, b) => Math.hypot(a[0] - x, a[1] - y) - Math.hypot(b[0] - x, b[1] - y))[0] ??
+    ([x, y] as const)
+  )
 }
 
 const FINE: Fix = { words: 'Fine glitter instead', sets: [{ path: ['sort'], to: 'fine' }] }
 
 function ofGlitter({ cover, regions }: Case, step: GlitterStep): Found[] {
   if (step.sort !== 'chunky' && step.sort !== 'gel') return []
-  const found: Found[] = [], near = cover.distanceTo(regions.eyes), words = step.sort === 'chunky' ? 'Chunky glitter' : 'Glitter gel'
+  const found: Found[] = [],
+    near = cover.distanceTo(regions.eyes),
+    words = step.sort === 'chunky' ? 'Chunky glitter' : 'Glitter gel'
   if (near < EYE_CLEARANCE) {
     found.push({
-      level: step.sort === 'chunky' ? 'stop' : 'care', title: near < 0.5 ? `${words} at an eye` : `${words} ${near.toFixed(0)} mm from an eye`,
-      why: `Keep it at least ${EYE_CLEARANCE} mm away: a flake in an eye cuts. Cosmetic grade only. ${LABEL}`, fix: FINE,
+      level: step.sort === 'chunky' ? 'stop' : 'care',
+      title: near < 0.5 ? `${words} at an eye` : `${words} ${near.toFixed(0)} mm from an eye`,
+      why: `Keep it at least ${EYE_CLEARANCE} mm away: a flake in an eye cuts. Cosmetic grade only. ${LABEL}`,
+      fix: FINE,
     })
   }
   if (cover.area(regions.lips) > ON_LIPS) {
-    found.push({ level: step.sort === 'chunky' ? 'stop' : 'care', title: `${words} on the lips`, why: `It is swallowed, and its edges cut. ${LABEL}`, fix: FINE })
+    found.push({
+      level: step.sort === 'chunky' ? 'stop' : 'care',
+      title: `${words} on the lips`,
+      why: `It is swallowed, and its edges cut. ${LABEL}`,
+      fix: FINE,
+    })
   }
   return found
 }
 
 function ofGem({ look, cover, regions, world }: Case, step: GemStep): Found[] {
-  const found: Found[] = [], age = ageOf(look), near = cover.distanceTo(regions.eyes), { fix: fixed } = step
-  const glued: Fix | null = fixed === 'glued' ? { words: 'Self-adhesive instead', sets: [{ path: ['fix'], to: 'self-adhesive' }] } : null
+  const found: Found[] = [],
+    age = ageOf(look),
+    near = cover.distanceTo(regions.eyes),
+    { fix: fixed } = step
+  const glued: Fix | null =
+    fixed === 'glued'
+      ? { words: 'Self-adhesive instead', sets: [{ path: ['fix'], to: 'self-adhesive' }] }
+      : null
   if (near < EYE_CLEARANCE) {
     const clear = (s: GemStep) => coverOf(s, world).distanceTo(regions.eyes) >= EYE_CLEARANCE
     found.push({
-      level: fixed === 'glued' ? 'stop' : 'care', title: near < 0.5 ? 'Gem at an eye' : `Gem ${near.toFixed(0)} mm from an eye`,
+      level: fixed === 'glued' ? 'stop' : 'care',
+      title: near < 0.5 ? 'Gem at an eye' : `Gem ${near.toFixed(0)} mm from an eye`,
       why: `Gems keep ${EYE_CLEARANCE} mm clear of the eye${fixed === 'glued' ? ', and adhesive never comes near one' : ''}. ${LABEL}`,
       fix: shiftedFrom(step, eyeNear(step.points, regions.eyes), 'eye', world, clear) ?? glued,
     })
   }
   if (cover.area(regions.lips) > ON_LIPS) {
-    const off = keptOff(step, { region: regions.lips, named: 'lips', middle: centroidOf(cover.within(regions.lips)), most: ON_LIPS }, world)
-    found.push({ level: fixed === 'glued' ? 'stop' : 'care', title: 'Gem on the lips', why: `It comes off and is swallowed${fixed === 'glued' ? ', and adhesive keeps away from lips' : ''}. ${LABEL}`, fix: off })
+    const off = keptOff(
+      step,
+      { region: regions.lips, named: 'lips', middle: centroidOf(cover.within(regions.lips)), most: ON_LIPS },
+      world,
+    )
+    found.push({
+      level: fixed === 'glued' ? 'stop' : 'care',
+      title: 'Gem on the lips',
+      why: `It comes off and is swallowed${fixed === 'glued' ? ', and adhesive keeps away from lips' : ''}. ${LABEL}`,
+      fix: off,
+    })
   }
   if (age < CLEAR_LIDS) {
     found.push({
-      level: age < ARM_ONLY ? 'stop' : 'care', title: 'Gems within reach of a small child',
-      why: `Small parts are swallowed: common practice uses none under ${ARM_ONLY} years and asks the parent under ${CLEAR_LIDS}. ${LABEL}`, fix: LEAVE_OUT,
+      level: age < ARM_ONLY ? 'stop' : 'care',
+      title: 'Gems within reach of a small child',
+      why: `Small parts are swallowed: common practice uses none under ${ARM_ONLY} years and asks the parent under ${CLEAR_LIDS}. ${LABEL}`,
+      fix: LEAVE_OUT,
     })
   }
-  if (fixed === 'glued' && look.sitting.allergies === 'some') found.push({ level: 'stop', title: 'Adhesive on a person with allergies', why: `Use self-adhesive gems or none. ${LABEL}`, fix: glued })
+  if (fixed === 'glued' && look.sitting.allergies === 'some')
+    found.push({
+      level: 'stop',
+      title: 'Adhesive on a person with allergies',
+      why: `Use self-adhesive gems or none. ${LABEL}`,
+      fix: glued,
+    })
   return found
 }
 
 /** Chunky glitter, gel and gems near eyes and on lips, and what keeps them on. */
-export const sparkle: Check = at => at.step.kind === 'glitter' ? ofGlitter(at, at.step) : at.step.kind === 'gem' ? ofGem(at, at.step) : []
+export const sparkle: Check = at =>
+  at.step.kind === 'glitter' ? ofGlitter(at, at.step) : at.step.kind === 'gem' ? ofGem(at, at.step) : []
 
 /** Glitter that should stick goes on while its host is wet; gel and chunky glitter hold by their own gel. */
 export const glitterHost: Check = ({ look, step, index, world }) => {
   if (step.kind !== 'glitter' || step.on === null) return []
-  const at = look.steps.findIndex(s => s.id === step.on), host = look.steps[at]
+  const at = look.steps.findIndex(s => s.id === step.on),
+    host = look.steps[at]
   if (!host) {
-    return step.area === 'print' ? [] : [{
-      level: 'care', title: 'Its wet paint is gone', why: 'The step on whose wet paint it should go is not in the look any more.', fix: { words: 'Put it on last', sets: [{ path: ['on'], to: null }] },
-    }]
+    return step.area === 'print'
+      ? []
+      : [
+          {
+            level: 'care',
+            title: 'Its wet paint is gone',
+            why: 'The step on whose wet paint it should go is not in the look any more.',
+            fix: { words: 'Put it on last', sets: [{ path: ['on'], to: null }] },
+          },
+        ]
   }
   const behind = { words: `Right behind "${host.label}"`, sets: [], goes: { behind: host.id } }
-  if (at > index) return [{ level: 'stop', title: 'Comes before its paint', why: `"${host.label}" is painted later: move this step behind it.`, fix: behind }]
+  if (at > index)
+    return [
+      {
+        level: 'stop',
+        title: 'Comes before its paint',
+        why: `"${host.label}" is painted later: move this step behind it.`,
+        fix: behind,
+      },
+    ]
   if (step.sort === 'gel' || step.sort === 'chunky') return []
-  const between = look.steps.slice(at + 1, index).reduce((s, b) => s + kindOf(b).effort(b, world).seconds, 0), dries = kindOf(host).dries(host)
-  return between > dries / 2 ? [{
-    level: 'care', title: `${host.label} is dry by then`,
-    why: `Its paint stays wet for about ${Math.round(dries / 2)} s and ${Math.round(between)} s of work lie between (estimate): fine glitter would fall off. Move this step right behind it.`, fix: behind,
-  }] : []
+  const between = look.steps.slice(at + 1, index).reduce((s, b) => s + kindOf(b).effort(b, world).seconds, 0),
+    dries = kindOf(host).dries(host)
+  return between > dries / 2
+    ? [
+        {
+          level: 'care',
+          title: `${host.label} is dry by then`,
+          why: `Its paint stays wet for about ${Math.round(dries / 2)} s and ${Math.round(between)} s of work lie between (estimate): fine glitter would fall off. Move this step right behind it.`,
+          fix: behind,
+        },
+      ]
+    : []
 }

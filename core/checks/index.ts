@@ -15,11 +15,39 @@ import { wetGround, wetLine } from './wetGround'
 
 /** Every check, in the order in which its findings are told. */
 export const CHECKS: Readonly<Record<string, Check>> = {
-  answers, wetGround, wetLine, keepOut, overEyes, lids, sparkle, safe, bleed, contrast, lineContrast, neighbour, mud, useBy, lacking, seats, wipe, reload, halo,
-  glitterHost, lipsShared,
+  answers,
+  wetGround,
+  wetLine,
+  keepOut,
+  overEyes,
+  lids,
+  sparkle,
+  safe,
+  bleed,
+  contrast,
+  lineContrast,
+  neighbour,
+  mud,
+  useBy,
+  lacking,
+  seats,
+  wipe,
+  reload,
+  halo,
+  glitterHost,
+  lipsShared,
 }
 /** Checks of a person and of the skin's shape: on a practice board there is neither. */
-const OF_SKIN: ReadonlySet<string> = new Set(['answers', 'keepOut', 'overEyes', 'lids', 'sparkle', 'safe', 'seats', 'lipsShared'])
+const OF_SKIN: ReadonlySet<string> = new Set([
+  'answers',
+  'keepOut',
+  'overEyes',
+  'lids',
+  'sparkle',
+  'safe',
+  'seats',
+  'lipsShared',
+])
 
 const RANK: Record<Level, number> = { stop: 0, care: 1, tip: 2 }
 export const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', care: 'Care', tip: 'Tip' }
@@ -27,7 +55,8 @@ export const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', care
 /** Two fixes of the same kind as one press; null when they are not. */
 function both(a: Fix | null, b: Fix | null): Fix | null {
   if (!a || !b || a.words !== b.words || a.goes || b.goes || a.adds || b.adds) return a
-  const same = (p: Fix['sets'][number], q: Fix['sets'][number]) => JSON.stringify(p.path) === JSON.stringify(q.path)
+  const same = (p: Fix['sets'][number], q: Fix['sets'][number]) =>
+    JSON.stringify(p.path) === JSON.stringify(q.path)
   return { ...a, sets: [...a.sets, ...b.sets.filter(s => !a.sets.some(o => same(o, s)))] }
 }
 
@@ -35,8 +64,18 @@ function both(a: Fix | null, b: Fix | null): Fix | null {
 function once(list: readonly Finding[]): Finding[] {
   const kept = new Map<string, Finding>()
   for (const f of list) {
-    const key = JSON.stringify([f.check, f.title]), first = kept.get(key)
-    kept.set(key, first ? { ...first, level: RANK[f.level] < RANK[first.level] ? f.level : first.level, fix: both(first.fix, f.fix) } : f)
+    const key = JSON.stringify([f.check, f.title]),
+      first = kept.get(key)
+    kept.set(
+      key,
+      first
+        ? {
+            ...first,
+            level: RANK[f.level] < RANK[first.level] ? f.level : first.level,
+            fix: both(first.fix, f.fix),
+          }
+        : f,
+    )
   }
   return [...kept.values()]
 }
@@ -46,15 +85,41 @@ function once(list: readonly Finding[]): Finding[] {
  * @param shows how the steps show, as far as they have been painted
  * @param today ISO 8601
  */
-export function findingsOf(look: Look, world: World, kit: readonly Paint[], shows: readonly Shows[], today: string): Finding[] {
-  const unders = undersOf(look.steps, world), paper = world.ground.kind === 'board', regions = regionsOf(world.ground)
+export function findingsOf(
+  look: Look,
+  world: World,
+  kit: readonly Paint[],
+  shows: readonly Shows[],
+  today: string,
+): Finding[] {
+  const unders = undersOf(look.steps, world),
+    paper = world.ground.kind === 'board',
+    regions = regionsOf(world.ground)
   const checks = Object.entries(CHECKS).filter(([name]) => !(paper && OF_SKIN.has(name)))
-  const whole = paper ? [] : sittingFindings(look, world).map((f): Finding => ({ check: 'sitting', stepId: null, ...f }))
-  return [...whole, ...look.steps.flatMap((step, index) => {
-    const at = { look, step, index, world, kit, today, regions, cover: coverOf(step, world), under: unders.get(step.id)!, shows: shows.find(s => s.stepId === step.id) }
-    const found = checks.flatMap(([check, run]) => run(at).map((f): Finding => ({ check, stepId: step.id, ...f })))
-    return once(found).sort((a, b) => RANK[a.level] - RANK[b.level])
-  })]
+  const whole = paper
+    ? []
+    : sittingFindings(look, world).map((f): Finding => ({ check: 'sitting', stepId: null, ...f }))
+  return [
+    ...whole,
+    ...look.steps.flatMap((step, index) => {
+      const at = {
+        look,
+        step,
+        index,
+        world,
+        kit,
+        today,
+        regions,
+        cover: coverOf(step, world),
+        under: unders.get(step.id)!,
+        shows: shows.find(s => s.stepId === step.id),
+      }
+      const found = checks.flatMap(([check, run]) =>
+        run(at).map((f): Finding => ({ check, stepId: step.id, ...f })),
+      )
+      return once(found).sort((a, b) => RANK[a.level] - RANK[b.level])
+    }),
+  ]
 }
 
 export * from './finding'

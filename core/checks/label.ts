@@ -8,8 +8,14 @@ import { shutForIt } from './over'
 const ON = 2
 
 /** Which delicate places a step paints on: near the eyes, the lips. */
-export function delicate({ step, cover, regions }: Pick<Case, 'step' | 'cover' | 'regions'>): { eyes: boolean, lips: boolean } {
-  return { eyes: shutForIt(step) || cover.area(regions.nearEyes) > ON, lips: step.kind === 'lips' || cover.area(regions.lips) > ON }
+export function delicate({ step, cover, regions }: Pick<Case, 'step' | 'cover' | 'regions'>): {
+  eyes: boolean
+  lips: boolean
+} {
+  return {
+    eyes: shutForIt(step) || cover.area(regions.nearEyes) > ON,
+    lips: step.kind === 'lips' || cover.area(regions.lips) > ON,
+  }
 }
 
 /** Paints of the kit that may be used where a step lies: by their labels, and not past their day. Fixes propose none but these. */
@@ -19,48 +25,72 @@ export function usable(at: Case): Paint[] {
 }
 
 const allowed = (p: Paint, { kit, today }: Case, eyes: boolean, lips: boolean): boolean =>
-  (!eyes || safeNear(p, 'eyes', kit)) && (!lips || safeNear(p, 'lips', kit)) && partsOf(p, kit).every(part => (useByOf(part) ?? today) >= today)
+  (!eyes || safeNear(p, 'eyes', kit)) &&
+  (!lips || safeNear(p, 'lips', kit)) &&
+  partsOf(p, kit).every(part => (useByOf(part) ?? today) >= today)
 
 /** The paint nearest in colour that may be used there, of the same sort: a cake for a cake. */
 function nearest(at: Case, { ref, path }: PaintPlace): Fix | null {
-  const cake = 'strips' in ref, all = usable(at).filter(p => p.id !== ref.id && (p.strips.length > 0) === cake)
-  const off = (p: Paint) => deltaE(linearOf(p.colour), linearOf(ref.colour)), best = all.sort((a, b) => off(a) - off(b))[0]
+  const cake = 'strips' in ref,
+    all = usable(at).filter(p => p.id !== ref.id && p.strips.length > 0 === cake)
+  const off = (p: Paint) => deltaE(linearOf(p.colour), linearOf(ref.colour)),
+    best = all.sort((a, b) => off(a) - off(b))[0]
   return best ? { words: best.name, sets: [{ path, to: cake ? cakeRefOf(best) : refOf(best) }] } : null
 }
 
 /** The paint of a place with every paint in it; the strips are those that the kit's cake has now. */
-const partsIn = ({ paint }: PaintPlace, kit: readonly Paint[]): Paint[] => paint ? partsOf(paint, kit) : []
+const partsIn = ({ paint }: PaintPlace, kit: readonly Paint[]): Paint[] => (paint ? partsOf(paint, kit) : [])
 
 /** Which of the paints in a place is the trouble: "its strip Flare Pink", or nothing when the paint itself is named. */
-const which = (part: Paint, { ref }: PaintPlace): string => part.id === ref.id ? part.name : `${ref.name}, for its strip ${part.name},`
+const which = (part: Paint, { ref }: PaintPlace): string =>
+  part.id === ref.id ? part.name : `${ref.name}, for its strip ${part.name},`
 
 /** Paints that the label does not allow near eyes or on lips; a split cake is only as safe as each of its strips. */
-export const safe: Check = (at) => {
-  const { step, world, kit, regions } = at, { eyes, lips } = delicate(at)
+export const safe: Check = at => {
+  const { step, world, kit, regions } = at,
+    { eyes, lips } = delicate(at)
   if (!eyes && !lips) return []
   return paintPlaces(step, world).flatMap((place): ReturnType<Check> => {
     const bad = partsIn(place, kit).find(p => (eyes && !p.eyeSafe) || (lips && !p.lipSafe))
     if (!bad) return []
-    const wrong = eyes && !bad.eyeSafe ? 'eyes' : 'lips', region = wrong === 'eyes' ? regions.nearEyes : regions.lips
+    const wrong = eyes && !bad.eyeSafe ? 'eyes' : 'lips',
+      region = wrong === 'eyes' ? regions.nearEyes : regions.lips
     const clear = () => keptOff(step, { region, named: wrong, middle: centroidOf(region), most: ON }, world)
-    return [{
-      level: wrong === 'eyes' ? 'stop' : 'care', title: `${which(bad, place)} is not for ${wrong === 'eyes' ? 'near the eyes' : 'lips'}`,
-      why: `${bad.finish === 'neon' ? 'Neon colours keep away from eyes and lips. ' : ''}The product's label and local rules come first.`, fix: nearest(at, place) ?? clear(),
-    }]
+    return [
+      {
+        level: wrong === 'eyes' ? 'stop' : 'care',
+        title: `${which(bad, place)} is not for ${wrong === 'eyes' ? 'near the eyes' : 'lips'}`,
+        why: `${bad.finish === 'neon' ? 'Neon colours keep away from eyes and lips. ' : ''}The product's label and local rules come first.`,
+        fix: nearest(at, place) ?? clear(),
+      },
+    ]
   })
 }
 
 /** Paints that were opened too long ago, strips of cakes too. */
-export const useBy: Check = (at) => paintPlaces(at.step, at.world).flatMap((place): ReturnType<Check> => {
-  const old = partsIn(place, at.kit).find(p => (useByOf(p) ?? at.today) < at.today)
-  return old ? [{ level: 'care', title: `${which(old, place)} is past its use-by`, why: `Opened ${old.openedOn}, good for ${old.months} months: until ${useByOf(old)}.`, fix: nearest(at, place) }] : []
-})
+export const useBy: Check = at =>
+  paintPlaces(at.step, at.world).flatMap((place): ReturnType<Check> => {
+    const old = partsIn(place, at.kit).find(p => (useByOf(p) ?? at.today) < at.today)
+    return old
+      ? [
+          {
+            level: 'care',
+            title: `${which(old, place)} is past its use-by`,
+            why: `Opened ${old.openedOn}, good for ${old.months} months: until ${useByOf(old)}.`,
+            fix: nearest(at, place),
+          },
+        ]
+      : []
+  })
 
 /** Paints that are not in the kit: nothing is known of them, near the eyes least of all. */
-export const lacking: Check = (at) => {
-  const { eyes, lips } = delicate(at), gone = paintPlaces(at.step, at.world).filter(p => !p.paint)
+export const lacking: Check = at => {
+  const { eyes, lips } = delicate(at),
+    gone = paintPlaces(at.step, at.world).filter(p => !p.paint)
   return gone.map(place => ({
-    level: eyes || lips ? 'care' : 'tip', title: `${place.ref.name} is not in the kit`,
-    why: `Its label and its age are not known${eyes || lips ? `, and it would lie ${eyes ? 'near the eyes' : 'on the lips'}` : ''}. Add it on the Kit page, or take another.`, fix: nearest(at, place),
+    level: eyes || lips ? 'care' : 'tip',
+    title: `${place.ref.name} is not in the kit`,
+    why: `Its label and its age are not known${eyes || lips ? `, and it would lie ${eyes ? 'near the eyes' : 'on the lips'}` : ''}. Add it on the Kit page, or take another.`,
+    fix: nearest(at, place),
   }))
 }

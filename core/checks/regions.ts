@@ -19,20 +19,41 @@ export interface Regions {
   readonly nostrils: readonly Polygon[]
   readonly hair: readonly Polygon[]
   /** Each of the open eyes and nostrils, and the mouth, by its own name. */
-  readonly named: readonly { readonly words: string, readonly region: readonly Polygon[] }[]
+  readonly named: readonly { readonly words: string; readonly region: readonly Polygon[] }[]
 }
 
-const NONE: Regions = { eyes: [], openEyes: [], aroundEyes: [], nearEyes: [], lids: [], lips: [], nostrils: [], hair: [], named: [] }
+const NONE: Regions = {
+  eyes: [],
+  openEyes: [],
+  aroundEyes: [],
+  nearEyes: [],
+  lids: [],
+  lips: [],
+  nostrils: [],
+  hair: [],
+  named: [],
+}
 /** Rings run either way round: each is made a region of its own before they are joined. */
 const joined = (rings: readonly Ring[]): Polygon[] => union(rings.flatMap(r => regionOf([r], 'nonzero')))
 
 /** Works the places of a ground out; on paper nothing is near an eye. */
 export function regionsOf(ground: Ground): Regions {
   if (!ground.face || ground.kind === 'board') return NONE
-  const kept = (ends: string) => joined(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring)), zones = (ids: readonly ZoneId[]) => joined(ids.flatMap(id => ground.zone(id) ?? []))
-  const eyes = kept('eye'), lids = zones(['left.lid', 'right.lid'])
+  const kept = (ends: string) => joined(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring)),
+    zones = (ids: readonly ZoneId[]) => joined(ids.flatMap(id => ground.zone(id) ?? []))
+  const eyes = kept('eye'),
+    lids = zones(['left.lid', 'right.lid'])
   return {
-    eyes, openEyes: ground.eyesClosed ? [] : eyes, aroundEyes: offset(eyes, EYE_CLEARANCE), nearEyes: union([...eyes, ...lids, ...zones(['left.under-eye', 'right.under-eye'])]), lids, lips: kept('mouth'), nostrils: kept('nostril'), hair: kept('hair'),
-    named: ground.keepOuts.filter(k => k.words !== 'hair' && !(ground.eyesClosed && k.words.endsWith('eye'))).map(k => ({ words: k.words, region: joined([k.ring]) })),
+    eyes,
+    openEyes: ground.eyesClosed ? [] : eyes,
+    aroundEyes: offset(eyes, EYE_CLEARANCE),
+    nearEyes: union([...eyes, ...lids, ...zones(['left.under-eye', 'right.under-eye'])]),
+    lids,
+    lips: kept('mouth'),
+    nostrils: kept('nostril'),
+    hair: kept('hair'),
+    named: ground.keepOuts
+      .filter(k => k.words !== 'hair' && !(ground.eyesClosed && k.words.endsWith('eye')))
+      .map(k => ({ words: k.words, region: joined([k.ring]) })),
   }
 }

@@ -1,4 +1,13 @@
-import { FOLLOWS, kindOf, overlap, paintedOpenings, placementsOf, seatingOf, type SheetStep, type World } from '../look'
+import {
+  FOLLOWS,
+  kindOf,
+  overlap,
+  paintedOpenings,
+  placementsOf,
+  seatingOf,
+  type SheetStep,
+  type World,
+} from '../look'
 import type { Stencil } from '../stencil'
 import type { Case, Fix } from './finding'
 
@@ -10,19 +19,41 @@ const COARSE = 250
  * @param may whether it may lie there
  * @returns null when it follows nowhere within 12 mm, or when its place is not free
  */
-export function seatedNear(step: SheetStep, sheet: Stencil, world: World, may: (step: SheetStep) => boolean): Fix | null {
+export function seatedNear(
+  step: SheetStep,
+  sheet: Stencil,
+  world: World,
+  may: (step: SheetStep) => boolean,
+): Fix | null {
   if (step.register || step.twin.own) return null
-  const [x, y] = step.at, out = Math.sign(x) || 1, ways = [['up', 0, -1], ['down', 0, 1], ...Math.abs(x) < 3 ? [] : [['outward', out, 0], ['toward the middle', -out, 0]] as const] as const
+  const [x, y] = step.at,
+    out = Math.sign(x) || 1,
+    ways = [
+      ['up', 0, -1],
+      ['down', 0, 1],
+      ...(Math.abs(x) < 3
+        ? []
+        : ([
+            ['outward', out, 0],
+            ['toward the middle', -out, 0],
+          ] as const)),
+    ] as const
   const share = (s: SheetStep, most?: number) => {
     const painted = paintedOpenings(s, world)
-    return Math.min(...placementsOf(s, world).map((p, i) => seatingOf(sheet, p, world, painted[i], most).seatedPressed))
+    return Math.min(
+      ...placementsOf(s, world).map((p, i) => seatingOf(sheet, p, world, painted[i], most).seatedPressed),
+    )
   }
   for (const d of [4, 8, 12]) {
     for (const [words, dx, dy] of ways) {
       const moved: SheetStep = { ...step, at: [round(x + d * dx), round(y + d * dy)] }
       if (share(moved, COARSE) < FOLLOWS || !may(moved)) continue
       const seated = share(moved)
-      if (seated >= FOLLOWS) return { words: `Shift it ${d} mm ${words}: ${Math.round(100 * seated)} % seat`, sets: [{ path: ['at'], to: moved.at }] }
+      if (seated >= FOLLOWS)
+        return {
+          words: `Shift it ${d} mm ${words}: ${Math.round(100 * seated)} % seat`,
+          sets: [{ path: ['at'], to: moved.at }],
+        }
     }
   }
   return null
@@ -35,7 +66,8 @@ export function drawnLater({ look, step, index, world, under }: Case): Fix | nul
   for (const next of look.steps.slice(index + 1)) {
     if (overlap(own, kindOf(next).boxes(next, world))) return null
     seconds += kindOf(next).effort(next, world).seconds
-    if (seconds >= under.wait) return { words: `Draw it after "${next.label}"`, sets: [], goes: { behind: next.id } }
+    if (seconds >= under.wait)
+      return { words: `Draw it after "${next.label}"`, sets: [], goes: { behind: next.id } }
   }
   return null
 }

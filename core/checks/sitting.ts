@@ -6,12 +6,13 @@ import { shutForIt } from './over'
 
 type Found = Omit<Finding, 'check' | 'stepId'>
 
-export const LABEL = 'Local rules and the product\'s label come first.'
+export const LABEL = "Local rules and the product's label come first."
 /**
  * Below the first age the usual practice is a small design on the arm or none, years; below the second, lids and lashes stay clear (common
  * practice).
  */
-export const ARM_ONLY = 3, CLEAR_LIDS = 6
+export const ARM_ONLY = 3,
+  CLEAR_LIDS = 6
 
 /** More of a place than this is painted and not only touched at its edge, mm2 (common practice). */
 const PAINTED = 6
@@ -19,21 +20,31 @@ const PAINTED = 6
 /** What keeps a step off a place; lashes and lips are that place, so they can only go. */
 function clearOf(at: Case, region: readonly Polygon[], named: string): Fix {
   if (shutForIt(at.step) || at.step.kind === 'lips') return LEAVE_OUT
-  return keptOff(at.step, { region, named, middle: centroidOf(at.cover.within(region)), most: PAINTED }, at.world)
+  return keptOff(
+    at.step,
+    { region, named, middle: centroidOf(at.cover.within(region)), most: PAINTED },
+    at.world,
+  )
 }
 
 /** What a person said counts for the steps that it concerns. */
-export const answers: Check = (at) => {
-  const { sitting } = at.look, { step, cover, regions } = at, found: Found[] = []
+export const answers: Check = at => {
+  const { sitting } = at.look,
+    { step, cover, regions } = at,
+    found: Found[] = []
   if (sitting.eyes === 'no' && (shutForIt(step) || cover.area(regions.nearEyes) > PAINTED)) {
     found.push({
-      level: 'stop', title: 'No paint near the eyes was wanted', why: 'The person said no to the eyes: leave them free, or leave this step out.',
+      level: 'stop',
+      title: 'No paint near the eyes was wanted',
+      why: 'The person said no to the eyes: leave them free, or leave this step out.',
       fix: clearOf(at, regions.nearEyes, 'eyes'),
     })
   }
   if (sitting.lips === 'no' && (step.kind === 'lips' || cover.area(regions.lips) > PAINTED)) {
     found.push({
-      level: 'stop', title: 'No paint on the lips was wanted', why: 'The person said no to the lips: leave them free, or leave this step out.',
+      level: 'stop',
+      title: 'No paint on the lips was wanted',
+      why: 'The person said no to the lips: leave them free, or leave this step out.',
       fix: clearOf(at, regions.lips, 'lips'),
     })
   }
@@ -41,36 +52,77 @@ export const answers: Check = (at) => {
 }
 
 /** Lids and lash line of young children stay clear. */
-export const lids: Check = (at) => {
-  const age = ageOf(at.look), own = shutForIt(at.step)
-  if (age >= CLEAR_LIDS || !at.regions.lids.length || !(own || at.cover.area(at.regions.lids) > PAINTED)) return []
-  return [{
-    level: 'care', title: `${own ? 'Lash line' : 'Eyelid'} of a child of ${age}`,
-    why: `Common practice leaves eyelids and lashes clear under ${CLEAR_LIDS} years: they cannot hold their eyes shut. ${LABEL}`,
-    fix: clearOf(at, at.regions.lids, 'lids'),
-  }]
+export const lids: Check = at => {
+  const age = ageOf(at.look),
+    own = shutForIt(at.step)
+  if (age >= CLEAR_LIDS || !at.regions.lids.length || !(own || at.cover.area(at.regions.lids) > PAINTED))
+    return []
+  return [
+    {
+      level: 'care',
+      title: `${own ? 'Lash line' : 'Eyelid'} of a child of ${age}`,
+      why: `Common practice leaves eyelids and lashes clear under ${CLEAR_LIDS} years: they cannot hold their eyes shut. ${LABEL}`,
+      fix: clearOf(at, at.regions.lids, 'lids'),
+    },
+  ]
 }
 
 /** Nothing is shared on lips. */
-export const lipsShared: Check = ({ step }) => step.kind !== 'lips' ? [] : [{
-  level: 'tip', title: 'One cotton bud, one person', why: `Take the paint off the cake first, with a fresh bud; nothing goes from lips back to the cake. ${LABEL}`, fix: null,
-}]
+export const lipsShared: Check = ({ step }) =>
+  step.kind !== 'lips'
+    ? []
+    : [
+        {
+          level: 'tip',
+          title: 'One cotton bud, one person',
+          why: `Take the paint off the cake first, with a fresh bud; nothing goes from lips back to the cake. ${LABEL}`,
+          fix: null,
+        },
+      ]
 
 /** What concerns the whole sitting: told once, on no step. */
 export function sittingFindings(look: Look, world: World): Found[] {
-  const { sitting } = look, found: Found[] = [], age = ageOf(look)
+  const { sitting } = look,
+    found: Found[] = [],
+    age = ageOf(look)
   if (age < ARM_ONLY && world.ground.face) {
-    found.push({ level: 'stop', title: `Under ${ARM_ONLY} years: the arm only`, why: `Common practice, and many insurers: very young children get a small design on the arm or none. ${LABEL}`, fix: null })
+    found.push({
+      level: 'stop',
+      title: `Under ${ARM_ONLY} years: the arm only`,
+      why: `Common practice, and many insurers: very young children get a small design on the arm or none. ${LABEL}`,
+      fix: null,
+    })
   }
   if (sitting.skin === 'broken or sore') {
-    found.push({ level: 'stop', title: 'No paint on broken or sore skin', why: 'Leave that place out, or do not paint today. Nobody who is ill is painted.', fix: null })
+    found.push({
+      level: 'stop',
+      title: 'No paint on broken or sore skin',
+      why: 'Leave that place out, or do not paint today. Nobody who is ill is painted.',
+      fix: null,
+    })
   }
-  if (sitting.patch === 'reacted') found.push({ level: 'stop', title: 'The test patch reacted', why: 'Wash it off with soap and water and do not paint.', fix: null })
+  if (sitting.patch === 'reacted')
+    found.push({
+      level: 'stop',
+      title: 'The test patch reacted',
+      why: 'Wash it off with soap and water and do not paint.',
+      fix: null,
+    })
   else if (sitting.allergies === 'some' && sitting.patch !== 'clear') {
-    found.push({ level: 'care', title: 'Allergies: test patch first', why: `Dab a little on the inner arm and wait; read the labels together. ${LABEL}`, fix: null })
+    found.push({
+      level: 'care',
+      title: 'Allergies: test patch first',
+      why: `Dab a little on the inner arm and wait; read the labels together. ${LABEL}`,
+      fix: null,
+    })
   }
   if (sitting.allergies === 'not asked' || sitting.skin === 'not asked') {
-    found.push({ level: 'tip', title: 'Ask before painting', why: 'Allergies, skin trouble, eyes and lips yes or no; offer a test patch.', fix: null })
+    found.push({
+      level: 'tip',
+      title: 'Ask before painting',
+      why: 'Allergies, skin trouble, eyes and lips yes or no; offer a test patch.',
+      fix: null,
+    })
   }
   return found
 }

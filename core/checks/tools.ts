@@ -7,7 +7,7 @@ import { mm, ofSheets } from './finding'
 const margins = new WeakMap<Stencil, number>()
 function marginOf(sheet: Stencil): number {
   let margin = margins.get(sheet)
-  if (margin === undefined) margins.set(sheet, margin = edgeMargin(sheet).width)
+  if (margin === undefined) margins.set(sheet, (margin = edgeMargin(sheet).width))
   return margin
 }
 /** Small tools, the largest first. */
@@ -15,47 +15,88 @@ const SMALLER: readonly ToolId[] = ['makeup', 'dauber', 'point']
 const tip = (world: World, tool: ToolId) => toolIn(world, tool).tip
 
 /** A tool wider than the sheet's rim leaves a halo of paint past it. */
-export const halo = ofSheets(({ step, sheet, world }) => step.passes.flatMap((pass, i) => {
-  const margin = marginOf(sheet), reach = tip(world, pass.tool) / 2
-  if (margin >= reach * 0.5) return []
-  const better = SMALLER.find(t => tip(world, t) < tip(world, pass.tool) && margin >= tip(world, t) / 2 * 0.5)
-  return [{
-    level: 'tip' as const, title: 'Halo past the sheet', why: `The rim of the sheet is ${mm(margin)} wide and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} past its middle: paint lands beside the sheet unless the rim is covered.`,
-    fix: better ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] } : null,
-  }]
-}))
+export const halo = ofSheets(({ step, sheet, world }) =>
+  step.passes.flatMap((pass, i) => {
+    const margin = marginOf(sheet),
+      reach = tip(world, pass.tool) / 2
+    if (margin >= reach * 0.5) return []
+    const better = SMALLER.find(
+      t => tip(world, t) < tip(world, pass.tool) && margin >= (tip(world, t) / 2) * 0.5,
+    )
+    return [
+      {
+        level: 'tip' as const,
+        title: 'Halo past the sheet',
+        why: `The rim of the sheet is ${mm(margin)} wide and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} past its middle: paint lands beside the sheet unless the rim is covered.`,
+        fix: better
+          ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] }
+          : null,
+      },
+    ]
+  }),
+)
 
 /** The least distance between the openings of two passes, mm; null when they share openings. */
 function between(a: Pass, b: Pass, sheet: Stencil): number | null {
-  const p = new Set(openingNumbers(a, sheet)), q = openingNumbers(b, sheet)
+  const p = new Set(openingNumbers(a, sheet)),
+    q = openingNumbers(b, sheet)
   if (q.some(n => p.has(n))) return null
   let least = Infinity
-  const points = (ring: Float64Array) => Array.from({ length: Math.ceil(ring.length / 4) }, (_, i) => [ring[4 * i]!, ring[4 * i + 1]!] as const)
+  const points = (ring: Float64Array) =>
+    Array.from({ length: Math.ceil(ring.length / 4) }, (_, i) => [ring[4 * i]!, ring[4 * i + 1]!] as const)
   const there = q.flatMap(n => points(sheet.openings[n]?.outer ?? new Float64Array()))
-  for (const n of p) for (const at of points(sheet.openings[n]?.outer ?? new Float64Array())) for (const other of there) least = Math.min(least, distance(at, other))
+  for (const n of p)
+    for (const at of points(sheet.openings[n]?.outer ?? new Float64Array()))
+      for (const other of there) least = Math.min(least, distance(at, other))
   return least
 }
 
 /** A tool that is wider than the way to the next opening catches that one too. */
-export const neighbour = ofSheets(({ step, sheet, world }) => step.passes.flatMap((pass, i) => {
-  const gaps = step.passes.flatMap((other, k) => k === i || JSON.stringify(other.load) === JSON.stringify(pass.load) ? [] : between(pass, other, sheet) ?? []), gap = Math.min(Infinity, ...gaps), reach = tip(world, pass.tool) / 2
-  if (gap >= reach) return []
-  const better = SMALLER.find(t => tip(world, t) < tip(world, pass.tool) && tip(world, t) / 2 <= gap) ?? (pass.tool === 'point' ? undefined : 'point')
-  return [{
-    level: 'care' as const, title: 'Catches the neighbouring colour', why: `Openings of another colour are ${mm(gap)} away and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} to each side.`,
-    fix: better ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] } : null,
-  }]
-}))
+export const neighbour = ofSheets(({ step, sheet, world }) =>
+  step.passes.flatMap((pass, i) => {
+    const gaps = step.passes.flatMap((other, k) =>
+        k === i || JSON.stringify(other.load) === JSON.stringify(pass.load)
+          ? []
+          : (between(pass, other, sheet) ?? []),
+      ),
+      gap = Math.min(Infinity, ...gaps),
+      reach = tip(world, pass.tool) / 2
+    if (gap >= reach) return []
+    const better =
+      SMALLER.find(t => tip(world, t) < tip(world, pass.tool) && tip(world, t) / 2 <= gap) ??
+      (pass.tool === 'point' ? undefined : 'point')
+    return [
+      {
+        level: 'care' as const,
+        title: 'Catches the neighbouring colour',
+        why: `Openings of another colour are ${mm(gap)} away and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} to each side.`,
+        fix: better
+          ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] }
+          : null,
+      },
+    ]
+  }),
+)
 
 /** A second load in the middle of a pattern comes out darker than the first. */
-export const reload = ofSheets(({ step, sheet, world }) => step.passes.flatMap((pass, i) => {
-  const area = passOpenings(pass, sheet).reduce((a, o) => a + polygonArea(o), 0), loadsAt = (dabs: number) => passLoads(pass, sheet, world, dabs), loads = loadsAt(pass.dabs)
-  if (loads < 2) return []
-  let most = pass.dabs
-  while (most > 1 && loadsAt(most) > 1) most--
-  const fits = loadsAt(most) === 1 && most >= 2
-  return [{
-    level: 'tip' as const, title: `${loads} loads for this pass${step.twin.rule === 'none' ? '' : ' on each side'}`, why: `The ${TOOLS[pass.tool].name} holds too little for ${Math.round(area / 100)} cm² (estimate). Reload between two motifs, not in the middle of one, and test the fresh load on the hand.`,
-    fix: fits ? { words: `${most} dabs, one load`, sets: [{ path: ['passes', i, 'dabs'], to: most }] } : null,
-  }]
-}))
+export const reload = ofSheets(({ step, sheet, world }) =>
+  step.passes.flatMap((pass, i) => {
+    const area = passOpenings(pass, sheet).reduce((a, o) => a + polygonArea(o), 0),
+      loadsAt = (dabs: number) => passLoads(pass, sheet, world, dabs),
+      loads = loadsAt(pass.dabs)
+    if (loads < 2) return []
+    let most = pass.dabs
+    while (most > 1 && loadsAt(most) > 1) most--
+    const fits = loadsAt(most) === 1 && most >= 2
+    return [
+      {
+        level: 'tip' as const,
+        title: `${loads} loads for this pass${step.twin.rule === 'none' ? '' : ' on each side'}`,
+        why: `The ${TOOLS[pass.tool].name} holds too little for ${Math.round(area / 100)} cm² (estimate). Reload between two motifs, not in the middle of one, and test the fresh load on the hand.`,
+        fix: fits
+          ? { words: `${most} dabs, one load`, sets: [{ path: ['passes', i, 'dabs'], to: most }] }
+          : null,
+      },
+    ]
+  }),
+)

@@ -2,16 +2,30 @@ import { ofSheets, type Check } from './finding'
 import { drawnLater } from './shift'
 
 /** A sheet on a base that is still wet lifts and drags the paint. */
-export const wetGround = ofSheets(({ step, under }) => step.dry || under.state === 'dry' || !under.by ? [] : [{
-  level: under.state === 'wet' ? 'stop' : 'care', title: `Laid on a ${under.state} base`,
-  why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate). The sheet would lift the paint and it creeps ${under.state === 'wet' ? 'three times' : 'half as much again'} under the edge.`,
-  fix: { words: 'Let it dry first', sets: [{ path: ['dry'], to: true }] },
-}])
+export const wetGround = ofSheets(({ step, under }) =>
+  step.dry || under.state === 'dry' || !under.by
+    ? []
+    : [
+        {
+          level: under.state === 'wet' ? 'stop' : 'care',
+          title: `Laid on a ${under.state} base`,
+          why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate). The sheet would lift the paint and it creeps ${under.state === 'wet' ? 'three times' : 'half as much again'} under the edge.`,
+          fix: { words: 'Let it dry first', sets: [{ path: ['dry'], to: true }] },
+        },
+      ],
+)
 
 /** A brush takes up a wet base and carries it along its line; what other strokes leave is too little to matter. */
-export const wetLine: Check = (at) => {
+export const wetLine: Check = at => {
   const { step, under } = at
-  return (step.kind !== 'line' && step.kind !== 'dots') || under.state !== 'wet' || under.by?.kind !== 'wash' ? [] : [{
-    level: 'tip', title: 'Drawn into a wet base', why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate): the brush takes its paint up and the colour turns muddy. Paint something elsewhere first.`, fix: drawnLater(at),
-  }]
+  return (step.kind !== 'line' && step.kind !== 'dots') || under.state !== 'wet' || under.by?.kind !== 'wash'
+    ? []
+    : [
+        {
+          level: 'tip',
+          title: 'Drawn into a wet base',
+          why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate): the brush takes its paint up and the colour turns muddy. Paint something elsewhere first.`,
+          fix: drawnLater(at),
+        },
+      ]
 }

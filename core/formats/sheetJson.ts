@@ -2,17 +2,32 @@ import { mapPolygon, type Ring } from '../geometry'
 import type { SheetGeometry } from '../stencil'
 
 /** A sheet's geometry as JSON: rings as flat lists of mm, rounded to a micrometre. */
-export interface SheetJson { width: number, height: number, outline: number[], openings: { outer: number[], holes: number[][] }[] }
+export interface SheetJson {
+  width: number
+  height: number
+  outline: number[]
+  openings: { outer: number[]; holes: number[][] }[]
+}
 
 const flat = (ring: Ring): number[] => Array.from(ring, v => Math.round(v * 1000) / 1000)
 
 /** A sheet for sending or keeping. */
 export function sheetJson(sheet: SheetGeometry): SheetJson {
-  return { width: sheet.width, height: sheet.height, outline: flat(sheet.outline), openings: sheet.openings.map(o => ({ outer: flat(o.outer), holes: o.holes.map(flat) })) }
+  return {
+    width: sheet.width,
+    height: sheet.height,
+    outline: flat(sheet.outline),
+    openings: sheet.openings.map(o => ({ outer: flat(o.outer), holes: o.holes.map(flat) })),
+  }
 }
 
 /** A sheet from what `sheetJson` made. */
 export function sheetFromJson(json: SheetJson): SheetGeometry {
   const ring = (list: unknown) => Float64Array.from(list as number[])
-  return { width: json.width, height: json.height, outline: ring(json.outline), openings: json.openings.map(o => mapPolygon(o as never, ring)) }
+  return {
+    width: json.width,
+    height: json.height,
+    outline: ring(json.outline),
+    openings: json.openings.map(o => mapPolygon(o as never, ring)),
+  }
 }

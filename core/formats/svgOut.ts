@@ -7,15 +7,20 @@ const f = (v: number): string => String(Math.round(v * 1000) / 1000 + 0)
 
 /** Rings as SVG path data, mm to a micrometre. */
 export function pathData(rings: readonly Ring[]): string {
-  return rings.map((ring) => {
-    let d = ''
-    for (let i = 0; i < ring.length; i += 2) d += `${i ? 'L' : 'M'}${f(ring[i]!)} ${f(ring[i + 1]!)}`
-    return `${d}Z`
-  }).join('')
+  return rings
+    .map(ring => {
+      let d = ''
+      for (let i = 0; i < ring.length; i += 2) d += `${i ? 'L' : 'M'}${f(ring[i]!)} ${f(ring[i + 1]!)}`
+      return `${d}Z`
+    })
+    .join('')
 }
 
 /** Text made safe for XML. */
-export const escapeXml = (text: string): string => text.replace(/[&<>"']/g, c => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/g, '')
+export const escapeXml = (text: string): string =>
+  text
+    .replace(/[&<>"']/g, c => `&#${c.charCodeAt(0)};`)
+    .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/g, '')
 
 /** A sheet as an SVG file in mm: its edge and its openings. */
 export function sheetSvg(sheet: SheetGeometry, title: string): string {
@@ -31,7 +36,8 @@ ${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join
 }
 
 /** The colour that a print has by itself: of glitter that of its flakes. */
-const colourOf = ({ bits, paints }: Print): string => hexOf(bits?.kind === 'flakes' ? bits.colour : masstone(paints[0]!.optics))
+const colourOf = ({ bits, paints }: Print): string =>
+  hexOf(bits?.kind === 'flakes' ? bits.colour : masstone(paints[0]!.optics))
 
 /**
  * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a group of their own.
@@ -40,14 +46,26 @@ const colourOf = ({ bits, paints }: Print): string => hexOf(bits?.kind === 'flak
  * @param box the part of the picture plane to show, mm
  */
 export function lookSvg(look: Look, world: World, box = world.ground.box): string {
-  const { front } = world.ground, w = box.maxX - box.minX, h = box.maxY - box.minY
-  const prints = look.steps.map((step) => {
-    const paths = kindOf(step).prints(step, world).map(print =>
-      `    <path d="${pathData(printedRings(print).map(front.ring))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`)
+  const { front } = world.ground,
+    w = box.maxX - box.minX,
+    h = box.maxY - box.minY
+  const prints = look.steps.map(step => {
+    const paths = kindOf(step)
+      .prints(step, world)
+      .map(
+        print =>
+          `    <path d="${pathData(printedRings(print).map(front.ring))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`,
+      )
     return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
   })
-  const sheets = look.steps.flatMap(step => kindOf(step).outlines(step, world).map(o =>
-    `  <path d="${pathData([front.ring(o.ring)])}"><title>${escapeXml(step.label)}${o.twin ? ', twin' : ''}</title></path>`))
+  const sheets = look.steps.flatMap(step =>
+    kindOf(step)
+      .outlines(step, world)
+      .map(
+        o =>
+          `  <path d="${pathData([front.ring(o.ring)])}"><title>${escapeXml(step.label)}${o.twin ? ', twin' : ''}</title></path>`,
+      ),
+  )
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${f(w)}mm" height="${f(h)}mm" viewBox="${f(box.minX)} ${f(box.minY)} ${f(w)} ${f(h)}">
 <title>${escapeXml(look.name)}</title>
 <g id="prints" stroke="none">

@@ -1,4 +1,16 @@
-import { ClipType, EndType, FillRule, inflatePaths, JoinType, simplifyPaths, Clipper64, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts'
+import {
+  ClipType,
+  EndType,
+  FillRule,
+  inflatePaths,
+  JoinType,
+  simplifyPaths,
+  Clipper64,
+  PolyTree64,
+  type Path64,
+  type Paths64,
+  type PolyPath64,
+} from 'clipper2-ts'
 import type { Polygon } from './polygon'
 import { signedArea, type Ring } from './ring'
 
@@ -11,7 +23,8 @@ const RULE: Record<Rule, FillRule> = { nonzero: FillRule.NonZero, evenodd: FillR
 
 function toPath(ring: Ring): Path64 {
   const path: Path64 = []
-  for (let i = 0; i < ring.length; i += 2) path.push({ x: Math.round(ring[i]! * GRID), y: Math.round(ring[i + 1]! * GRID) })
+  for (let i = 0; i < ring.length; i += 2)
+    path.push({ x: Math.round(ring[i]! * GRID), y: Math.round(ring[i + 1]! * GRID) })
   return path
 }
 
@@ -26,7 +39,8 @@ function toRing(path: Path64): Ring {
 
 function polygonsIn(node: PolyPath64, into: Polygon[]): Polygon[] {
   for (let i = 0; i < node.count; i++) {
-    const outer = node.child(i), holes: Ring[] = []
+    const outer = node.child(i),
+      holes: Ring[] = []
     for (let k = 0; k < outer.count; k++) {
       const hole = outer.child(k)
       holes.push(toRing(hole.polygon!))
@@ -38,7 +52,8 @@ function polygonsIn(node: PolyPath64, into: Polygon[]): Polygon[] {
 }
 
 function combine(type: ClipType, subject: Paths64, clip: Paths64, rule: FillRule): Polygon[] {
-  const tree = new PolyTree64(), engine = new Clipper64()
+  const tree = new PolyTree64(),
+    engine = new Clipper64()
   engine.addSubject(subject)
   if (clip.length) engine.addClip(clip)
   engine.execute(type, rule, tree)
@@ -49,7 +64,8 @@ const pathsOf = (polygons: Iterable<Polygon>): Paths64 => {
   const paths: Paths64 = []
   for (const p of polygons) {
     // Outer rings and holes must run opposite ways for the non-zero rule.
-    const outer = toPath(p.outer), sign = Math.sign(signedArea(p.outer))
+    const outer = toPath(p.outer),
+      sign = Math.sign(signedArea(p.outer))
     paths.push(sign < 0 ? outer.reverse() : outer)
     for (const hole of p.holes) {
       const path = toPath(hole)
@@ -60,7 +76,8 @@ const pathsOf = (polygons: Iterable<Polygon>): Paths64 => {
 }
 
 /** A ring with fewer points, none of which it leaves by more than `off` mm. */
-export const simplified = (ring: Ring, off: number): Ring => toRing(simplifyPaths([toPath(ring)], off * GRID, true)[0]!)
+export const simplified = (ring: Ring, off: number): Ring =>
+  toRing(simplifyPaths([toPath(ring)], off * GRID, true)[0]!)
 
 /** The region that some rings enclose under a fill rule, as separate polygons with holes. Coordinates in mm. */
 export function regionOf(rings: Iterable<Ring>, rule: Rule): Polygon[] {
@@ -68,17 +85,27 @@ export function regionOf(rings: Iterable<Ring>, rule: Rule): Polygon[] {
 }
 
 /** Everything that is in any of the polygons. */
-export const union = (polygons: Iterable<Polygon>): Polygon[] => combine(ClipType.Union, pathsOf(polygons), [], FillRule.NonZero)
+export const union = (polygons: Iterable<Polygon>): Polygon[] =>
+  combine(ClipType.Union, pathsOf(polygons), [], FillRule.NonZero)
 
 /** What is in `a` but not in `b`. */
-export const difference = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[] => combine(ClipType.Difference, pathsOf(a), pathsOf(b), FillRule.NonZero)
+export const difference = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[] =>
+  combine(ClipType.Difference, pathsOf(a), pathsOf(b), FillRule.NonZero)
 
 /** What is in both. */
-export const intersection = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[] => combine(ClipType.Intersection, pathsOf(a), pathsOf(b), FillRule.NonZero)
+export const intersection = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[] =>
+  combine(ClipType.Intersection, pathsOf(a), pathsOf(b), FillRule.NonZero)
 
 /** The polygons grown (delta > 0) or shrunk (delta < 0) by `delta` mm, with round corners true to 0.005 mm. */
 export function offset(polygons: Iterable<Polygon>, delta: number): Polygon[] {
-  const grown = inflatePaths(pathsOf(polygons), delta * GRID, JoinType.Round, EndType.Polygon, 2, 0.005 * GRID)
+  const grown = inflatePaths(
+    pathsOf(polygons),
+    delta * GRID,
+    JoinType.Round,
+    EndType.Polygon,
+    2,
+    0.005 * GRID,
+  )
   // Arcs leave more points than their tolerance needs.
   return combine(ClipType.Union, simplifyPaths(grown, 0.002 * GRID), [], FillRule.NonZero)
 }

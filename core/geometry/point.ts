@@ -6,7 +6,10 @@ export type Point = readonly [number, number]
 export const add = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1]]
 export const scale = (a: Point, k: number): Point => [a[0] * k, a[1] * k]
 export const distance = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1])
-export const mix = (a: Point, b: Point, t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
+export const mix = (a: Point, b: Point, t: number): Point => [
+  a[0] + (b[0] - a[0]) * t,
+  a[1] + (b[1] - a[1]) * t,
+]
 
 /** The mirror image of a point across the midline (x = 0). */
 export const mirrored = (a: Point): Point => [-a[0], a[1]]

@@ -4,7 +4,12 @@ import type { Point } from './point'
 export type Ring = Float64Array
 
 /** An axis-aligned box in mm. */
-export interface Box { minX: number, minY: number, maxX: number, maxY: number }
+export interface Box {
+  minX: number
+  minY: number
+  maxX: number
+  maxY: number
+}
 
 export const EMPTY_BOX: Readonly<Box> = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity }
 
@@ -34,14 +39,19 @@ export function signedArea(ring: Ring): number {
 /** Perimeter in mm. */
 export function perimeter(ring: Ring): number {
   let sum = 0
-  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) sum += Math.hypot(ring[i]! - ring[j]!, ring[i + 1]! - ring[j + 1]!)
+  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2)
+    sum += Math.hypot(ring[i]! - ring[j]!, ring[i + 1]! - ring[j + 1]!)
   return sum
 }
 
 /** Centroid of the ring's area; the mean of its points where the area vanishes. */
 export function ringCentroid(ring: Ring): Point {
   const n = ring.length
-  let twice = 0, x = 0, y = 0, mx = 0, my = 0
+  let twice = 0,
+    x = 0,
+    y = 0,
+    mx = 0,
+    my = 0
   for (let i = 0, j = n - 2; i < n; j = i, i += 2) {
     const cross = ring[j]! * ring[i + 1]! - ring[i]! * ring[j + 1]!
     twice += cross
@@ -58,7 +68,8 @@ export function ringCentroid(ring: Ring): Point {
 export function boxOf(ring: Ring, into: Readonly<Box> = EMPTY_BOX): Box {
   let { minX, minY, maxX, maxY } = into
   for (let i = 0; i < ring.length; i += 2) {
-    const x = ring[i]!, y = ring[i + 1]!
+    const x = ring[i]!,
+      y = ring[i + 1]!
     if (x < minX) minX = x
     if (x > maxX) maxX = x
     if (y < minY) minY = y
@@ -68,14 +79,16 @@ export function boxOf(ring: Ring, into: Readonly<Box> = EMPTY_BOX): Box {
 }
 
 /** Whether two boxes have any area in common. */
-export const boxesMeet = (a: Readonly<Box>, b: Readonly<Box>): boolean => a.minX < b.maxX && b.minX < a.maxX && a.minY < b.maxY && b.minY < a.maxY
+export const boxesMeet = (a: Readonly<Box>, b: Readonly<Box>): boolean =>
+  a.minX < b.maxX && b.minX < a.maxX && a.minY < b.maxY && b.minY < a.maxY
 
 /** Whether a point lies inside a ring, by the even-odd rule. */
 export function ringHolds(ring: Ring, x: number, y: number): boolean {
   let inside = false
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-    const yi = ring[i + 1]!, yj = ring[j + 1]!
-    if ((yi > y) !== (yj > y) && x < (ring[j]! - ring[i]!) * (y - yi) / (yj - yi) + ring[i]!) inside = !inside
+    const yi = ring[i + 1]!,
+      yj = ring[j + 1]!
+    if (yi > y !== yj > y && x < ((ring[j]! - ring[i]!) * (y - yi)) / (yj - yi) + ring[i]!) inside = !inside
   }
   return inside
 }
@@ -92,6 +105,9 @@ export function reversed(ring: Ring): Ring {
 
 /** The rings of one print so that the largest runs clockwise (y down): a mirror image turns them all, and would cancel what it overlaps. */
 export function clockwise(rings: readonly Ring[]): readonly Ring[] {
-  const largest = rings.reduce((best, r) => Math.abs(signedArea(r)) > Math.abs(best) ? signedArea(r) : best, 0)
+  const largest = rings.reduce(
+    (best, r) => (Math.abs(signedArea(r)) > Math.abs(best) ? signedArea(r) : best),
+    0,
+  )
   return largest < 0 ? rings.map(reversed) : rings
 }

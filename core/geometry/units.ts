@@ -31,7 +31,7 @@ const LENGTH = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*([a-z%]*)\s*$/i
  * Splits a length such as `12.5mm` into its number and its unit.
  * @returns `{ value, unit }` with the unit in lower case ('' when there is none), or null when it is no length.
  */
-export function splitLength(text: string): { value: number, unit: string } | null {
+export function splitLength(text: string): { value: number; unit: string } | null {
   const m = LENGTH.exec(text)
   if (!m) return null
   const value = Number(m[1])
@@ -50,10 +50,10 @@ export function lengthInMm(text: string): number | null {
 }
 
 /** Degrees as radians. */
-export const radians = (degrees: number): number => degrees * Math.PI / 180
+export const radians = (degrees: number): number => (degrees * Math.PI) / 180
 
 /** Radians as degrees. */
-export const degrees = (rad: number): number => rad * 180 / Math.PI
+export const degrees = (rad: number): number => (rad * 180) / Math.PI
 
 /** An angle in degrees brought into (-180, 180]. */
 export function wrapDegrees(angle: number): number {

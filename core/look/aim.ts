@@ -6,4 +6,5 @@ import type { SheetSide } from '../skin'
  * @param heading the sheet's own heading on side A, degrees clockwise from up
  * @param way the way it should point, degrees clockwise from up
  */
-export const aimedTilt = (side: SheetSide, heading: number, way: number): number => wrapDegrees(way - (side === 'B' ? -heading : heading))
+export const aimedTilt = (side: SheetSide, heading: number, way: number): number =>
+  wrapDegrees(way - (side === 'B' ? -heading : heading))

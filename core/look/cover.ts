@@ -1,11 +1,26 @@
-import { boxAround, boxOf, boxesMeet, clockwise, difference, distanceBetween, intersection, polygonArea, regionOf, type Box, type Point, type Polygon, type Ring } from '../geometry'
+import {
+  boxAround,
+  boxOf,
+  boxesMeet,
+  clockwise,
+  difference,
+  distanceBetween,
+  intersection,
+  polygonArea,
+  regionOf,
+  type Box,
+  type Point,
+  type Polygon,
+  type Ring,
+} from '../geometry'
 import type { Ground } from '../skin'
 import { layOn, type Placement } from '../skin'
 import type { Stencil } from '../stencil'
 import { kindOf, type Step, type World } from './kinds'
 
 /** Area of a region, mm2. */
-export const areaOf = (region: readonly Polygon[]): number => region.reduce((sum, p) => sum + polygonArea(p), 0)
+export const areaOf = (region: readonly Polygon[]): number =>
+  region.reduce((sum, p) => sum + polygonArea(p), 0)
 
 /** The part of the skin that a step covers. Everything in skin coordinates, mm. */
 export interface Cover {
@@ -24,12 +39,19 @@ function leftFree(step: Step, ground: Ground): Ring[] {
   const byZones = (step.kind === 'wash' || step.kind === 'glitter') && step.zones.length > 0
   if (!byZones) return []
   const named = step.kind === 'glitter' || step.zones.includes('lips')
-  return ground.keepOuts.filter(k => k.words.endsWith('eye') ? !ground.eyesClosed : k.words.endsWith('nostril') || (k.words === 'mouth' && !named)).map(k => k.ring)
+  return ground.keepOuts
+    .filter(k =>
+      k.words.endsWith('eye')
+        ? !ground.eyesClosed
+        : k.words.endsWith('nostril') || (k.words === 'mouth' && !named),
+    )
+    .map(k => k.ring)
 }
 
 /** The rings of each film or thing that a step lays, and those inside which nothing of it lies; the shade that a gem throws is no part of it. */
-function laidRings(step: Step, world: World): { rings: (readonly Ring[])[], free: readonly Ring[] } {
-  const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true }), gems = prints.filter(p => p.bits?.kind === 'gem')
+function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free: readonly Ring[] } {
+  const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true }),
+    gems = prints.filter(p => p.bits?.kind === 'gem')
   return { rings: (gems.length ? gems : prints).map(p => clockwise(p.rings)), free: prints[0]?.free ?? [] }
 }
 
@@ -38,13 +60,17 @@ function laidRings(step: Step, world: World): { rings: (readonly Ring[])[], free
  * answers which mm2 of a region a step covers.
  */
 export function coverOf(step: Step, world: World): Cover {
-  const made = laidRings(step, world), laid = made.rings.map(rings => rings.map(ring => ({ ring, box: boxOf(ring) }))), free = [...leftFree(step, world.ground), ...made.free]
+  const made = laidRings(step, world),
+    laid = made.rings.map(rings => rings.map(ring => ({ ring, box: boxOf(ring) }))),
+    free = [...leftFree(step, world.ground), ...made.free]
   /** Only rings near the region are clipped: a texture has thousands. A hole lies within its outer ring, so both are dropped together or the hole alone. */
-  const near = (box: Readonly<Box>) => laid.flatMap((rings) => {
-    const list = rings.filter(r => boxesMeet(r.box, box)).map(r => r.ring)
-    return list.length ? regionOf(list, 'nonzero') : []
-  })
-  const without = (region: Polygon[]): Polygon[] => region.length && free.length ? difference(region, regionOf(free, 'nonzero')) : region
+  const near = (box: Readonly<Box>) =>
+    laid.flatMap(rings => {
+      const list = rings.filter(r => boxesMeet(r.box, box)).map(r => r.ring)
+      return list.length ? regionOf(list, 'nonzero') : []
+    })
+  const without = (region: Polygon[]): Polygon[] =>
+    region.length && free.length ? difference(region, regionOf(free, 'nonzero')) : region
   let whole: Polygon[] | null = null
   const within = (region: readonly Polygon[]): Polygon[] => {
     if (region.length === 0) return []
@@ -52,10 +78,20 @@ export function coverOf(step: Step, world: World): Cover {
     return own.length ? without(intersection(own, region)) : []
   }
   const cover: Cover = {
-    get region() { return whole ??= without(regionOf(near({ minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }).flatMap(p => [p.outer, ...p.holes]), 'nonzero')) },
+    get region() {
+      return (whole ??= without(
+        regionOf(
+          near({ minX: -Infinity, minY: -Infinity, maxX: Infinity, maxY: Infinity }).flatMap(p => [
+            p.outer,
+            ...p.holes,
+          ]),
+          'nonzero',
+        ),
+      ))
+    },
     within,
     area: region => areaOf(within(region)),
-    distanceTo: region => within(region).length ? 0 : distanceBetween(cover.region, region),
+    distanceTo: region => (within(region).length ? 0 : distanceBetween(cover.region, region)),
   }
   return cover
 }
@@ -68,18 +104,31 @@ export const TOUCH = 0.5
  * @param numbers the openings that are painted
  * @param least mm2 of the region that an opening must cover to count
  */
-export function openingsOver(sheet: Stencil, placement: Placement, numbers: Iterable<number>, region: readonly Polygon[], { ground }: Pick<World, 'ground'>, least = TOUCH): number[] {
+export function openingsOver(
+  sheet: Stencil,
+  placement: Placement,
+  numbers: Iterable<number>,
+  region: readonly Polygon[],
+  { ground }: Pick<World, 'ground'>,
+  least = TOUCH,
+): number[] {
   if (region.length === 0) return []
-  const laid = layOn(ground.surface, placement, true), box = boxAround(region), found: number[] = []
+  const laid = layOn(ground.surface, placement, true),
+    box = boxAround(region),
+    found: number[] = []
   const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY)
   for (const n of numbers) {
     const opening = sheet.openings[n]
     if (!opening) continue
-    const own = boxOf(opening.outer), [x, y]: Point = laid.point([(own.minX + own.maxX) / 2, (own.minY + own.maxY) / 2]), far = Math.hypot(own.maxX - own.minX, own.maxY - own.minY) + reach
+    const own = boxOf(opening.outer),
+      [x, y]: Point = laid.point([(own.minX + own.maxX) / 2, (own.minY + own.maxY) / 2]),
+      far = Math.hypot(own.maxX - own.minX, own.maxY - own.minY) + reach
     // Far from the region an opening need not be laid point by point; on steep skin it looks smaller, never larger.
-    if (Math.abs(x - (box.minX + box.maxX) / 2) > far || Math.abs(y - (box.minY + box.maxY) / 2) > far) continue
+    if (Math.abs(x - (box.minX + box.maxX) / 2) > far || Math.abs(y - (box.minY + box.maxY) / 2) > far)
+      continue
     const rings = [opening.outer, ...opening.holes].map(laid.ring)
-    if (boxesMeet(boxOf(rings[0]!), box) && areaOf(intersection(regionOf(rings, 'nonzero'), region)) > least) found.push(n)
+    if (boxesMeet(boxOf(rings[0]!), box) && areaOf(intersection(regionOf(rings, 'nonzero'), region)) > least)
+      found.push(n)
   }
   return found
 }

@@ -11,19 +11,26 @@ import { upgraded } from './upgrade'
 /** As many steps a look has at most: nobody sits for more. */
 export const MOST_STEPS = 80
 
-const stepSchema = z.discriminatedUnion('kind', Object.values(KINDS).map(k => k.schema) as never, { error: `must be of a known kind: ${Object.keys(KINDS).join(', ')}` }) as unknown as z.ZodType<Step>
+const stepSchema = z.discriminatedUnion('kind', Object.values(KINDS).map(k => k.schema) as never, {
+  error: `must be of a known kind: ${Object.keys(KINDS).join(', ')}`,
+}) as unknown as z.ZodType<Step>
 
 /** A look: one design as a file and as a record. Fields are described in docs/FORMATS.md. */
 export const lookSchema = z.strictObject({
   format: z.literal(LOOK_FORMAT, { error: `must be "${LOOK_FORMAT}"` }),
-  version: z.literal(LOOK_VERSION, { error: `must be ${LOOK_VERSION}; a later file needs a later version of the application` }),
+  version: z.literal(LOOK_VERSION, {
+    error: `must be ${LOOK_VERSION}; a later file needs a later version of the application`,
+  }),
   id: idSchema,
   name: textSchema(80).min(1, 'must not be empty'),
   notes: textSchema(4000),
   tags: z.array(textSchema(30)).max(20),
   canvas: canvasSchema,
   skin: z.strictObject({
-    colour: hexSchema, hair: hexSchema, eyes: z.enum(['open', 'closed'], { error: 'must be open or closed' }), age: bounded(3, 99),
+    colour: hexSchema,
+    hair: hexSchema,
+    eyes: z.enum(['open', 'closed'], { error: 'must be open or closed' }),
+    age: bounded(3, 99),
   }),
   sitting: sittingSchema,
   focus: pointSchema,
@@ -35,10 +42,11 @@ export const lookSchema = z.strictObject({
 export type Look = Omit<z.infer<typeof lookSchema>, 'steps'> & { steps: Step[] }
 
 /** What a look is painted on. Throws RangeError with a sentence when such a face or arm cannot be. */
-export const groundFor = (look: Pick<Look, 'canvas' | 'skin'>): Ground => groundOf(look.canvas, look.skin.age, look.skin.eyes === 'closed')
+export const groundFor = (look: Pick<Look, 'canvas' | 'skin'>): Ground =>
+  groundOf(look.canvas, look.skin.age, look.skin.eyes === 'closed')
 
 /** A look, or sentences that say what is wrong where. */
-export type ParsedLook = { ok: true, look: Look } | { ok: false, errors: string[] }
+export type ParsedLook = { ok: true; look: Look } | { ok: false; errors: string[] }
 
 /**
  * Reads a look from parsed JSON.
@@ -48,9 +56,12 @@ export function parseLook(data: unknown): ParsedLook {
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== LOOK_FORMAT) {
     return { ok: false, errors: [`This is not a look: its "format" is not "${LOOK_FORMAT}".`] }
   }
-  const now = upgraded(data), result = lookSchema.safeParse(now)
-  if (!result.success) return { ok: false, errors: result.error.issues.slice(0, 10).map(issue => sentence(issue, now)) }
-  const look = result.data as Look, seen = new Set<string>()
+  const now = upgraded(data),
+    result = lookSchema.safeParse(now)
+  if (!result.success)
+    return { ok: false, errors: result.error.issues.slice(0, 10).map(issue => sentence(issue, now)) }
+  const look = result.data as Look,
+    seen = new Set<string>()
   for (const step of look.steps) {
     if (seen.has(step.id)) return { ok: false, errors: [`Two steps have the same id "${step.id}".`] }
     seen.add(step.id)
@@ -58,18 +69,23 @@ export function parseLook(data: unknown): ParsedLook {
   try {
     groundFor(look)
   } catch (error) {
-    if (error instanceof RangeError) return { ok: false, errors: [`The look's canvas cannot be. ${error.message}`] }
+    if (error instanceof RangeError)
+      return { ok: false, errors: [`The look's canvas cannot be. ${error.message}`] }
     throw error
   }
   return { ok: true, look }
 }
 
 /** The ids of the sheets that a look uses, each once. */
-export const sheetsOf = (look: Look): string[] => [...new Set(look.steps.flatMap(step => kindOf(step).sheets(step)))]
+export const sheetsOf = (look: Look): string[] => [
+  ...new Set(look.steps.flatMap(step => kindOf(step).sheets(step))),
+]
 
 /** Sentences for the sheets that a look names and the drawer lacks. */
 export function missingSheets(look: Look, has: (id: string) => boolean): string[] {
-  return sheetsOf(look).filter(id => !has(id)).map(id => `The look uses the stencil "${id}", which is not in the drawer. Import that sheet first.`)
+  return sheetsOf(look)
+    .filter(id => !has(id))
+    .map(id => `The look uses the stencil "${id}", which is not in the drawer. Import that sheet first.`)
 }
 
 function sentence(issue: z.core.$ZodIssue, data: unknown): string {

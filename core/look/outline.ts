@@ -2,30 +2,35 @@ import { distance, outlineThrough, type Point } from '../geometry'
 import { GLITTER_HANDLES, isMark, type MarkStep, type Step } from './kinds'
 
 /** Steps whose handles draw a closed outline: a base of its own shape, or an area of glitter. */
-export const isOutline = (step: Step): boolean => isMark(step) && ((step.kind === 'wash' && step.points.length > 0) || (step.kind === 'glitter' && step.area === 'outline'))
+export const isOutline = (step: Step): boolean =>
+  isMark(step) &&
+  ((step.kind === 'wash' && step.points.length > 0) || (step.kind === 'glitter' && step.area === 'outline'))
 
 /** As many handles a closed outline can have: a hand keeps no eye on more. */
-export const mostHandles = (step: MarkStep): number => step.kind === 'glitter' ? GLITTER_HANDLES : 40
+export const mostHandles = (step: MarkStep): number => (step.kind === 'glitter' ? GLITTER_HANDLES : 40)
 
 /** The middle of a closed outline between one of its handles and the next. */
 export function between(points: readonly Point[], after: number, straight = false): Point {
-  const a = points[after]!, b = points[(after + 1) % points.length]!
+  const a = points[after]!,
+    b = points[(after + 1) % points.length]!
   if (straight) return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
-  const flat = outlineThrough(points, 2), k = 4 * after + 2
+  const flat = outlineThrough(points, 2),
+    k = 4 * after + 2
   return [flat[k]!, flat[k + 1]!]
 }
 
 /** The handle after which a closed outline goes farthest without another. */
 export function widestGap(points: readonly Point[]): number {
   const gap = (i: number) => distance(points[i]!, points[(i + 1) % points.length]!)
-  return points.reduce((best, _, i) => gap(i) > gap(best) ? i : best, 0)
+  return points.reduce((best, _, i) => (gap(i) > gap(best) ? i : best), 0)
 }
 
 /** The handle without which a closed outline changes least: it makes the smallest triangle with its neighbours. */
 export function leastMissed(points: readonly Point[]): number {
-  const n = points.length, triangle = (i: number) => {
-    const [a, b, c] = [points[(i + n - 1) % n]!, points[i]!, points[(i + 1) % n]!]
-    return Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1]))
-  }
-  return points.reduce((best, _, i) => triangle(i) < triangle(best) ? i : best, 0)
+  const n = points.length,
+    triangle = (i: number) => {
+      const [a, b, c] = [points[(i + n - 1) % n]!, points[i]!, points[(i + 1) % n]!]
+      return Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1]))
+    }
+  return points.reduce((best, _, i) => (triangle(i) < triangle(best) ? i : best), 0)
 }

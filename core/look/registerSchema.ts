@@ -3,7 +3,7 @@ import { bounded, idSchema, pointSchema } from './parts'
 
 /** Ways of registering one sheet on another. */
 export const REGISTER_WAYS = ['openings', 'bridges', 'motif', 'edge'] as const
-export type RegisterWay = typeof REGISTER_WAYS[number]
+export type RegisterWay = (typeof REGISTER_WAYS)[number]
 
 /** A sheet held in register with another step's: how its frame lies in the host's sheet frame (degrees clockwise, mm). */
 export const registerSchema = z.strictObject({

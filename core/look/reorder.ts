@@ -1,9 +1,14 @@
 import type { Step } from './kinds'
 
 /** Takes a step out with the glitter that goes on its wet paint, as far as that comes right after it. */
-function lifted(steps: readonly Step[], from: number, but?: string): { moved: Step[], rest: Step[] } {
+function lifted(steps: readonly Step[], from: number, but?: string): { moved: Step[]; rest: Step[] } {
   let end = from + 1
-  for (let next = steps[end]; next?.kind === 'glitter' && next.on === steps[from]!.id && next.id !== but; next = steps[end]) end++
+  for (
+    let next = steps[end];
+    next?.kind === 'glitter' && next.on === steps[from]!.id && next.id !== but;
+    next = steps[end]
+  )
+    end++
   return { moved: steps.slice(from, end), rest: [...steps.slice(0, from), ...steps.slice(end)] }
 }
 

@@ -3,7 +3,10 @@ import { landmarkList, mirroredPlacement, type Ground, type Landmarks, type Plac
 import type { TwinRule } from './parts'
 
 /** The mirror of a sheet's shape that is the sheet itself: a line through a point of it, by its angle from upright (degrees). */
-export interface OwnAxis { readonly angle: number, readonly centre: Point }
+export interface OwnAxis {
+  readonly angle: number
+  readonly centre: Point
+}
 
 /** Differences between two sides that nobody notices: up to this many mm and degrees (common practice). */
 export const UNNOTICED = { mm: 3, degrees: 5 } as const
@@ -13,11 +16,18 @@ export const UNNOTICED = { mm: 3, degrees: 5 } as const
  * shifted there. The shifts are averaged with weights that fall with the fourth power of distance (Shepard 1968, a two-dimensional interpolation function).
  */
 export function acrossByFeatures(face: Landmarks, at: Point): Point {
-  let sum = 0, dx = 0, dy = 0
+  let sum = 0,
+    dx = 0,
+    dy = 0
   const here = mirrored(at)
   for (const mark of landmarkList(face)) {
-    const [name] = [mark.id.split('.')[1]!], other = mark.side === 'mid' ? mark.at : face[mark.side === 'left' ? 'right' : 'left'][name as keyof Landmarks['left']]
-    const from = mirrored(mark.at), d = distance(from, here)
+    const [name] = [mark.id.split('.')[1]!],
+      other =
+        mark.side === 'mid'
+          ? mark.at
+          : face[mark.side === 'left' ? 'right' : 'left'][name as keyof Landmarks['left']]
+    const from = mirrored(mark.at),
+      d = distance(from, here)
     const weight = 1 / (d ** 4 + 1)
     sum += weight
     dx += weight * (other[0] - from[0])
@@ -28,18 +38,33 @@ export function acrossByFeatures(face: Landmarks, at: Point): Point {
 
 /** A placement whose sheet is its own mirror image, turned over in place: the same print from the other side, so nothing need be flipped. */
 export function withoutFlip(placement: Placement, { angle, centre }: OwnAxis): Placement {
-  const [gx, gy] = placement.grip ?? [0, 0], c = Math.cos(radians(2 * angle)), s = Math.sin(radians(2 * angle)), x = gx - centre[0], y = gy - centre[1]
+  const [gx, gy] = placement.grip ?? [0, 0],
+    c = Math.cos(radians(2 * angle)),
+    s = Math.sin(radians(2 * angle)),
+    x = gx - centre[0],
+    y = gy - centre[1]
   // The grip's own mirror image in the sheet: a reflection about a line at `angle` from upright.
   const grip: Point = [centre[0] - c * x - s * y, centre[1] - s * x + c * y]
   const turned = placement.side === 'B' ? -2 * angle : 2 * angle
-  return { at: placement.at, tilt: wrapDegrees(placement.tilt + turned), side: placement.side === 'A' ? 'B' : 'A', grip }
+  return {
+    at: placement.at,
+    tilt: wrapDegrees(placement.tilt + turned),
+    side: placement.side === 'A' ? 'B' : 'A',
+    grip,
+  }
 }
 
 /**
  * Where the twin of a placement lies by a rule; null for none. A sheet with a mirror axis stays on the side it is on, with the tilt that does it.
  * @param about the point of a half turn; the middle of the ground when null
  */
-export function twinOf(ground: Ground, own: Placement, rule: TwinRule, about: Point | null, axis: OwnAxis | null): Placement | null {
+export function twinOf(
+  ground: Ground,
+  own: Placement,
+  rule: TwinRule,
+  about: Point | null,
+  axis: OwnAxis | null,
+): Placement | null {
   if (rule === 'none') return null
   if (rule === 'turn') return halfTurned(ground, own, about ?? [0, 0])
   const face = rule === 'features' ? ground.face?.landmarks : undefined
@@ -48,27 +73,48 @@ export function twinOf(ground: Ground, own: Placement, rule: TwinRule, about: Po
 }
 
 function byFeatures(face: Landmarks, own: Placement): Placement {
-  const exact = mirroredPlacement(own), at = acrossByFeatures(face, own.at), reach = 12
+  const exact = mirroredPlacement(own),
+    at = acrossByFeatures(face, own.at),
+    reach = 12
   // The way up of the sheet is carried over by a second point, so that it leans as the features do there.
-  const up: Point = [own.at[0] + reach * Math.sin(radians(own.tilt)), own.at[1] - reach * Math.cos(radians(own.tilt))]
+  const up: Point = [
+    own.at[0] + reach * Math.sin(radians(own.tilt)),
+    own.at[1] - reach * Math.cos(radians(own.tilt)),
+  ]
   return { ...exact, at, tilt: bearing(at, acrossByFeatures(face, up)) }
 }
 
 /** Half a turn of the skin about one of its points. */
 function halfTurned({ surface }: Ground, own: Placement, about: Point): Placement {
-  const around = surface.exponential(about), out = new Float64Array(4), [u, v] = around.from(...own.at), reach = 12
-  const up: Point = [own.at[0] + reach * Math.sin(radians(own.tilt)), own.at[1] - reach * Math.cos(radians(own.tilt))], [p, q] = around.from(...up)
+  const around = surface.exponential(about),
+    out = new Float64Array(4),
+    [u, v] = around.from(...own.at),
+    reach = 12
+  const up: Point = [
+      own.at[0] + reach * Math.sin(radians(own.tilt)),
+      own.at[1] - reach * Math.cos(radians(own.tilt)),
+    ],
+    [p, q] = around.from(...up)
   around.to(-u, -v, out, 0)
   around.to(-p, -q, out, 2)
-  return { ...own, at: [out[0]!, out[1]!], tilt: wrapDegrees(bearing([out[0]!, out[1]!], [out[2]!, out[3]!])) }
+  return {
+    ...own,
+    at: [out[0]!, out[1]!],
+    tilt: wrapDegrees(bearing([out[0]!, out[1]!], [out[2]!, out[3]!])),
+  }
 }
 
 /** How far a twin lies from where its rule puts it: mm on the skin, degrees, and whether anybody would notice. */
-export interface TwinMiss { readonly mm: number, readonly degrees: number, readonly noticed: boolean }
+export interface TwinMiss {
+  readonly mm: number
+  readonly degrees: number
+  readonly noticed: boolean
+}
 
 export function twinMiss(placed: Placement, exact: Placement, axis: OwnAxis | null): TwinMiss {
   // A sheet that is its own mirror image may lie on either side.
   const same = placed.side === exact.side || !axis ? placed : withoutFlip(placed, axis)
-  const mm = distance(same.at, exact.at), degrees = same.side === exact.side ? Math.abs(wrapDegrees(same.tilt - exact.tilt)) : 180
+  const mm = distance(same.at, exact.at),
+    degrees = same.side === exact.side ? Math.abs(wrapDegrees(same.tilt - exact.tilt)) : 180
   return { mm, degrees, noticed: mm > UNNOTICED.mm || degrees > UNNOTICED.degrees }
 }

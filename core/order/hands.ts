@@ -1,25 +1,43 @@
 import { USED, type Tool } from '../paint'
 
 /** Seconds that hands need (common practice, shown as estimates until times are logged). */
-export const HANDS = { reload: 4, place: 4, lift: 2, wipe: 8, dab: 0.4, glitter: 5, blend: 6, brushLoad: 3, brushLift: 0.3, dot: 0.6, gem: 6, lips: 12 } as const
+export const HANDS = {
+  reload: 4,
+  place: 4,
+  lift: 2,
+  wipe: 8,
+  dab: 0.4,
+  glitter: 5,
+  blend: 6,
+  brushLoad: 3,
+  brushLift: 0.3,
+  dot: 0.6,
+  gem: 6,
+  lips: 12,
+} as const
 
 /** How fast a brush is drawn, mm/s (common practice). */
 export const BRUSH_SPEED = 60
 
 /** Seconds and loads for some pulls of a brush: their lengths in mm, how much line a load gives, and lifting between two. */
-export function strokeEffort(lengths: readonly number[], line: number): { seconds: number, loads: number } {
-  const total = lengths.reduce((s, l) => s + l, 0), loads = lengths.length ? Math.max(1, Math.ceil(total / line)) : 0
+export function strokeEffort(lengths: readonly number[], line: number): { seconds: number; loads: number } {
+  const total = lengths.reduce((s, l) => s + l, 0),
+    loads = lengths.length ? Math.max(1, Math.ceil(total / line)) : 0
   return { loads, seconds: total / BRUSH_SPEED + HANDS.brushLoad * loads + HANDS.brushLift * lengths.length }
 }
 
 /** Reloads for covering an area: ceil(area x film x dabs / (0.6 capacity)), at least one. Area mm2, film mg/cm2. */
-export function loadsFor(areaMm2: number, filmPerDab: number, dabs: number, tool: Pick<Tool, 'capacity'>): number {
-  return Math.max(1, Math.ceil(areaMm2 / 100 * filmPerDab * dabs / (USED * tool.capacity)))
+export function loadsFor(
+  areaMm2: number,
+  filmPerDab: number,
+  dabs: number,
+  tool: Pick<Tool, 'capacity'>,
+): number {
+  return Math.max(1, Math.ceil(((areaMm2 / 100) * filmPerDab * dabs) / (USED * tool.capacity)))
 }
 
 /** Seconds of dabbing over an area: one dab for each footprint of the tool's tip, for each layer. */
 export function dabSeconds(areaMm2: number, dabs: number, tool: Pick<Tool, 'tip'>): number {
-  const footprint = Math.PI / 4 * tool.tip ** 2
+  const footprint = (Math.PI / 4) * tool.tip ** 2
   return HANDS.dab * Math.max(1, Math.ceil(areaMm2 / footprint)) * dabs
 }
-

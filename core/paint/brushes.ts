@@ -30,7 +30,9 @@ export type BrushId = keyof typeof BRUSHES
 export const BRUSH_IDS = Object.keys(BRUSHES) as BrushId[]
 
 /** Film that a brush stroke leaves, mg/cm2: opaque in one go from a round, thinner from a wide flat (common practice). */
-export const brushFilm = (brush: BrushId): number => BRUSHES[brush].form === 'round' || BRUSHES[brush].form === 'dagger' ? 3.4 : 2.7
+export const brushFilm = (brush: BrushId): number =>
+  BRUSHES[brush].form === 'round' || BRUSHES[brush].form === 'dagger' ? 3.4 : 2.7
 
 /** Width that a pressure of 0 to 1 gives, mm. */
-export const widthAt = (brush: BrushId, press: number): number => BRUSHES[brush].least + press * (BRUSHES[brush].most - BRUSHES[brush].least)
+export const widthAt = (brush: BrushId, press: number): number =>
+  BRUSHES[brush].least + press * (BRUSHES[brush].most - BRUSHES[brush].least)

@@ -16,7 +16,11 @@ export function linearOf(hex: string): LinearRgb {
 export const hexOf = ([r, g, b]: LinearRgb): string => formatHex({ mode: 'lrgb', r, g, b })
 
 /** The mix of two linear colours, `t` of the second. */
-export const mixLinear = (a: LinearRgb, b: LinearRgb, t: number): LinearRgb => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t]
+export const mixLinear = (a: LinearRgb, b: LinearRgb, t: number): LinearRgb => [
+  a[0] + (b[0] - a[0]) * t,
+  a[1] + (b[1] - a[1]) * t,
+  a[2] + (b[2] - a[2]) * t,
+]
 
 /** A linear value as an sRGB byte (IEC 61966-2-1), through a table of 4096 steps. */
 export function srgbByte(linear: number): number {

@@ -4,12 +4,16 @@ import type { LinearRgb } from './colour'
  * What a paint does to light, per band of linear red, green and blue: absorption K and scattering S of one swatch film (its thickness counts as 1).
  * Two-flux optics of Kubelka and Munk.
  */
-export interface Optics { readonly k: LinearRgb, readonly s: LinearRgb }
+export interface Optics {
+  readonly k: LinearRgb
+  readonly s: LinearRgb
+}
 
 /** Reflectance of the white part of a swatch card; its black part counts as 0 (common practice). */
 export const WHITE_CARD = 0.86
 /** Bounds of reflectances that are read off a swatch: none is quite black or quite white. */
-const LEAST = 0.002, MOST = 0.985
+const LEAST = 0.002,
+  MOST = 0.985
 
 const bands = (f: (band: 0 | 1 | 2) => number): LinearRgb => [f(0), f(1), f(2)]
 const bounded = (v: number) => Math.min(MOST, Math.max(LEAST, v))
@@ -21,34 +25,40 @@ const bounded = (v: number) => Math.min(MOST, Math.max(LEAST, v))
  * @param ground reflectance beneath, 0 to 1
  */
 export function reflectance(k: number, s: number, x: number, ground: number): number {
-  const g = Math.sqrt(k * (k + 2 * s)), t = g * x > 1e-9 ? Math.tanh(g * x) / g : x
+  const g = Math.sqrt(k * (k + 2 * s)),
+    t = g * x > 1e-9 ? Math.tanh(g * x) / g : x
   // Both sides are divided by g: t is then the limit x where nothing is absorbed.
   return (s * t + ground * (1 - (k + s) * t)) / (1 + (k + s) * t - ground * s * t)
 }
 
 /** A film over a painted ground, all bands. */
-export const filmOver = ({ k, s }: Optics, x: number, ground: LinearRgb): LinearRgb => bands(b => reflectance(k[b], s[b], x, ground[b]))
+export const filmOver = ({ k, s }: Optics, x: number, ground: LinearRgb): LinearRgb =>
+  bands(b => reflectance(k[b], s[b], x, ground[b]))
 
 /** The colour of a film that is so thick that no ground shows: a - b with a = 1 + K/S. */
-export const masstone = ({ k, s }: Optics): LinearRgb => bands((b) => {
-  if (s[b] <= 0) return 0
-  const a = 1 + k[b] / s[b]
-  return a - Math.sqrt(a * a - 1)
-})
+export const masstone = ({ k, s }: Optics): LinearRgb =>
+  bands(b => {
+    if (s[b] <= 0) return 0
+    const a = 1 + k[b] / s[b]
+    return a - Math.sqrt(a * a - 1)
+  })
 
 /**
  * Absorption and scattering of one band from a swatch: reflectance over black and over a ground.
  * a = (R + (R0 - R + Rg) / (R0 Rg)) / 2, b S X = arcoth((1 - a R0) / (b R0)); X is the swatch's own thickness.
  * Throws RangeError when no film gives such a swatch.
  */
-export function bandOf(overBlack: number, overGround: number, ground = WHITE_CARD): { k: number, s: number } {
-  if (!(overBlack > 0 && overGround >= overBlack && overGround < 1)) throw new RangeError('A swatch cannot be lighter over black than over white.')
+export function bandOf(overBlack: number, overGround: number, ground = WHITE_CARD): { k: number; s: number } {
+  if (!(overBlack > 0 && overGround >= overBlack && overGround < 1))
+    throw new RangeError('A swatch cannot be lighter over black than over white.')
   // Where both are alike the film hides: any thicker one looks the same, so a thick one is taken.
   if (overGround - overBlack < 1e-9) {
-    const a = (1 / overBlack + overBlack) / 2, s = 6 / Math.max(1e-6, Math.sqrt(a * a - 1))
+    const a = (1 / overBlack + overBlack) / 2,
+      s = 6 / Math.max(1e-6, Math.sqrt(a * a - 1))
     return { k: (a - 1) * s, s }
   }
-  const a = (overGround + (overBlack - overGround + ground) / (overBlack * ground)) / 2, b = Math.sqrt(Math.max(0, a * a - 1))
+  const a = (overGround + (overBlack - overGround + ground) / (overBlack * ground)) / 2,
+    b = Math.sqrt(Math.max(0, a * a - 1))
   if (a < 1 - 1e-9) throw new RangeError('No film of paint gives such a swatch: measure it again.')
   // Without absorption b is 0 and the limit of arcoth(z) / b is R0 / (1 - R0).
   if (b < 1e-7) return { k: 0, s: overBlack / (1 - overBlack) }
@@ -60,8 +70,9 @@ export function bandOf(overBlack: number, overGround: number, ground = WHITE_CAR
 
 /** A paint's optics from the colours of its swatch over black and over white. Values off what a film can do are brought to the nearest that it can. */
 export function opticsOf(overBlack: LinearRgb, overWhite: LinearRgb): Optics {
-  const found = ([0, 1, 2] as const).map((b) => {
-    const white = Math.min(WHITE_CARD - 0.004, bounded(overWhite[b])), black = Math.min(white - 1e-4, bounded(overBlack[b]))
+  const found = ([0, 1, 2] as const).map(b => {
+    const white = Math.min(WHITE_CARD - 0.004, bounded(overWhite[b])),
+      black = Math.min(white - 1e-4, bounded(overBlack[b]))
     try {
       return bandOf(Math.max(LEAST / 2, black), white)
     } catch {
@@ -76,7 +87,10 @@ export const luminance = ([r, g, b]: LinearRgb): number => 0.2126 * r + 0.7152 *
 
 /** Hiding power as a contrast ratio, Y over black against Y over white (ISO 6504-3, ASTM D2805), of a film of `x` swatch films. */
 export function contrastRatio(optics: Optics, x = 1): number {
-  return luminance(filmOver(optics, x, [0, 0, 0])) / luminance(filmOver(optics, x, [WHITE_CARD, WHITE_CARD, WHITE_CARD]))
+  return (
+    luminance(filmOver(optics, x, [0, 0, 0])) /
+    luminance(filmOver(optics, x, [WHITE_CARD, WHITE_CARD, WHITE_CARD]))
+  )
 }
 
 /** From this contrast ratio on a film hides. */
@@ -93,16 +107,21 @@ export function hidingWords(ratio: number): string {
  */
 export function opticsFrom(colour: LinearRgb, ratio: number): Optics {
   const at = (depth: number): Optics => {
-    const s = bands((band) => {
-      const r = bounded(colour[band]), a = (1 / r + r) / 2
+    const s = bands(band => {
+      const r = bounded(colour[band]),
+        a = (1 / r + r) / 2
       return depth / Math.sqrt(Math.sqrt(a * a - 1))
     })
-    return { s, k: bands((band) => {
-      const r = bounded(colour[band])
-      return s[band] * (1 - r) ** 2 / (2 * r)
-    }) }
+    return {
+      s,
+      k: bands(band => {
+        const r = bounded(colour[band])
+        return (s[band] * (1 - r) ** 2) / (2 * r)
+      }),
+    }
   }
-  let low = 0.02, high = 12
+  let low = 0.02,
+    high = 12
   for (let i = 0; i < 60; i++) {
     const middle = Math.sqrt(low * high)
     if (contrastRatio(at(middle)) < ratio) low = middle

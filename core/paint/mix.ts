@@ -18,10 +18,11 @@ export function wetMix(a: LinearRgb, b: LinearRgb, share: number): LinearRgb {
 export function wetBlend(a: Optics, b: Optics, share: number): Optics {
   if (share <= 0) return a
   if (share >= 1) return b
-  const colour = wetMix(masstone(a), masstone(b), share), s: LinearRgb = [0, 1, 2].map(i => a.s[i]! * (1 - share) + b.s[i]! * share) as unknown as LinearRgb
-  const k = [0, 1, 2].map((i) => {
+  const colour = wetMix(masstone(a), masstone(b), share),
+    s: LinearRgb = [0, 1, 2].map(i => a.s[i]! * (1 - share) + b.s[i]! * share) as unknown as LinearRgb
+  const k = [0, 1, 2].map(i => {
     const r = Math.min(0.985, Math.max(0.002, colour[i]!))
-    return s[i]! * (1 - r) ** 2 / (2 * r)
+    return (s[i]! * (1 - r) ** 2) / (2 * r)
   }) as unknown as LinearRgb
   return { k, s }
 }
@@ -30,10 +31,15 @@ export function wetBlend(a: Optics, b: Optics, share: number): Optics {
 export const chromaOf = ([r, g, b]: LinearRgb): number => toLch({ mode: 'lrgb', r, g, b }).c ?? 0
 
 /** What blending two paints wet does to their colour. */
-export interface Mud { readonly chroma: number, readonly parent: number, readonly muddy: boolean }
+export interface Mud {
+  readonly chroma: number
+  readonly parent: number
+  readonly muddy: boolean
+}
 
 /** Whether the blend of two paints turns to mud: its chroma falls below half of that of its duller parent (common practice). Greys have none to lose. */
 export function mudOf(a: LinearRgb, b: LinearRgb): Mud {
-  const chroma = chromaOf(wetMix(a, b, 0.5)), parent = Math.min(chromaOf(a), chromaOf(b))
+  const chroma = chromaOf(wetMix(a, b, 0.5)),
+    parent = Math.min(chromaOf(a), chromaOf(b))
   return { chroma, parent, muddy: parent > 14 && chroma < parent / 2 }
 }

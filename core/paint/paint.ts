@@ -2,12 +2,16 @@ import { linearOf } from './colour'
 import { contrastRatio, opticsFrom, opticsOf, USUAL_HIDING, type Optics } from './film'
 
 export const FINISHES = ['matte', 'pearl', 'metallic', 'neon'] as const
-export type Finish = typeof FINISHES[number]
+export type Finish = (typeof FINISHES)[number]
 
 /** One strip of a split cake: a colour and its width, mm. */
-export interface Strip { readonly colour: string, readonly width: number, readonly name: string,
+export interface Strip {
+  readonly colour: string
+  readonly width: number
+  readonly name: string
   /** The paint of the kit that it was cut from; strips of bought cakes have none. */
-  readonly paint?: string | undefined }
+  readonly paint?: string | undefined
+}
 
 /** A cake of paint as its owner knows it. Colours are hex. */
 export interface Paint {
@@ -59,21 +63,34 @@ export function opticsOfColour(colour: string, hiding = USUAL_HIDING): Optics {
 }
 
 /** Hiding power of a paint's swatch film, as a contrast ratio. */
-export const hidingOf = ({ overBlack, overWhite }: Pick<Paint, 'overBlack' | 'overWhite'>): number => contrastRatio(opticsOfSwatch(overBlack, overWhite))
+export const hidingOf = ({ overBlack, overWhite }: Pick<Paint, 'overBlack' | 'overWhite'>): number =>
+  contrastRatio(opticsOfSwatch(overBlack, overWhite))
 
 /** The last day on which a paint is good; null when nobody knows when it was opened. */
 export function useBy({ openedOn, months }: Pick<Paint, 'openedOn' | 'months'>): string | null {
   if (openedOn === null) return null
-  const [y, m, d] = openedOn.split('-').map(Number) as [number, number, number], month = m - 1 + months, last = new Date(Date.UTC(y + Math.floor(month / 12), month % 12 + 1, 0)).getUTCDate()
-  return `${y + Math.floor(month / 12)}-${String(month % 12 + 1).padStart(2, '0')}-${String(Math.min(d, last)).padStart(2, '0')}`
+  const [y, m, d] = openedOn.split('-').map(Number) as [number, number, number],
+    month = m - 1 + months,
+    last = new Date(Date.UTC(y + Math.floor(month / 12), (month % 12) + 1, 0)).getUTCDate()
+  return `${y + Math.floor(month / 12)}-${String((month % 12) + 1).padStart(2, '0')}-${String(Math.min(d, last)).padStart(2, '0')}`
 }
 
 /** The paint of the kit that a strip is: the one it names, else the one of its name (or id) and colour. */
 export const paintOfStrip = (strip: Strip, kit: readonly Paint[]): Paint | undefined =>
-  kit.find(p => p.id === strip.paint) ?? kit.find(p => (p.name === strip.name || p.id === strip.name) && p.colour.toLowerCase() === strip.colour.toLowerCase() && p.strips.length === 0)
+  kit.find(p => p.id === strip.paint) ??
+  kit.find(
+    p =>
+      (p.name === strip.name || p.id === strip.name) &&
+      p.colour.toLowerCase() === strip.colour.toLowerCase() &&
+      p.strips.length === 0,
+  )
 
 /** Everything that a load of a paint brings to the skin: the paint itself, and of a split cake the paints of its strips. */
-export const partsOf = (paint: Paint, kit: readonly Paint[]): Paint[] => [paint, ...paint.strips.flatMap(s => paintOfStrip(s, kit) ?? [])]
+export const partsOf = (paint: Paint, kit: readonly Paint[]): Paint[] => [
+  paint,
+  ...paint.strips.flatMap(s => paintOfStrip(s, kit) ?? []),
+]
 
 /** Whether a paint may come near the eyes, or on lips: a split cake only when each of its strips may. */
-export const safeNear = (paint: Paint, what: 'eyes' | 'lips', kit: readonly Paint[]): boolean => partsOf(paint, kit).every(p => what === 'eyes' ? p.eyeSafe : p.lipSafe)
+export const safeNear = (paint: Paint, what: 'eyes' | 'lips', kit: readonly Paint[]): boolean =>
+  partsOf(paint, kit).every(p => (what === 'eyes' ? p.eyeSafe : p.lipSafe))

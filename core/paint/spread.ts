@@ -2,7 +2,7 @@ import type { ToolId, Wetness } from './tools'
 
 /** What lies under a sheet: dry skin or paint, tacky or wet paint. */
 export const GROUNDS = ['dry', 'tacky', 'wet'] as const
-export type GroundState = typeof GROUNDS[number]
+export type GroundState = (typeof GROUNDS)[number]
 
 /** How much a ground makes paint spread (common practice). */
 export const GROUND_SPREAD: Readonly<Record<GroundState, number>> = { dry: 1, tacky: 1.6, wet: 3 }
@@ -26,7 +26,13 @@ const PER_DAB = 0.06
  * @param e0 spread of tool and wetness, mm
  * @param gap how far the sheet stands off the skin there, mm
  */
-export function edgeSpread(e0: number, gap: number, ground: GroundState, wetness: Wetness, dabs: number): number {
+export function edgeSpread(
+  e0: number,
+  gap: number,
+  ground: GroundState,
+  wetness: Wetness,
+  dabs: number,
+): number {
   const wet = wetness === 'damp' || wetness === 'runny' || ground === 'wet'
   return e0 * (1 + gap / 0.5) * GROUND_SPREAD[ground] * (wet ? 1 + PER_DAB * (dabs - 1) : 1)
 }

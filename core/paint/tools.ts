@@ -1,6 +1,6 @@
 /** The wetness of a loaded tool, dry to wet, in the trade's words. */
 export const WETNESSES = ['chalky', 'tacky', 'damp', 'runny'] as const
-export type Wetness = typeof WETNESSES[number]
+export type Wetness = (typeof WETNESSES)[number]
 
 /** What a tool lets go and holds. The values of the table are starting values (common practice), shown as estimates until the painter's own readings replace them. */
 export interface Tool {
@@ -35,7 +35,8 @@ export const OPAQUE_FILM = 3
 const FLOW: Record<Wetness, number> = { chalky: 0.55, tacky: 0.85, damp: 1, runny: 1.25 }
 
 /** Thickness of the film that some dabs leave, mg/cm2. */
-export const filmOf = ({ release }: Pick<Tool, 'release'>, wetness: Wetness, dabs: number): number => release * FLOW[wetness] * dabs
+export const filmOf = ({ release }: Pick<Tool, 'release'>, wetness: Wetness, dabs: number): number =>
+  release * FLOW[wetness] * dabs
 
 /** Share of what a tool holds that it lets go before it prints pale (common practice). */
 export const USED = 0.6
@@ -44,7 +45,8 @@ export const USED = 0.6
 export const releaseOfDabs = (dabs: number, wetness: Wetness): number => OPAQUE_FILM / (dabs * FLOW[wetness])
 
 /** What a tool holds, mg, when one load covers so many cm2 with one dab everywhere before it prints pale. */
-export const capacityOfArea = (cm2: number, tool: Pick<Tool, 'release'>, wetness: Wetness): number => cm2 * filmOf(tool, wetness, 1) / USED
+export const capacityOfArea = (cm2: number, tool: Pick<Tool, 'release'>, wetness: Wetness): number =>
+  (cm2 * filmOf(tool, wetness, 1)) / USED
 
 /** Share of what lies beneath that a film covers, 0 to 1: it fades exponentially, and an opaque film lets 2 % through. */
-export const opacityOf = (film: number): number => 1 - Math.exp(Math.log(0.02) * film / OPAQUE_FILM)
+export const opacityOf = (film: number): number => 1 - Math.exp((Math.log(0.02) * film) / OPAQUE_FILM)

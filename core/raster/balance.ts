@@ -3,27 +3,48 @@ import type { HeadPicture } from './head'
 import type { Painted } from './printLook'
 
 /** How paint is shared between the left and the right of the picture. */
-export interface Balance { readonly area: readonly [left: number, right: number], readonly weight: readonly [left: number, right: number], readonly words: string }
+export interface Balance {
+  readonly area: readonly [left: number, right: number]
+  readonly weight: readonly [left: number, right: number]
+  readonly words: string
+}
 
 /** From here on a pixel counts as painted, CIEDE2000; shares farther from half than this are told as lopsided (common practice). */
-const SEEN = 3, LOPSIDED = 0.06
+const SEEN = 3,
+  LOPSIDED = 0.06
 
 /**
  * Painted area (mm2 of the picture) and colour weight (area times how far the colour is from the bare skin's) left and right of the midline.
  * @param every how many pixels apart it is looked at
  */
 export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2): Balance {
-  const { grid, albedo, skin } = head, area: [number, number] = [0, 0], weight: [number, number] = [0, 0], each = (every / grid.pxPerMm) ** 2
-  const colour = (from: Float32Array, p: number): LinearRgb => [Math.min(1, from[3 * p]!), Math.min(1, from[3 * p + 1]!), Math.min(1, from[3 * p + 2]!)]
-  for (let j = 0; j < grid.height; j += every) for (let i = 0; i < grid.width; i += every) {
-    const p = j * grid.width + i
-    if (skin[p]! < 0.5 || Math.abs(paint[3 * p]! - albedo[3 * p]!) + Math.abs(paint[3 * p + 1]! - albedo[3 * p + 1]!) + Math.abs(paint[3 * p + 2]! - albedo[3 * p + 2]!) < 0.01) continue
-    const d = labDifference(labOf(colour(albedo, p)), labOf(colour(paint, p)))
-    if (d < SEEN) continue
-    const at = head.chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, grid.y0 + (j + 0.5) / grid.pxPerMm]), side = (at?.[0] ?? 0) < 0 ? 0 : 1
-    area[side] += each
-    weight[side] += each * d
-  }
+  const { grid, albedo, skin } = head,
+    area: [number, number] = [0, 0],
+    weight: [number, number] = [0, 0],
+    each = (every / grid.pxPerMm) ** 2
+  const colour = (from: Float32Array, p: number): LinearRgb => [
+    Math.min(1, from[3 * p]!),
+    Math.min(1, from[3 * p + 1]!),
+    Math.min(1, from[3 * p + 2]!),
+  ]
+  for (let j = 0; j < grid.height; j += every)
+    for (let i = 0; i < grid.width; i += every) {
+      const p = j * grid.width + i
+      if (
+        skin[p]! < 0.5 ||
+        Math.abs(paint[3 * p]! - albedo[3 * p]!) +
+          Math.abs(paint[3 * p + 1]! - albedo[3 * p + 1]!) +
+          Math.abs(paint[3 * p + 2]! - albedo[3 * p + 2]!) <
+          0.01
+      )
+        continue
+      const d = labDifference(labOf(colour(albedo, p)), labOf(colour(paint, p)))
+      if (d < SEEN) continue
+      const at = head.chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, grid.y0 + (j + 0.5) / grid.pxPerMm]),
+        side = (at?.[0] ?? 0) < 0 ? 0 : 1
+      area[side] += each
+      weight[side] += each * d
+    }
   return { area, weight, words: wordsOf(weight) }
 }
 
@@ -31,5 +52,7 @@ export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2): Bal
 function wordsOf([left, right]: readonly [number, number]): string {
   if (left + right === 0) return 'nothing is painted yet'
   const share = left / (left + right)
-  return Math.abs(share - 0.5) < LOPSIDED ? 'balanced' : `heavier on the ${share > 0.5 ? 'left' : 'right'}: fine when it is meant`
+  return Math.abs(share - 0.5) < LOPSIDED
+    ? 'balanced'
+    : `heavier on the ${share > 0.5 ? 'left' : 'right'}: fine when it is meant`
 }

@@ -5,7 +5,10 @@ import { drawBare, drawSkin, type HeadPicture } from './head'
 import { spongeGrain } from './printLook'
 
 /** What steps are printed on: the bare skin on a grid, and the grain of sponges there. */
-export interface Bare { readonly head: HeadPicture, readonly grain: Float32Array }
+export interface Bare {
+  readonly head: HeadPicture
+  readonly grain: Float32Array
+}
 
 /** How the skin of a look is seen: from the front, or on the chart that leaves steep skin its width. */
 export type Seen = 'front' | 'wrap'
@@ -21,7 +24,9 @@ export class Bares {
     const key = JSON.stringify([look.canvas, look.skin, pxPerMm, seen])
     let found = this.known.get(key)
     if (!found) {
-      const bare = { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: look.skin.eyes }, wrap = seen === 'wrap' ? ground.wrap() : null, grid = gridOver(wrap?.box ?? ground.box, pxPerMm)
+      const bare = { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: look.skin.eyes },
+        wrap = seen === 'wrap' ? ground.wrap() : null,
+        grid = gridOver(wrap?.box ?? ground.box, pxPerMm)
       const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)
       found = { head, grain: spongeGrain(head.grid) }
       this.known.set(key, found)

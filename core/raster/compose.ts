@@ -9,31 +9,52 @@ const SHINE = { broad: 0.16, sharp: 2.4 } as const
  * Writes a box of the finished picture into `out`, as sRGB bytes: painted skin under the head's light, with sheen where the paint has one, and hair and
  * eyes over it. Shade is a little warmer than light, as skin lets red light through.
  */
-export function finishedPatch(head: HeadPicture, { paint, sheen }: Painted, { i0, j0, i1, j1 }: PixelBox, out: Uint8ClampedArray): void {
+export function finishedPatch(
+  head: HeadPicture,
+  { paint, sheen }: Painted,
+  { i0, j0, i1, j1 }: PixelBox,
+  out: Uint8ClampedArray,
+): void {
   const { light, gloss, over, grid } = head
   for (let j = j0; j < j1; j++) {
     for (let p = j * grid.width + i0, end = j * grid.width + i1; p < end; p++) {
-      const l = light[p]!, keep = 1 - over[4 * p + 3]!, bright = l > 0.7 ? (l - 0.7) * (l - 0.7) * 5 : 0, metal = sheen[p]! * (SHINE.broad * bright + SHINE.sharp * gloss[p]!)
-      const warm = l < 1 ? 0.1 * (1 - l) * l : 0, r = paint[3 * p]!, g = paint[3 * p + 1]!, b = paint[3 * p + 2]!
+      const l = light[p]!,
+        keep = 1 - over[4 * p + 3]!,
+        bright = l > 0.7 ? (l - 0.7) * (l - 0.7) * 5 : 0,
+        metal = sheen[p]! * (SHINE.broad * bright + SHINE.sharp * gloss[p]!)
+      const warm = l < 1 ? 0.1 * (1 - l) * l : 0,
+        r = paint[3 * p]!,
+        g = paint[3 * p + 1]!,
+        b = paint[3 * p + 2]!
       // A metal's shine has some of its own colour.
       out[4 * p] = srgbByte((r * (l + warm) + gloss[p]! + metal * (0.4 + 0.8 * r)) * keep + over[4 * p]!)
       out[4 * p + 1] = srgbByte((g * l + gloss[p]! + metal * (0.4 + 0.8 * g)) * keep + over[4 * p + 1]!)
-      out[4 * p + 2] = srgbByte((b * (l - 0.5 * warm) + gloss[p]! + metal * (0.4 + 0.8 * b)) * keep + over[4 * p + 2]!)
+      out[4 * p + 2] = srgbByte(
+        (b * (l - 0.5 * warm) + gloss[p]! + metal * (0.4 + 0.8 * b)) * keep + over[4 * p + 2]!,
+      )
       out[4 * p + 3] = 255
     }
   }
 }
 
 /** The finished picture of painted skin; the bare head when none is given. Four sRGB bytes a pixel. */
-export function finishedPicture(head: HeadPicture, painted: Painted = { paint: head.albedo, sheen: new Float32Array(head.light.length) }): Uint8ClampedArray<ArrayBuffer> {
-  const out = new Uint8ClampedArray(4 * head.light.length), { width, height } = head.grid
+export function finishedPicture(
+  head: HeadPicture,
+  painted: Painted = { paint: head.albedo, sheen: new Float32Array(head.light.length) },
+): Uint8ClampedArray<ArrayBuffer> {
+  const out = new Uint8ClampedArray(4 * head.light.length),
+    { width, height } = head.grid
   finishedPatch(head, painted, { i0: 0, j0: 0, i1: width, j1: height }, out)
   return out
 }
 
 /** The painted skin without any light, as sRGB bytes: what a lit model wears. */
-export function skinTexture({ over, light }: HeadPicture, { paint }: Painted): Uint8ClampedArray<ArrayBuffer> {
-  const n = light.length, out = new Uint8ClampedArray(4 * n)
+export function skinTexture(
+  { over, light }: HeadPicture,
+  { paint }: Painted,
+): Uint8ClampedArray<ArrayBuffer> {
+  const n = light.length,
+    out = new Uint8ClampedArray(4 * n)
   for (let p = 0; p < n; p++) {
     const keep = 1 - over[4 * p + 3]!
     for (let k = 0; k < 3; k++) out[4 * p + k] = srgbByte(paint[3 * p + k]! * keep + over[4 * p + k]!)

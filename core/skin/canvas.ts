@@ -2,11 +2,11 @@ import type { Point } from '../geometry'
 
 /** The two sets of adult means from which a face is drawn when nothing is measured. */
 export const BUILDS = ['broad', 'fine'] as const
-export type Build = typeof BUILDS[number]
+export type Build = (typeof BUILDS)[number]
 
 /** How much of a face is painted. Left and right are the painter's, as in the picture. */
 export const FACE_PARTS = ['whole', 'left half', 'right half', 'left cheek', 'right cheek'] as const
-export type FacePart = typeof FACE_PARTS[number]
+export type FacePart = (typeof FACE_PARTS)[number]
 
 /** Five tape measures of a face, mm. */
 export interface TapeMeasures {
@@ -31,27 +31,40 @@ export interface FaceCanvas {
 }
 
 export const ARM_PARTS = ['forearm', 'upper arm'] as const
-export type ArmPart = typeof ARM_PARTS[number]
+export type ArmPart = (typeof ARM_PARTS)[number]
 
 export interface ArmCanvas {
   readonly kind: 'arm'
   readonly part: ArmPart
   readonly side: 'left' | 'right'
   /** Girth at the upper end (elbow, or shoulder) and at the lower end (wrist, or elbow), and the length between; null while nobody measured. */
-  readonly measures: { readonly upper: number, readonly lower: number, readonly length: number } | null
+  readonly measures: { readonly upper: number; readonly lower: number; readonly length: number } | null
 }
 
 /** A practice board of A4 with a face printed on it at true size. */
-export interface BoardCanvas { readonly kind: 'board', readonly build: Build }
+export interface BoardCanvas {
+  readonly kind: 'board'
+  readonly build: Build
+}
 
 export type Canvas = FaceCanvas | ArmCanvas | BoardCanvas
 
 /** A whole face of nobody in particular. */
-export const PLAIN_FACE: FaceCanvas = { kind: 'face', build: 'fine', part: 'whole', measures: null, nudges: {} }
+export const PLAIN_FACE: FaceCanvas = {
+  kind: 'face',
+  build: 'fine',
+  part: 'whole',
+  measures: null,
+  nudges: {},
+}
 
 /** A canvas in words: "left half of a face", "forearm". */
 export function canvasWords(canvas: Canvas): string {
   if (canvas.kind === 'board') return 'practice board'
   if (canvas.kind === 'arm') return `${canvas.side} ${canvas.part}`
-  return canvas.part === 'whole' ? 'face' : canvas.part.includes('half') ? `${canvas.part} of the face` : canvas.part
+  return canvas.part === 'whole'
+    ? 'face'
+    : canvas.part.includes('half')
+      ? `${canvas.part} of the face`
+      : canvas.part
 }

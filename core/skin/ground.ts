@@ -1,4 +1,17 @@
-import { boxOf, intersection, mirrored, offset, regionOf, ringHolds, ringOf, signedArea, union, type Box, type Point, type Ring } from '../geometry'
+import {
+  boxOf,
+  intersection,
+  mirrored,
+  offset,
+  regionOf,
+  ringHolds,
+  ringOf,
+  signedArea,
+  union,
+  type Box,
+  type Point,
+  type Ring,
+} from '../geometry'
 import { canvasWords, type ArmCanvas, type BoardCanvas, type Canvas, type FaceCanvas } from './canvas'
 import { chartOf, SAME, type Chart } from './chart'
 import { faceOf, type Face } from './faces/face'
@@ -6,9 +19,26 @@ import { hairRing } from './faces/hair'
 import { landmarkList, type NamedLandmark } from './faces/landmarks'
 import { monotoneCubic } from './profile'
 import { reliefOf, silhouetteOf, type Relief } from './relief'
-import { cone, halfWidthOfGirth, heightField, PLANE, tabulated, type ConeSurface, type Surface } from './surface'
+import {
+  cone,
+  halfWidthOfGirth,
+  heightField,
+  PLANE,
+  tabulated,
+  type ConeSurface,
+  type Surface,
+} from './surface'
 import { arcLengthChart, type Wrap } from './wrap'
-import { ARM_ZONES, FACE_ZONES, keepOutsOf, zoneRing, type ArmZone, type FaceZone, type KeepOut, type ZoneId } from './zones'
+import {
+  ARM_ZONES,
+  FACE_ZONES,
+  keepOutsOf,
+  zoneRing,
+  type ArmZone,
+  type FaceZone,
+  type KeepOut,
+  type ZoneId,
+} from './zones'
 
 /** What a look is painted on, worked out: its skin, its features, its zones and how a picture shows it. Lengths mm. */
 export interface Ground {
@@ -28,7 +58,7 @@ export interface Ground {
   readonly face: Face | null
   /** The relief of a face; null on an arm and on a board. */
   readonly relief: Relief | null
-  readonly arm: { readonly surface: ConeSurface, readonly length: number, readonly canvas: ArmCanvas } | null
+  readonly arm: { readonly surface: ConeSurface; readonly length: number; readonly canvas: ArmCanvas } | null
   readonly zones: readonly ZoneId[]
   /** The outline of a zone in skin coordinates; null when this ground has no such zone. */
   readonly zone: (id: ZoneId) => Ring | null
@@ -44,13 +74,16 @@ const RATIO = 208 / 286
 
 /** A box grown to the pictures' proportions about its middle. */
 function framed({ minX, minY, maxX, maxY }: Box): Box {
-  const w = maxX - minX, h = maxY - minY, more = w < h * RATIO ? (h * RATIO - w) / 2 : 0, taller = w > h * RATIO ? (w / RATIO - h) / 2 : 0
+  const w = maxX - minX,
+    h = maxY - minY,
+    more = w < h * RATIO ? (h * RATIO - w) / 2 : 0,
+    taller = w > h * RATIO ? (w / RATIO - h) / 2 : 0
   return { minX: minX - more, maxX: maxX + more, minY: minY - taller, maxY: maxY + taller }
 }
 
 const lazily = <T>(make: () => T): (() => T) => {
   let value: T | undefined
-  return () => value ??= make()
+  return () => (value ??= make())
 }
 
 const known = new Map<string, Ground>()
@@ -64,7 +97,7 @@ export function groundOf(canvas: Canvas, age: number, eyesClosed = false): Groun
   const open = openGround(canvas, age)
   if (!eyesClosed || !open.face) return open
   let shut = closed.get(open)
-  if (!shut) closed.set(open, shut = withLidsDown(open))
+  if (!shut) closed.set(open, (shut = withLidsDown(open)))
   return shut
 }
 
@@ -76,24 +109,39 @@ const CREASE = 4
 function withLidsDown(open: Ground): Ground {
   const lids = new Map<ZoneId, Ring>()
   const zone = (id: ZoneId): Ring | null => {
-    const ring = open.zone(id), side = id === 'left.lid' ? 'left eye' : id === 'right.lid' ? 'right eye' : null
+    const ring = open.zone(id),
+      side = id === 'left.lid' ? 'left eye' : id === 'right.lid' ? 'right eye' : null
     if (!ring || !side) return ring
     if (!lids.has(id)) {
-      const eye = open.keepOuts.find(k => k.words === side)!.ring, both = union([ring, eye].flatMap(r => regionOf([r], 'nonzero')))
+      const eye = open.keepOuts.find(k => k.words === side)!.ring,
+        both = union([ring, eye].flatMap(r => regionOf([r], 'nonzero')))
       // The crease between them is skin of the lid too: grown and shrunk again, they close over it.
       const whole = offset(offset(both, CREASE), -CREASE)
-      lids.set(id, whole.reduce((best, p) => Math.abs(signedArea(p.outer)) > Math.abs(signedArea(best.outer)) ? p : best).outer)
+      lids.set(
+        id,
+        whole.reduce((best, p) =>
+          Math.abs(signedArea(p.outer)) > Math.abs(signedArea(best.outer)) ? p : best,
+        ).outer,
+      )
     }
     return lids.get(id)!
   }
-  return Object.create(open, { eyesClosed: { value: true, enumerable: true }, zone: { value: zone, enumerable: true } }) as Ground
+  return Object.create(open, {
+    eyesClosed: { value: true, enumerable: true },
+    zone: { value: zone, enumerable: true },
+  }) as Ground
 }
 
 function openGround(canvas: Canvas, age: number): Ground {
   const key = JSON.stringify([canvas, canvas.kind === 'face' && canvas.measures ? Math.min(age, 18) : age])
   let found = known.get(key)
   if (!found) {
-    found = canvas.kind === 'arm' ? armGround(canvas, age) : canvas.kind === 'board' ? boardGround(canvas, age) : faceGround(canvas, age)
+    found =
+      canvas.kind === 'arm'
+        ? armGround(canvas, age)
+        : canvas.kind === 'board'
+          ? boardGround(canvas, age)
+          : faceGround(canvas, age)
     known.set(key, found)
     if (known.size > MOST) known.delete(known.keys().next().value!)
   }
@@ -113,18 +161,50 @@ function zonesOfFace(face: Face): Pick<Ground, 'zones' | 'zone'> {
 }
 
 function faceGround(canvas: FaceCanvas, age: number): Ground {
-  const face = faceOf(canvas, age), relief = reliefOf(face), { form, landmarks } = face, outline = ringOf(silhouetteOf(face, relief)), skull = boxOf(outline), { kx, ky } = form
-  const reach: Box = { minX: skull.minX - 10, maxX: skull.maxX + 10, minY: skull.minY - 6, maxY: skull.maxY + 6 }
+  const face = faceOf(canvas, age),
+    relief = reliefOf(face),
+    { form, landmarks } = face,
+    outline = ringOf(silhouetteOf(face, relief)),
+    skull = boxOf(outline),
+    { kx, ky } = form
+  const reach: Box = {
+    minX: skull.minX - 10,
+    maxX: skull.maxX + 10,
+    minY: skull.minY - 6,
+    maxY: skull.maxY + 6,
+  }
   const surface = lazily(() => heightField(tabulated(relief.z, reach), reach))
-  const part = partOf(canvas.part, kx, ky), wide = Math.max(skull.maxX * 1.42, 84)
-  const extent = part ? intersection([{ outer: outline, holes: [] }], [{ outer: part, holes: [] }]).map(p => p.outer) : [outline]
-  const whole = framed({ minX: -wide, maxX: wide, minY: form.crown - 15 * form.skullHeight, maxY: landmarks.mid.chin[1] + 32 * ky })
+  const part = partOf(canvas.part, kx, ky),
+    wide = Math.max(skull.maxX * 1.42, 84)
+  const extent = part
+    ? intersection([{ outer: outline, holes: [] }], [{ outer: part, holes: [] }]).map(p => p.outer)
+    : [outline]
+  const whole = framed({
+    minX: -wide,
+    maxX: wide,
+    minY: form.crown - 15 * form.skullHeight,
+    maxY: landmarks.mid.chin[1] + 32 * ky,
+  })
   const shown = part ? extent.reduce((b, r) => boxOf(r, b), boxOf(extent[0]!)) : null
   return {
-    kind: 'face', eyesClosed: false, canvas, words: canvasWords(canvas), face, relief, arm: null, front: SAME, marks: landmarkList(landmarks), extent, ...zonesOfFace(face),
-    box: shown ? framed({ minX: shown.minX - 8, maxX: shown.maxX + 8, minY: shown.minY - 8, maxY: shown.maxY + 8 }) : whole,
+    kind: 'face',
+    eyesClosed: false,
+    canvas,
+    words: canvasWords(canvas),
+    face,
+    relief,
+    arm: null,
+    front: SAME,
+    marks: landmarkList(landmarks),
+    extent,
+    ...zonesOfFace(face),
+    box: shown
+      ? framed({ minX: shown.minX - 8, maxX: shown.maxX + 8, minY: shown.minY - 8, maxY: shown.maxY + 8 })
+      : whole,
     keepOuts: [...keepOutsOf(face), { words: 'hair', ring: hairRing(form) }],
-    get surface() { return surface() },
+    get surface() {
+      return surface()
+    },
     wrap: lazily(() => arcLengthChart(relief.z, y => relief.mask(0, y), skull)),
   }
 }
@@ -132,8 +212,18 @@ function faceGround(canvas: FaceCanvas, age: number): Ground {
 /** The rectangle that a part of a face is cut out with; null for the whole. Left is the left of the picture. */
 function partOf(part: FaceCanvas['part'], kx: number, ky: number): Ring | null {
   if (part === 'whole') return null
-  const [x0, x1, y0, y1] = part.endsWith('half') ? [-3, 200, -300, 300] : [9 * kx, 200, 10 * ky, 96 * ky], out = part.startsWith('left') ? -1 : 1
-  return ringOf(([[x0, y0], [x1, y0], [x1, y1], [x0, y1]] as Point[]).map(([x, y]): Point => [out * x, y]))
+  const [x0, x1, y0, y1] = part.endsWith('half') ? [-3, 200, -300, 300] : [9 * kx, 200, 10 * ky, 96 * ky],
+    out = part.startsWith('left') ? -1 : 1
+  return ringOf(
+    (
+      [
+        [x0, y0],
+        [x1, y0],
+        [x1, y1],
+        [x0, y1],
+      ] as Point[]
+    ).map(([x, y]): Point => [out * x, y]),
+  )
 }
 
 const A4 = { minX: -105, maxX: 105, minY: -148.5, maxY: 148.5 }
@@ -142,86 +232,184 @@ const A4 = { minX: -105, maxX: 105, minY: -148.5, maxY: 148.5 }
 function boardGround(canvas: BoardCanvas, age: number): Ground {
   const face = faceOf({ build: canvas.build, measures: null, nudges: {} }, age)
   const paper = { minX: A4.minX, maxX: A4.maxX, minY: A4.minY + 12, maxY: A4.maxY + 12 }
-  const ring = ringOf([[paper.minX, paper.minY], [paper.maxX, paper.minY], [paper.maxX, paper.maxY], [paper.minX, paper.maxY]])
+  const ring = ringOf([
+    [paper.minX, paper.minY],
+    [paper.maxX, paper.minY],
+    [paper.maxX, paper.maxY],
+    [paper.minX, paper.maxY],
+  ])
   return {
-    kind: 'board', eyesClosed: false, canvas, words: canvasWords(canvas), face, relief: null, arm: null, front: SAME, marks: landmarkList(face.landmarks), extent: [ring], ...zonesOfFace(face), surface: PLANE,
-    box: framed({ minX: paper.minX - 6, maxX: paper.maxX + 6, minY: paper.minY - 6, maxY: paper.maxY + 6 }), keepOuts: keepOutsOf(face), wrap: () => ({ chart: SAME, box: paper }),
+    kind: 'board',
+    eyesClosed: false,
+    canvas,
+    words: canvasWords(canvas),
+    face,
+    relief: null,
+    arm: null,
+    front: SAME,
+    marks: landmarkList(face.landmarks),
+    extent: [ring],
+    ...zonesOfFace(face),
+    surface: PLANE,
+    box: framed({ minX: paper.minX - 6, maxX: paper.maxX + 6, minY: paper.minY - 6, maxY: paper.maxY + 6 }),
+    keepOuts: keepOutsOf(face),
+    wrap: () => ({ chart: SAME, box: paper }),
   }
 }
 
 /** Girth at the upper and lower end and length of a grown arm, mm, and the fraction reached at 3, 6, 10, 14 and 18 years (common practice, coarse). */
-const GROWN_ARM = { 'forearm': { upper: 262, lower: 168, length: 240 }, 'upper arm': { upper: 300, lower: 265, length: 270 } } as const
+const GROWN_ARM = {
+  'forearm': { upper: 262, lower: 168, length: 240 },
+  'upper arm': { upper: 300, lower: 265, length: 270 },
+} as const
 const ages = [3, 6, 10, 14, 18]
-const girthGrown = monotoneCubic(ages.map((a, i) => [a, [0.6, 0.66, 0.77, 0.9, 1][i]!] as const)), lengthGrown = monotoneCubic(ages.map((a, i) => [a, [0.56, 0.69, 0.83, 0.95, 1][i]!] as const))
+const girthGrown = monotoneCubic(ages.map((a, i) => [a, [0.6, 0.66, 0.77, 0.9, 1][i]!] as const)),
+  lengthGrown = monotoneCubic(ages.map((a, i) => [a, [0.56, 0.69, 0.83, 0.95, 1][i]!] as const))
 /** Depth of an arm against its width (common practice). */
 const FLAT = 0.84
 
 /** The measures that an arm of some age has when nobody measured it. */
-export function armMeasures({ part }: Pick<ArmCanvas, 'part'>, age: number): NonNullable<ArmCanvas['measures']> {
-  const g = GROWN_ARM[part], tenth = (v: number) => Math.round(v)
-  return { upper: tenth(g.upper * girthGrown(age)), lower: tenth(g.lower * girthGrown(age)), length: tenth(g.length * lengthGrown(age)) }
+export function armMeasures(
+  { part }: Pick<ArmCanvas, 'part'>,
+  age: number,
+): NonNullable<ArmCanvas['measures']> {
+  const g = GROWN_ARM[part],
+    tenth = (v: number) => Math.round(v)
+  return {
+    upper: tenth(g.upper * girthGrown(age)),
+    lower: tenth(g.lower * girthGrown(age)),
+    length: tenth(g.length * lengthGrown(age)),
+  }
 }
 
 /** What is wrong with an arm's measures, one sentence each. */
 export function armProblems({ upper, lower, length }: NonNullable<ArmCanvas['measures']>): string[] {
   const problems: string[] = []
-  for (const [words, value, least, most] of [['girth at the upper end', upper, 90, 600], ['girth at the lower end', lower, 80, 600], ['length', length, 80, 420]] as const) {
-    if (!(value >= least && value <= most)) problems.push(`An arm's ${words} of ${value} mm cannot be: it is between ${least} and ${most} mm.`)
+  for (const [words, value, least, most] of [
+    ['girth at the upper end', upper, 90, 600],
+    ['girth at the lower end', lower, 80, 600],
+    ['length', length, 80, 420],
+  ] as const) {
+    if (!(value >= least && value <= most))
+      problems.push(`An arm's ${words} of ${value} mm cannot be: it is between ${least} and ${most} mm.`)
   }
-  if (problems.length === 0 && (lower > upper * 1.3 || upper > lower * 2.4)) problems.push(`An arm does not go from ${upper} to ${lower} mm of girth: measure both again.`)
+  if (problems.length === 0 && (lower > upper * 1.3 || upper > lower * 2.4))
+    problems.push(`An arm does not go from ${upper} to ${lower} mm of girth: measure both again.`)
   return problems
 }
 
 function armGround(canvas: ArmCanvas, age: number): Ground {
-  const m = canvas.measures ?? armMeasures(canvas, age), wrong = armProblems(m)
+  const m = canvas.measures ?? armMeasures(canvas, age),
+    wrong = armProblems(m)
   if (wrong.length) throw new RangeError(wrong.join(' '))
-  const top = halfWidthOfGirth(m.upper, FLAT), end = halfWidthOfGirth(m.lower, FLAT), surface = cone({ half: (top + end) / 2, growth: (end - top) / m.length, flat: FLAT })
-  const y0 = -m.length / 2, y1 = m.length / 2, thumb = canvas.side === 'left' ? -1 : 1
+  const top = halfWidthOfGirth(m.upper, FLAT),
+    end = halfWidthOfGirth(m.lower, FLAT),
+    surface = cone({ half: (top + end) / 2, growth: (end - top) / m.length, flat: FLAT })
+  const y0 = -m.length / 2,
+    y1 = m.length / 2,
+    thumb = canvas.side === 'left' ? -1 : 1
   /** A band round the arm between two heights, as far round as a share of half a turn. */
   const band = (from: number, to: number, round = 0.999): Ring => {
     const points: Point[] = []
-    for (let i = 0; i <= 12; i++) points.push([surface.across(Math.PI * round, from + (to - from) * i / 12), from + (to - from) * i / 12])
+    for (let i = 0; i <= 12; i++)
+      points.push([
+        surface.across(Math.PI * round, from + ((to - from) * i) / 12),
+        from + ((to - from) * i) / 12,
+      ])
     return ringOf([...points, ...points.map(mirrored).reverse()])
   }
-  const third = m.length / 3, bands: Record<ArmZone, Ring> = { 'arm': band(y0 + 4, y1 - 4), 'upper band': band(y0 + 4, y0 + third), 'middle band': band(y0 + third, y1 - third), 'lower band': band(y1 - third, y1 - 4) }
-  const side = (words: string, out: number, y = 0): NamedLandmark => ({ id: `arm.${words.split(' ')[0]}`, side: 'mid', words, at: [surface.across(out * Math.PI / 2, y), y] })
-  const upperWords = canvas.part === 'forearm' ? 'bend of the elbow' : 'top of the arm', lowerWords = canvas.part === 'forearm' ? 'wrist' : 'bend of the elbow'
+  const third = m.length / 3,
+    bands: Record<ArmZone, Ring> = {
+      'arm': band(y0 + 4, y1 - 4),
+      'upper band': band(y0 + 4, y0 + third),
+      'middle band': band(y0 + third, y1 - third),
+      'lower band': band(y1 - third, y1 - 4),
+    }
+  const side = (words: string, out: number, y = 0): NamedLandmark => ({
+    id: `arm.${words.split(' ')[0]}`,
+    side: 'mid',
+    words,
+    at: [surface.across((out * Math.PI) / 2, y), y],
+  })
+  const upperWords = canvas.part === 'forearm' ? 'bend of the elbow' : 'top of the arm',
+    lowerWords = canvas.part === 'forearm' ? 'wrist' : 'bend of the elbow'
   const room = 0.2 * m.length
   return {
-    kind: 'arm', eyesClosed: false, canvas, words: canvasWords(canvas), face: null, relief: null, arm: { surface, length: m.length, canvas }, surface, zones: ARM_ZONES, keepOuts: [], extent: [band(y0, y1)],
+    kind: 'arm',
+    eyesClosed: false,
+    canvas,
+    words: canvasWords(canvas),
+    face: null,
+    relief: null,
+    arm: { surface, length: m.length, canvas },
+    surface,
+    zones: ARM_ZONES,
+    keepOuts: [],
+    extent: [band(y0, y1)],
     zone: id => bands[id as ArmZone] ?? null,
     marks: [
-      { id: 'arm.upper', side: 'mid', words: upperWords, at: [0, y0] }, { id: 'arm.lower', side: 'mid', words: lowerWords, at: [0, y1] }, { id: 'arm.middle', side: 'mid', words: 'middle of the arm', at: [0, 0] },
-      side('thumb side', thumb), side('little-finger side', -thumb),
+      { id: 'arm.upper', side: 'mid', words: upperWords, at: [0, y0] },
+      { id: 'arm.lower', side: 'mid', words: lowerWords, at: [0, y1] },
+      { id: 'arm.middle', side: 'mid', words: 'middle of the arm', at: [0, 0] },
+      side('thumb side', thumb),
+      side('little-finger side', -thumb),
     ],
     box: framed({ minX: -top - 14, maxX: top + 14, minY: y0 - room, maxY: y1 + room }),
-    front: chartOf((x, y) => {
-      const a = surface.angle(x, y)
-      // What lies round the back gathers on the edge, where it covers nothing.
-      return [surface.halfWidth(y) * Math.sin(Math.max(-Math.PI / 2, Math.min(Math.PI / 2, a))), y]
-    }, ([x, y]) => {
-      const t = x / surface.halfWidth(y)
-      return Math.abs(t) > 1 ? null : [surface.across(Math.asin(t), y), y]
-    }),
-    wrap: lazily(() => ({ chart: SAME, box: { ...boxOf(band(y0 - room, y1 + room)), minY: y0 - room, maxY: y1 + room } })),
+    front: chartOf(
+      (x, y) => {
+        const a = surface.angle(x, y)
+        // What lies round the back gathers on the edge, where it covers nothing.
+        return [surface.halfWidth(y) * Math.sin(Math.max(-Math.PI / 2, Math.min(Math.PI / 2, a))), y]
+      },
+      ([x, y]) => {
+        const t = x / surface.halfWidth(y)
+        return Math.abs(t) > 1 ? null : [surface.across(Math.asin(t), y), y]
+      },
+    ),
+    wrap: lazily(() => ({
+      chart: SAME,
+      box: { ...boxOf(band(y0 - room, y1 + room)), minY: y0 - room, maxY: y1 + room },
+    })),
   }
 }
 
 /** The zones in which a point lies, the smallest first. */
 const SMALLEST_FIRST: readonly ZoneId[] = [
-  'left.eye', 'right.eye', 'nose', 'chin', 'muzzle', 'left.temple', 'right.temple', 'forehead', 'left.cheek', 'right.cheek', 'left.jaw', 'right.jaw', 'left.cheekbone', 'right.cheekbone', 'face',
-  'upper band', 'middle band', 'lower band', 'arm',
+  'left.eye',
+  'right.eye',
+  'nose',
+  'chin',
+  'muzzle',
+  'left.temple',
+  'right.temple',
+  'forehead',
+  'left.cheek',
+  'right.cheek',
+  'left.jaw',
+  'right.jaw',
+  'left.cheekbone',
+  'right.cheekbone',
+  'face',
+  'upper band',
+  'middle band',
+  'lower band',
+  'arm',
 ]
 
 /** The zone that a point of the skin lies in; null off all of them. */
 export function zoneAt(ground: Ground, [x, y]: Point): ZoneId | null {
-  return SMALLEST_FIRST.find((id) => {
-    const ring = ground.zone(id)
-    return ring !== null && ringHolds(ring, x, y)
-  }) ?? null
+  return (
+    SMALLEST_FIRST.find(id => {
+      const ring = ground.zone(id)
+      return ring !== null && ringHolds(ring, x, y)
+    }) ?? null
+  )
 }
 
 /** Whether a point of the skin can be painted on: it lies on the canvas and under no hair. */
 export function onSkin(ground: Ground, [x, y]: Point): boolean {
-  return ground.extent.some(r => ringHolds(r, x, y)) && !ground.keepOuts.some(k => k.words === 'hair' && ringHolds(k.ring, x, y))
+  return (
+    ground.extent.some(r => ringHolds(r, x, y)) &&
+    !ground.keepOuts.some(k => k.words === 'hair' && ringHolds(k.ring, x, y))
+  )
 }

@@ -29,13 +29,18 @@ export interface Lift {
 export function liftOf(surface: Surface, laid: Laid, points: readonly Point[], gives = SKIN_GIVES): Lift {
   // A sheet bends round an arm as far as it likes and touches everywhere.
   if (surface.unrolls) return { rulings: 0, residual: 0, gaps: new Float64Array(points.length) }
-  const { residual, angle, sag } = bestFit(onSkin(surface, laid, points), frameAt(surface, laid, [0, 0]), FINE)
+  const { residual, angle, sag } = bestFit(
+    onSkin(surface, laid, points),
+    frameAt(surface, laid, [0, 0]),
+    FINE,
+  )
   return { rulings: angle, residual, gaps: raised(sag, gives) }
 }
 
 /** Places of samples on the skin, three numbers each. */
 function onSkin(surface: Surface, laid: Laid, points: readonly Point[]): Float64Array {
-  const places = new Float64Array(3 * points.length), here = new Float64Array(3)
+  const places = new Float64Array(3 * points.length),
+    here = new Float64Array(3)
   points.forEach((p, i) => {
     surface.position(...laid.point(p), here)
     places.set(here, 3 * i)
@@ -44,9 +49,14 @@ function onSkin(surface: Surface, laid: Laid, points: readonly Point[]): Float64
 }
 
 /** The tangent plane under a point of the sheet. */
-interface Frame { readonly origin: Float64Array, readonly normal: Float64Array }
+interface Frame {
+  readonly origin: Float64Array
+  readonly normal: Float64Array
+}
 function frameAt(surface: Surface, laid: Laid, about: Point): Frame {
-  const middle = laid.point(about), origin = new Float64Array(3), normal = new Float64Array(3)
+  const middle = laid.point(about),
+    origin = new Float64Array(3),
+    normal = new Float64Array(3)
   surface.position(...middle, origin)
   surface.normal(...middle, normal)
   return { origin, normal }
@@ -59,16 +69,30 @@ function raised(sag: Float64Array, gives: number): Float64Array {
 }
 
 /** Directions of rulings that are tried: all round first, degrees; then closer about the best, since the residual changes slowly with the direction. */
-interface Tries { readonly step: number, readonly closer: readonly number[] }
-const FINE: Tries = { step: 15, closer: [-10, -5, 5, 10] }, COARSE: Tries = { step: 30, closer: [-15, 15] }
+interface Tries {
+  readonly step: number
+  readonly closer: readonly number[]
+}
+const FINE: Tries = { step: 15, closer: [-10, -5, 5, 10] },
+  COARSE: Tries = { step: 30, closer: [-15, 15] }
 
-interface Fit { readonly residual: number, readonly angle: number, readonly sag: Float64Array }
+interface Fit {
+  readonly residual: number
+  readonly angle: number
+  readonly sag: Float64Array
+}
 
 /** The cylinder that fits some places of the skin best. */
 function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries): Fit {
-  const n = places.length / 3, u = new Float64Array(n), v = new Float64Array(n), w = new Float64Array(n)
+  const n = places.length / 3,
+    u = new Float64Array(n),
+    v = new Float64Array(n),
+    w = new Float64Array(n)
   for (let i = 0; i < n; i++) {
-    const dx = places[3 * i]! - origin[0]!, dy = places[3 * i + 1]! - origin[1]!, dz = places[3 * i + 2]! - origin[2]!, h = dx * normal[0]! + dy * normal[1]! + dz * normal[2]!
+    const dx = places[3 * i]! - origin[0]!,
+      dy = places[3 * i + 1]! - origin[1]!,
+      dz = places[3 * i + 2]! - origin[2]!,
+      h = dx * normal[0]! + dy * normal[1]! + dz * normal[2]!
     w[i] = h
     // The plane's axes are the picture's, turned by the smallest turn that brings the picture's normal onto the skin's.
     const k = (dz + h) / (1 + normal[2]!)
@@ -87,7 +111,8 @@ function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries):
 }
 
 /** As much of a sheet as fingers press down at one time, and how much around it follows, mm (common practice). */
-const FINGERS = 24, AROUND = 6
+const FINGERS = 24,
+  AROUND = 6
 
 /**
  * Gaps that stay when fingers press the sheet down piece by piece, as a painter does where the paint is dabbed: each piece bends as it will by itself, so that
@@ -98,33 +123,55 @@ const FINGERS = 24, AROUND = 6
 export function pressedGaps(surface: Surface, laid: Laid, points: readonly Point[]): Float64Array {
   const gaps = new Float64Array(points.length)
   if (surface.unrolls) return gaps
-  const places = onSkin(surface, laid, points), pieces = new Map<string, { cx: number, cy: number, own: number[], beside: number[] }>()
+  const places = onSkin(surface, laid, points),
+    pieces = new Map<string, { cx: number; cy: number; own: number[]; beside: number[] }>()
   const piece = (i: number, j: number) => {
     const key = `${i} ${j}`
-    return pieces.get(key) ?? pieces.set(key, { cx: i * FINGERS, cy: j * FINGERS, own: [], beside: [] }).get(key)!
+    return (
+      pieces.get(key) ?? pieces.set(key, { cx: i * FINGERS, cy: j * FINGERS, own: [], beside: [] }).get(key)!
+    )
   }
   points.forEach(([x, y], i) => {
-    const a = Math.round(x / FINGERS), b = Math.round(y / FINGERS)
+    const a = Math.round(x / FINGERS),
+      b = Math.round(y / FINGERS)
     piece(a, b).own.push(i)
     // It lies beside each piece that follows as far as here.
-    for (let p = a - 1; p <= a + 1; p++) for (let q = b - 1; q <= b + 1; q++) {
-      if ((p !== a || q !== b) && Math.abs(x - p * FINGERS) <= FINGERS / 2 + AROUND && Math.abs(y - q * FINGERS) <= FINGERS / 2 + AROUND) piece(p, q).beside.push(i)
-    }
+    for (let p = a - 1; p <= a + 1; p++)
+      for (let q = b - 1; q <= b + 1; q++) {
+        if (
+          (p !== a || q !== b) &&
+          Math.abs(x - p * FINGERS) <= FINGERS / 2 + AROUND &&
+          Math.abs(y - q * FINGERS) <= FINGERS / 2 + AROUND
+        )
+          piece(p, q).beside.push(i)
+      }
   })
   for (const { cx, cy, own, beside } of pieces.values()) {
     if (own.length === 0) continue
-    const all = [...own, ...beside], there = new Float64Array(3 * all.length)
+    const all = [...own, ...beside],
+      there = new Float64Array(3 * all.length)
     all.forEach((i, k) => there.set(places.subarray(3 * i, 3 * i + 3), 3 * k))
     const left = raised(bestFit(there, frameAt(surface, laid, [cx, cy]), COARSE).sag, SKIN_GIVES)
-    own.forEach((i, k) => { gaps[i] = left[k]! })
+    own.forEach((i, k) => {
+      gaps[i] = left[k]!
+    })
   }
   return gaps
 }
 
 /** Skin minus profile at each sample, for rulings in one direction (degrees clockwise from up). */
-function profileFit(u: Float64Array, v: Float64Array, w: Float64Array, angle: number): { residual: number, sag: Float64Array } {
-  const n = u.length, c = Math.cos(radians(angle)), s = Math.sin(radians(angle)), across = new Float64Array(n)
-  let least = Infinity, most = -Infinity
+function profileFit(
+  u: Float64Array,
+  v: Float64Array,
+  w: Float64Array,
+  angle: number,
+): { residual: number; sag: Float64Array } {
+  const n = u.length,
+    c = Math.cos(radians(angle)),
+    s = Math.sin(radians(angle)),
+    across = new Float64Array(n)
+  let least = Infinity,
+    most = -Infinity
   for (let i = 0; i < n; i++) {
     // Rulings run along (s, -c); across them is (c, s).
     const t = u[i]! * c + v[i]! * s
@@ -132,11 +179,18 @@ function profileFit(u: Float64Array, v: Float64Array, w: Float64Array, angle: nu
     if (t < least) least = t
     if (t > most) most = t
   }
-  const strips = Math.max(1, Math.ceil((most - least) / STRIP)) + 1, sum = new Float64Array(strips), where = new Float64Array(strips), count = new Float64Array(strips)
+  const strips = Math.max(1, Math.ceil((most - least) / STRIP)) + 1,
+    sum = new Float64Array(strips),
+    where = new Float64Array(strips),
+    count = new Float64Array(strips)
   for (let i = 0; i < n; i++) {
     // Each sample counts for the two strips beside it, by how near it is to them, so that a strip's edge cuts no ruling in two.
-    const t = (across[i]! - least) / STRIP, k = Math.min(strips - 1, Math.floor(t))
-    for (const [n, share] of [[k, 1 - (t - k)], [k + 1, t - k]] as const) {
+    const t = (across[i]! - least) / STRIP,
+      k = Math.min(strips - 1, Math.floor(t))
+    for (const [n, share] of [
+      [k, 1 - (t - k)],
+      [k + 1, t - k],
+    ] as const) {
       if (n >= strips || share <= 0) continue
       sum[n]! += share * w[i]!
       where[n]! += share * across[i]!
@@ -144,7 +198,8 @@ function profileFit(u: Float64Array, v: Float64Array, w: Float64Array, angle: nu
     }
   }
   // The profile through each strip's own middle; strips without a sample are passed over.
-  const xs: number[] = [], hs: number[] = []
+  const xs: number[] = [],
+    hs: number[] = []
   for (let k = 0; k < strips; k++) {
     if (count[k]! < 1e-6) continue
     xs.push(where[k]! / count[k]!)
@@ -153,7 +208,8 @@ function profileFit(u: Float64Array, v: Float64Array, w: Float64Array, angle: nu
   const sag = new Float64Array(n)
   let squares = 0
   for (let i = 0; i < n; i++) {
-    let a = 0, b = xs.length - 1
+    let a = 0,
+      b = xs.length - 1
     while (b - a > 1) {
       const m = (a + b) >> 1
       if (xs[m]! <= across[i]!) a = m

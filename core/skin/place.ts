@@ -26,7 +26,9 @@ export interface Laid {
 
 /** The turn from sheet to tangent coordinates: side B is turned over before it is tilted. */
 function turning({ tilt, side }: Placement): readonly [number, number, number, number] {
-  const c = Math.cos(radians(tilt)), s = Math.sin(radians(tilt)), k = side === 'B' ? -1 : 1
+  const c = Math.cos(radians(tilt)),
+    s = Math.sin(radians(tilt)),
+    k = side === 'B' ? -1 : 1
   return [k * c, k * s, -s, c]
 }
 
@@ -35,14 +37,19 @@ function turning({ tilt, side }: Placement): readonly [number, number, number, n
  * @param quick coarser, for what moves under the hand
  */
 export function layOn(surface: Surface, placement: Placement, quick = false): Laid {
-  const [a, b, c, d] = turning(placement), [gx, gy] = placement.grip ?? [0, 0], exponential = surface.exponential(placement.at, quick), here = new Float64Array(2)
+  const [a, b, c, d] = turning(placement),
+    [gx, gy] = placement.grip ?? [0, 0],
+    exponential = surface.exponential(placement.at, quick),
+    here = new Float64Array(2)
   const flat = ([x, y]: Point): Point => [a * (x - gx) + c * (y - gy), b * (x - gx) + d * (y - gy)]
   return {
-    exponential, flat,
+    exponential,
+    flat,
     ring(ring) {
       const out = new Float64Array(ring.length)
       for (let i = 0; i < ring.length; i += 2) {
-        const x = ring[i]! - gx, y = ring[i + 1]! - gy
+        const x = ring[i]! - gx,
+          y = ring[i + 1]! - gy
         exponential.to(a * x + c * y, b * x + d * y, out, i)
       }
       return out
@@ -62,5 +69,10 @@ export function layOn(surface: Surface, placement: Placement, quick = false): La
 
 /** The exact mirror image of a placement across the midline: the sheet is turned over and leans the other way. */
 export function mirroredPlacement({ at, tilt, side, grip }: Placement): Placement {
-  return { at: [at[0] === 0 ? 0 : -at[0], at[1]], tilt: wrapDegrees(-tilt), side: side === 'A' ? 'B' : 'A', ...(grip && { grip }) }
+  return {
+    at: [at[0] === 0 ? 0 : -at[0], at[1]],
+    tilt: wrapDegrees(-tilt),
+    side: side === 'A' ? 'B' : 'A',
+    ...(grip && { grip }),
+  }
 }

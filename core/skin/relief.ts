@@ -4,38 +4,84 @@ import type { MidLandmark, SideLandmark } from './faces/landmarks'
 import { monotoneCubic } from './profile'
 
 /** A smooth bump or hollow: centre, spread and height in mm; `lean` shears it. */
-interface Bump { readonly x: number, readonly y: number, readonly sx: number, readonly sy: number, readonly h: number, readonly lean: number }
+interface Bump {
+  readonly x: number
+  readonly y: number
+  readonly sx: number
+  readonly sy: number
+  readonly h: number
+  readonly lean: number
+}
 
 /** A bump beside a landmark, as it is on the mean adult (offset, spread, height; mm), with the share of its height that is missing at three years. */
-interface Shape { readonly by: SideLandmark | MidLandmark, readonly dx: number, readonly dy: number, readonly sx: number, readonly sy: number, readonly h: number, readonly young: number, readonly lean?: number }
+interface Shape {
+  readonly by: SideLandmark | MidLandmark
+  readonly dx: number
+  readonly dy: number
+  readonly sx: number
+  readonly sy: number
+  readonly h: number
+  readonly young: number
+  readonly lean?: number
+}
 
 /** Starting values that looked right when tried (common practice, no source). A child's brow, nose and chin are flatter, its cheeks fuller. */
 const SHAPES: readonly Shape[] = [
-  { by: 'browPeak', dx: -13, dy: 5.5, sx: 17, sy: 6, h: 4.2, young: 0.75 }, { by: 'nasion', dx: 0, dy: -8, sx: 9, sy: 6, h: 1.6, young: 0.8 },
-  { by: 'pupil', dx: -0.5, dy: -1.8, sx: 13, sy: 9, h: -7.5, young: 0.3 }, { by: 'innerEye', dx: -3, dy: -3, sx: 6, sy: 9, h: -4.6, young: 0.35 }, { by: 'pupil', dx: 0, dy: 0.2, sx: 10.5, sy: 6.4, h: 5.2, young: 0.1 },
-  { by: 'noseWing', dx: -4, dy: 0.5, sx: 5, sy: 6.2, h: 5.4, young: 0.35 }, { by: 'noseTip', dx: 0, dy: 0, sx: 7, sy: 6, h: 4.2, young: 0.1 }, { by: 'noseBase', dx: 0, dy: 1.5, sx: 6, sy: 3, h: -1.2, young: 0.3 },
-  { by: 'cheekbone', dx: -11, dy: 2, sx: 16, sy: 12, h: 5, young: 0.25 }, { by: 'mouthCorner', dx: 20, dy: -8, sx: 14, sy: 18, h: -3.6, young: 1.9 }, { by: 'mouthCorner', dx: -1, dy: -16, sx: 6, sy: 10, h: 1.6, young: 0.1, lean: 0.5 },
-  { by: 'upperLip', dx: 6.5, dy: 1.5, sx: 12, sy: 3.9, h: 2.5, young: 0.15 }, { by: 'upperLip', dx: 0, dy: -4, sx: 2.8, sy: 4.8, h: -1, young: 0.3 }, { by: 'mouth', dx: 0, dy: -0.2, sx: 15, sy: 2.7, h: -1.7, young: 0.1 },
-  { by: 'mouthCorner', dx: 1, dy: 0.5, sx: 4, sy: 3.5, h: -1.6, young: 0.1 }, { by: 'lowerLip', dx: 0, dy: -4.5, sx: 13, sy: 4.3, h: 4, young: 0.15 }, { by: 'lowerLip', dx: 0, dy: 5.5, sx: 13, sy: 4, h: -3, young: 0.25 },
-  { by: 'chin', dx: 0, dy: -14, sx: 14, sy: 9, h: 6.2, young: 0.3 }, { by: 'browPeak', dx: -10, dy: -24.5, sx: 20, sy: 16, h: 1.6, young: -0.9 },
+  { by: 'browPeak', dx: -13, dy: 5.5, sx: 17, sy: 6, h: 4.2, young: 0.75 },
+  { by: 'nasion', dx: 0, dy: -8, sx: 9, sy: 6, h: 1.6, young: 0.8 },
+  { by: 'pupil', dx: -0.5, dy: -1.8, sx: 13, sy: 9, h: -7.5, young: 0.3 },
+  { by: 'innerEye', dx: -3, dy: -3, sx: 6, sy: 9, h: -4.6, young: 0.35 },
+  { by: 'pupil', dx: 0, dy: 0.2, sx: 10.5, sy: 6.4, h: 5.2, young: 0.1 },
+  { by: 'noseWing', dx: -4, dy: 0.5, sx: 5, sy: 6.2, h: 5.4, young: 0.35 },
+  { by: 'noseTip', dx: 0, dy: 0, sx: 7, sy: 6, h: 4.2, young: 0.1 },
+  { by: 'noseBase', dx: 0, dy: 1.5, sx: 6, sy: 3, h: -1.2, young: 0.3 },
+  { by: 'cheekbone', dx: -11, dy: 2, sx: 16, sy: 12, h: 5, young: 0.25 },
+  { by: 'mouthCorner', dx: 20, dy: -8, sx: 14, sy: 18, h: -3.6, young: 1.9 },
+  { by: 'mouthCorner', dx: -1, dy: -16, sx: 6, sy: 10, h: 1.6, young: 0.1, lean: 0.5 },
+  { by: 'upperLip', dx: 6.5, dy: 1.5, sx: 12, sy: 3.9, h: 2.5, young: 0.15 },
+  { by: 'upperLip', dx: 0, dy: -4, sx: 2.8, sy: 4.8, h: -1, young: 0.3 },
+  { by: 'mouth', dx: 0, dy: -0.2, sx: 15, sy: 2.7, h: -1.7, young: 0.1 },
+  { by: 'mouthCorner', dx: 1, dy: 0.5, sx: 4, sy: 3.5, h: -1.6, young: 0.1 },
+  { by: 'lowerLip', dx: 0, dy: -4.5, sx: 13, sy: 4.3, h: 4, young: 0.15 },
+  { by: 'lowerLip', dx: 0, dy: 5.5, sx: 13, sy: 4, h: -3, young: 0.25 },
+  { by: 'chin', dx: 0, dy: -14, sx: 14, sy: 9, h: 6.2, young: 0.3 },
+  { by: 'browPeak', dx: -10, dy: -24.5, sx: 20, sy: 16, h: 1.6, young: -0.9 },
 ]
 /** Midline shapes that stand on both sides of it. */
 const TWICE = 6.5
 
 /** Half width of the mean adult's silhouette against height, squared: so the crown and the chin come out round, not cut. */
 const halfWidthSquared = monotoneCubic([
-  [-121, 0], [-117, 26 ** 2], [-108, 44 ** 2], [-92, 59 ** 2], [-70, 68 ** 2], [-45, 71.5 ** 2], [-20, 71.5 ** 2], [0, 70.5 ** 2], [20, 69 ** 2], [45, 64.5 ** 2], [65, 59 ** 2],
-  [82, 51 ** 2], [96, 41.5 ** 2], [107, 31.5 ** 2], [114, 22 ** 2], [118.5, 12 ** 2], [120.5, 0],
+  [-121, 0],
+  [-117, 26 ** 2],
+  [-108, 44 ** 2],
+  [-92, 59 ** 2],
+  [-70, 68 ** 2],
+  [-45, 71.5 ** 2],
+  [-20, 71.5 ** 2],
+  [0, 70.5 ** 2],
+  [20, 69 ** 2],
+  [45, 64.5 ** 2],
+  [65, 59 ** 2],
+  [82, 51 ** 2],
+  [96, 41.5 ** 2],
+  [107, 31.5 ** 2],
+  [114, 22 ** 2],
+  [118.5, 12 ** 2],
+  [120.5, 0],
 ])
 
-const CENTRE = 10, DEPTH = 60, END = 0.15
+const CENTRE = 10,
+  DEPTH = 60,
+  END = 0.15
 /** Rounds off the rim, where a super-ellipsoid would stand upright: no slope grows past about 4. */
 const RIM = 0.08
 
 /** s^q with a finite slope at 0, going on straight below; 1 at 1. */
 function eased(s: number, q: number): number {
-  const base = RIM ** q, span = (1 + RIM) ** q - base
-  return s >= 0 ? ((s + RIM) ** q - base) / span : q * RIM ** (q - 1) / span * Math.max(s, -1.5)
+  const base = RIM ** q,
+    span = (1 + RIM) ** q - base
+  return s >= 0 ? ((s + RIM) ** q - base) / span : ((q * RIM ** (q - 1)) / span) * Math.max(s, -1.5)
 }
 
 /** The relief of a face. */
@@ -60,12 +106,25 @@ export function reliefOf({ landmarks, form }: Face): Relief {
   }
   const depth = DEPTH * (0.45 * form.kx + 0.55 * form.skullWidth)
   const across = (x: number, ym: number): number => {
-    const w = form.wide(ym), w2 = Math.max(64, halfWidthSquared(ym) * w * w)
-    return eased(1 - (x * x / w2) ** 1.175, 0.55)
+    const w = form.wide(ym),
+      w2 = Math.max(64, halfWidthSquared(ym) * w * w)
+    return eased(1 - ((x * x) / w2) ** 1.175, 0.55)
   }
-  const along = (ym: number): number => eased(1 - (ym < CENTRE ? (CENTRE - ym) / (CENTRE - MEAN_CROWN) : (ym - CENTRE) / (MEAN_FOOT - CENTRE)) ** 2.6, 0.5)
+  const along = (ym: number): number =>
+    eased(
+      1 - (ym < CENTRE ? (CENTRE - ym) / (CENTRE - MEAN_CROWN) : (ym - CENTRE) / (MEAN_FOOT - CENTRE)) ** 2.6,
+      0.5,
+    )
   // Past the rim the mask falls on as steeply as it came to it, so that a sheet can follow it round the side of the head.
-  const maskAt = (a: number, l: number) => depth * (a >= 0 && l >= 0 ? a * l : a < 0 && l < 0 ? END * (a + l) : a < 0 ? a * Math.max(l, END) : l * Math.max(a, END))
+  const maskAt = (a: number, l: number) =>
+    depth *
+    (a >= 0 && l >= 0
+      ? a * l
+      : a < 0 && l < 0
+        ? END * (a + l)
+        : a < 0
+          ? a * Math.max(l, END)
+          : l * Math.max(a, END))
   return {
     halfWidth,
     mask(x, y) {
@@ -73,7 +132,8 @@ export function reliefOf({ landmarks, form }: Face): Relief {
       return maskAt(across(x, ym), along(ym))
     },
     z(x, y) {
-      const ym = form.toMean(y), a = across(x, ym)
+      const ym = form.toMean(y),
+        a = across(x, ym)
       let features = nose(x, y)
       for (const b of bumps) features += bump(b, x, y)
       // The features fade out toward the silhouette, where the mask itself falls steeply.
@@ -82,25 +142,44 @@ export function reliefOf({ landmarks, form }: Face): Relief {
   }
 
   function placed(shape: Shape): Bump[] {
-    const { by, sx, sy, lean = 0 } = shape, h = shape.h * (1 - shape.young * (1 - form.grown)) * (0.35 + 0.65 * form.kx), { kx, ky } = form
+    const { by, sx, sy, lean = 0 } = shape,
+      h = shape.h * (1 - shape.young * (1 - form.grown)) * (0.35 + 0.65 * form.kx),
+      { kx, ky } = form
     if (by in MEAN_SIDE) {
-      return (['left', 'right'] as const).map((side) => {
-        const out = side === 'right' ? 1 : -1, [x, y] = landmarks[side][by as SideLandmark]
-        return { x: x + out * shape.dx * kx, y: y + shape.dy * ky, sx: sx * kx, sy: sy * ky, h, lean: out * lean }
+      return (['left', 'right'] as const).map(side => {
+        const out = side === 'right' ? 1 : -1,
+          [x, y] = landmarks[side][by as SideLandmark]
+        return {
+          x: x + out * shape.dx * kx,
+          y: y + shape.dy * ky,
+          sx: sx * kx,
+          sy: sy * ky,
+          h,
+          lean: out * lean,
+        }
       })
     }
-    const [x, y] = landmarks.mid[by as MidLandmark], at = (dx: number): Bump => ({ x: x + dx * kx, y: y + shape.dy * ky, sx: sx * kx, sy: sy * ky, h, lean })
+    const [x, y] = landmarks.mid[by as MidLandmark],
+      at = (dx: number): Bump => ({ x: x + dx * kx, y: y + shape.dy * ky, sx: sx * kx, sy: sy * ky, h, lean })
     return shape.dx === TWICE ? [at(-TWICE), at(TWICE)] : [at(shape.dx)]
   }
 
   /** The ridge of the nose: low at the bridge, high at the tip, rounded off beneath. */
   function nose(x: number, y: number): number {
-    const { mid } = landmarks, k = form.kx, long = (mid.noseTip[1] - mid.nasion[1]) / 45
+    const { mid } = landmarks,
+      k = form.kx,
+      long = (mid.noseTip[1] - mid.nasion[1]) / 45
     if (Math.abs(x) > 45 * k) return 0
-    const v = (y - mid.nasion[1]) / long, t = 1 - above0(1 - above0((v + 6) / 52)), young = 1 - form.grown
+    const v = (y - mid.nasion[1]) / long,
+      t = 1 - above0(1 - above0((v + 6) / 52)),
+      young = 1 - form.grown
     const middle = mid.nasion[0] + (mid.noseTip[0] - mid.nasion[0]) * t
-    const height = (3.2 * (1 - 0.6 * young) + 16.5 * (1 - 0.42 * young) * Math.max(0, t) ** (1.15 + 0.5 * young)) * (0.35 + 0.65 * k), sigma = (5 + 4 * t) * k * (1 + 0.18 * young)
-    const fadeTop = v < -6 ? Math.exp(-(((v + 6) / 9) ** 2) / 2) : 1, fadeEnd = v > 46 ? Math.exp(-(((v - 46) / 6) ** 2) / 2) : 1
+    const height =
+        (3.2 * (1 - 0.6 * young) + 16.5 * (1 - 0.42 * young) * Math.max(0, t) ** (1.15 + 0.5 * young)) *
+        (0.35 + 0.65 * k),
+      sigma = (5 + 4 * t) * k * (1 + 0.18 * young)
+    const fadeTop = v < -6 ? Math.exp(-(((v + 6) / 9) ** 2) / 2) : 1,
+      fadeEnd = v > 46 ? Math.exp(-(((v - 46) / 6) ** 2) / 2) : 1
     return height * fadeTop * fadeEnd * Math.exp(-(((x - middle) / sigma) ** 2) / 2)
   }
 }
@@ -115,7 +194,10 @@ function fading(across: number): number {
 }
 
 function bump(b: Bump, x: number, y: number): number {
-  const dy = y - b.y, u = (x - b.x - b.lean * dy) / b.sx, v = dy / b.sy, q = u * u + v * v
+  const dy = y - b.y,
+    u = (x - b.x - b.lean * dy) / b.sx,
+    v = dy / b.sy,
+    q = u * u + v * v
   return q > 24 ? 0 : b.h * Math.exp(-q / 2)
 }
 

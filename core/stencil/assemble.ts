@@ -1,8 +1,23 @@
-import { boxAround, boxOf, mapPolygon, mapRing, polygonArea, translation, type Polygon, type Ring } from '../geometry'
+import {
+  boxAround,
+  boxOf,
+  mapPolygon,
+  mapRing,
+  polygonArea,
+  translation,
+  type Polygon,
+  type Ring,
+} from '../geometry'
 import type { SheetGeometry } from './types'
 
 /** What a sheet may hold at most, so that a hostile file cannot stall the reader. */
-export const LIMITS = { points: 120_000, depth: 40, sheetMm: 1200, closeGapMm: 0.2, leastAreaMm2: 0.01 } as const
+export const LIMITS = {
+  points: 120_000,
+  depth: 40,
+  sheetMm: 1200,
+  closeGapMm: 0.2,
+  leastAreaMm2: 0.01,
+} as const
 
 /** A sheet whose size cannot be right: its real size must be asked for. */
 export class SizeError extends RangeError {}
@@ -19,21 +34,51 @@ const MARGIN = 8
  */
 export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, loose = false): SheetGeometry {
   const kept = openings.filter(p => polygonArea(p) >= (loose ? 0 : LIMITS.leastAreaMm2))
-  if (kept.length === 0) throw new RangeError('The file has no opening: draw what is cut out as closed shapes.')
-  const outline = edge ?? around(kept), box = boxOf(outline), width = box.maxX - box.minX, height = box.maxY - box.minY
-  if (!(width > 0 && height > 0)) throw new RangeError('The sheet has no size: give the file a width and a height in mm.')
+  if (kept.length === 0)
+    throw new RangeError('The file has no opening: draw what is cut out as closed shapes.')
+  const outline = edge ?? around(kept),
+    box = boxOf(outline),
+    width = box.maxX - box.minX,
+    height = box.maxY - box.minY
+  if (!(width > 0 && height > 0))
+    throw new RangeError('The sheet has no size: give the file a width and a height in mm.')
   if (!loose && Math.max(width, height) > LIMITS.sheetMm) {
-    throw new SizeError(`The sheet would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`)
+    throw new SizeError(
+      `The sheet would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`,
+    )
   }
-  const inside = boxAround(kept), slack = loose ? 0.001 * (width + height) : 0.05
-  if (inside.minX < box.minX - slack || inside.maxX > box.maxX + slack || inside.minY < box.minY - slack || inside.maxY > box.maxY + slack) {
-    throw new RangeError('An opening reaches past the sheet\'s edge. Move it inside, or make the sheet larger.')
+  const inside = boxAround(kept),
+    slack = loose ? 0.001 * (width + height) : 0.05
+  if (
+    inside.minX < box.minX - slack ||
+    inside.maxX > box.maxX + slack ||
+    inside.minY < box.minY - slack ||
+    inside.maxY > box.maxY + slack
+  ) {
+    throw new RangeError(
+      "An opening reaches past the sheet's edge. Move it inside, or make the sheet larger.",
+    )
   }
   const centre = translation(-(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2)
-  return { width, height, outline: mapRing(centre, outline), openings: kept.map(p => mapPolygon(p, ring => mapRing(centre, ring))) }
+  return {
+    width,
+    height,
+    outline: mapRing(centre, outline),
+    openings: kept.map(p => mapPolygon(p, ring => mapRing(centre, ring))),
+  }
 }
 
 function around(openings: readonly Polygon[]): Ring {
-  const b = boxAround(openings), m = MARGIN
-  return Float64Array.from([b.minX - m, b.minY - m, b.maxX + m, b.minY - m, b.maxX + m, b.maxY + m, b.minX - m, b.maxY + m])
+  const b = boxAround(openings),
+    m = MARGIN
+  return Float64Array.from([
+    b.minX - m,
+    b.minY - m,
+    b.maxX + m,
+    b.minY - m,
+    b.maxX + m,
+    b.maxY + m,
+    b.minX - m,
+    b.maxY + m,
+  ])
 }

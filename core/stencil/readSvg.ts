@@ -1,6 +1,19 @@
 import {
-  compose, lengthInMm, mapRing, MM_PER_PX, polygonArea, regionOf, scaling, signedArea, splitLength, stretchOf, translation, union,
-  type Affine, type Polygon, type Ring,
+  compose,
+  lengthInMm,
+  mapRing,
+  MM_PER_PX,
+  polygonArea,
+  regionOf,
+  scaling,
+  signedArea,
+  splitLength,
+  stretchOf,
+  translation,
+  union,
+  type Affine,
+  type Polygon,
+  type Ring,
 } from '../geometry'
 import { ringFromRun, SHAPES, shapeRuns } from './svg/shapes'
 import { ROOT_STYLE, styleOf, type Style } from './svg/style'
@@ -10,15 +23,49 @@ import { assembleSheet, LIMITS } from './assemble'
 import type { SheetGeometry } from './types'
 
 /** How a file is read: the real size of one of its units, and whether sizes go unchecked. */
-export interface ReadOptions { mmPerUnit?: number, loose?: boolean }
+export interface ReadOptions {
+  mmPerUnit?: number
+  loose?: boolean
+}
 
 /** A sheet read from a file, with what was noticed on the way. */
-export interface SheetRead { sheet: SheetGeometry, notes: string[], sized: boolean }
+export interface SheetRead {
+  sheet: SheetGeometry
+  notes: string[]
+  sized: boolean
+}
 
-interface Walk { parts: Polygon[], edge: Ring | null, points: number, notes: Set<string>, ids: Map<string, Element>, elements: number }
+interface Walk {
+  parts: Polygon[]
+  edge: Ring | null
+  points: number
+  notes: Set<string>
+  ids: Map<string, Element>
+  elements: number
+}
 
 /** Groups that hold guides, not cut-outs, and elements that are never drawn where they stand. */
-const SKIPPED = new Set(['defs', 'clipPath', 'mask', 'pattern', 'marker', 'symbol', 'script', 'style', 'text', 'image', 'foreignObject', 'metadata', 'title', 'desc', 'filter', 'linearGradient', 'radialGradient', 'animate', 'set'])
+const SKIPPED = new Set([
+  'defs',
+  'clipPath',
+  'mask',
+  'pattern',
+  'marker',
+  'symbol',
+  'script',
+  'style',
+  'text',
+  'image',
+  'foreignObject',
+  'metadata',
+  'title',
+  'desc',
+  'filter',
+  'linearGradient',
+  'radialGradient',
+  'animate',
+  'set',
+])
 
 /**
  * Reads an SVG file into a sheet. Filled shapes, and closed shapes that are only stroked (cut lines), are openings; the element with
@@ -34,10 +81,18 @@ export function readSvg(text: string, options: ReadOptions = {}): SheetRead {
   const walk: Walk = { parts: [], edge: null, points: 0, notes: new Set(), ids: new Map(), elements: 0 }
   indexIds(root, walk.ids, 0)
   visitChildren(root, page.toMm, styleOf(root, ROOT_STYLE), walk, 0)
-  return { sheet: assembleSheet(union(walk.parts), walk.edge ?? page.outline, options.loose), notes: [...walk.notes], sized: page.sized }
+  return {
+    sheet: assembleSheet(union(walk.parts), walk.edge ?? page.outline, options.loose),
+    notes: [...walk.notes],
+    sized: page.sized,
+  }
 }
 
-interface Page { toMm: Affine, outline: Ring | null, sized: boolean }
+interface Page {
+  toMm: Affine
+  outline: Ring | null
+  sized: boolean
+}
 
 /** The map from the root's user units to mm (SVG 1.1, sections 7.2 and 7.7: the viewBox is fitted into width x height, centred). */
 function pageOf(root: Element, mmPerUnit?: number): Page {
@@ -45,26 +100,49 @@ function pageOf(root: Element, mmPerUnit?: number): Page {
     const text = root.attrs[key]
     if (text === undefined || text.trim().endsWith('%')) return null
     const mm = lengthInMm(text)
-    if (mm === null || !(mm > 0)) throw new RangeError(`The page's ${key} "${text.slice(0, 40)}" is not a size. Give it in mm, above zero.`)
+    if (mm === null || !(mm > 0))
+      throw new RangeError(
+        `The page's ${key} "${text.slice(0, 40)}" is not a size. Give it in mm, above zero.`,
+      )
     return mm
   }
-  const width = side('width'), height = side('height')
-  const view = root.attrs.viewBox?.trim().split(/[\s,]+/).map(Number) ?? null
+  const width = side('width'),
+    height = side('height')
+  const view =
+    root.attrs.viewBox
+      ?.trim()
+      .split(/[\s,]+/)
+      .map(Number) ?? null
   if (view && (view.length !== 4 || view.some(v => !Number.isFinite(v)) || !(view[2]! > 0 && view[3]! > 0))) {
-    throw new RangeError(`The viewBox "${root.attrs.viewBox!.slice(0, 60)}" needs four numbers, with a width and height above zero.`)
+    throw new RangeError(
+      `The viewBox "${root.attrs.viewBox!.slice(0, 60)}" needs four numbers, with a width and height above zero.`,
+    )
   }
   const unit = splitLength(root.attrs.width ?? '')?.unit
   const sized = mmPerUnit !== undefined || (width !== null && unit !== '' && unit !== 'px')
   const rect = (w: number, h: number): Ring => Float64Array.from([0, 0, w, 0, w, h, 0, h])
   if (!view) {
     const k = mmPerUnit ?? MM_PER_PX
-    const w = width === null ? null : width * k / MM_PER_PX, h = height === null ? null : height * k / MM_PER_PX
+    const w = width === null ? null : (width * k) / MM_PER_PX,
+      h = height === null ? null : (height * k) / MM_PER_PX
     return { toMm: scaling(k), outline: w !== null && h !== null ? rect(w, h) : null, sized }
   }
   const [vx, vy, vw, vh] = view as [number, number, number, number]
-  const k = mmPerUnit ?? (width !== null && height !== null ? Math.min(width / vw, height / vh) : width !== null ? width / vw : height !== null ? height / vh : MM_PER_PX)
-  const w = mmPerUnit !== undefined || width === null ? vw * k : width, h = mmPerUnit !== undefined || height === null ? vh * k : height
-  const toMm = compose(translation((w - vw * k) / 2, (h - vh * k) / 2), compose(scaling(k), translation(-vx, -vy)))
+  const k =
+    mmPerUnit ??
+    (width !== null && height !== null
+      ? Math.min(width / vw, height / vh)
+      : width !== null
+        ? width / vw
+        : height !== null
+          ? height / vh
+          : MM_PER_PX)
+  const w = mmPerUnit !== undefined || width === null ? vw * k : width,
+    h = mmPerUnit !== undefined || height === null ? vh * k : height
+  const toMm = compose(
+    translation((w - vw * k) / 2, (h - vh * k) / 2),
+    compose(scaling(k), translation(-vx, -vy)),
+  )
   return { toMm, outline: rect(w, h), sized }
 }
 
@@ -80,12 +158,15 @@ function visitChildren(element: Element, toMm: Affine, style: Style, walk: Walk,
 
 function visit(element: Element, outer: Affine, parent: Style, walk: Walk, depth: number): void {
   if (SKIPPED.has(element.name) || element.attrs.id === 'guides') return
-  if (depth > LIMITS.depth) throw new RangeError(`Groups are nested more than ${LIMITS.depth} deep; ungroup them and try again.`)
-  if (++walk.elements > LIMITS.points) throw new RangeError('The file draws more shapes than a sheet can hold; simplify it.')
+  if (depth > LIMITS.depth)
+    throw new RangeError(`Groups are nested more than ${LIMITS.depth} deep; ungroup them and try again.`)
+  if (++walk.elements > LIMITS.points)
+    throw new RangeError('The file draws more shapes than a sheet can hold; simplify it.')
   const style = styleOf(element, parent)
   if (style.hidden) return
   const toMm = compose(outer, parseTransform(element.attrs.transform))
-  if (element.name === 'g' || element.name === 'a' || element.name === 'svg' || element.name === 'switch') visitChildren(element, toMm, style, walk, depth + 1)
+  if (element.name === 'g' || element.name === 'a' || element.name === 'svg' || element.name === 'switch')
+    visitChildren(element, toMm, style, walk, depth + 1)
   else if (element.name === 'use') visitUse(element, toMm, style, walk, depth)
   else if (SHAPES.has(element.name)) visitShape(element, toMm, style, walk)
 }
@@ -110,11 +191,15 @@ function visitShape(element: Element, toMm: Affine, style: Style, walk: Walk): v
   const rings: Ring[] = []
   for (const run of shapeRuns(element.name, element.attrs, stretch)) {
     walk.points += run.points.length / 2
-    if (walk.points > LIMITS.points) throw new RangeError(`The file has more than ${LIMITS.points.toLocaleString('en')} points; simplify its curves and try again.`)
+    if (walk.points > LIMITS.points)
+      throw new RangeError(
+        `The file has more than ${LIMITS.points.toLocaleString('en')} points; simplify its curves and try again.`,
+      )
     const ring = ringFromRun(run.points)
     if (!ring) continue
     const mm = mapRing(toMm, ring)
-    if (!mm.every(Number.isFinite)) throw new RangeError(`A <${element.name}> has a coordinate that is not a number.`)
+    if (!mm.every(Number.isFinite))
+      throw new RangeError(`A <${element.name}> has a coordinate that is not a number.`)
     if (!run.closed) closeRun(run.points, stretch, walk)
     rings.push(mm)
   }
@@ -130,17 +215,20 @@ function visitShape(element: Element, toMm: Affine, style: Style, walk: Walk): v
 /** Lets an open path count as closed across a small gap only: what it encloses is a guess otherwise. */
 function closeRun(points: readonly number[], mmPerUnit: number, walk: Walk): void {
   const gap = mmPerUnit * Math.hypot(points[0]! - points.at(-2)!, points[1]! - points.at(-1)!)
-  if (gap >= LIMITS.closeGapMm) throw new RangeError(`A path is open by ${gap.toFixed(1)} mm. Close it, and try again.`)
+  if (gap >= LIMITS.closeGapMm)
+    throw new RangeError(`A path is open by ${gap.toFixed(1)} mm. Close it, and try again.`)
   if (gap > 1e-3) walk.notes.add(`A path was closed across a gap of ${gap.toFixed(2)} mm.`)
 }
 
 /** Notes on rings that enclose nothing or cross themselves. */
 function noteOddRings(rings: readonly Ring[], walk: Walk): void {
   for (const ring of rings) {
-    const plain = Math.abs(signedArea(ring)), covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
+    const plain = Math.abs(signedArea(ring)),
+      covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
     if (covered < LIMITS.leastAreaMm2) walk.notes.add('An opening without area was left out.')
-    else if (Math.abs(covered - plain) > 0.002 * covered + 0.01) walk.notes.add('A path crosses itself; what it encloses was taken by its fill rule. Look at it before you cut.')
+    else if (Math.abs(covered - plain) > 0.002 * covered + 0.01)
+      walk.notes.add(
+        'A path crosses itself; what it encloses was taken by its fill rule. Look at it before you cut.',
+      )
   }
 }
-
-

@@ -2,7 +2,7 @@ import type { Polygon, Ring } from '../geometry'
 
 /** The kinds of sheet, in the trade's words. */
 export const STENCIL_KINDS = ['texture', 'motif', 'crest', 'border', 'half face', 'full face', 'set'] as const
-export type StencilKind = typeof STENCIL_KINDS[number]
+export type StencilKind = (typeof STENCIL_KINDS)[number]
 
 /** A sheet's geometry in the sheet frame: mm, origin at the sheet's centre, +x right, +y down, side A up. */
 export interface SheetGeometry {
@@ -27,5 +27,5 @@ export interface Stencil extends SheetGeometry {
   /** How many of it the drawer holds. */
   readonly copies?: number
   /** Named sets of openings, by their numbers. */
-  readonly groups?: readonly { readonly name: string, readonly openings: readonly number[] }[]
+  readonly groups?: readonly { readonly name: string; readonly openings: readonly number[] }[]
 }

@@ -4,63 +4,149 @@ import { jitter, lengthOf, stationsAt } from './spine'
 import type { Param, Params } from './shapes'
 
 /** A dot: its middle and its diameter, mm. */
-export interface Dot { readonly at: Point, readonly size: number }
+export interface Dot {
+  readonly at: Point
+  readonly size: number
+}
 
 export const DOT_RUNS = ['row', 'ring', 'threes', 'cluster'] as const
-export type DotRun = typeof DOT_RUNS[number]
+export type DotRun = (typeof DOT_RUNS)[number]
 
-const p = (name: string, words: string, unit: Param['unit'], least: number, most: number, step: number, usual: number): Param => ({ name, words, unit, least, most, step, usual })
-const FIRST = p('first', 'first', 'mm', 0.6, 14, 0.2, 4.2), LAST = p('last', 'last', 'mm', 0.6, 14, 0.2, 1.4), COUNT = p('count', 'dots', '', 1, 60, 1, 7)
+const p = (
+  name: string,
+  words: string,
+  unit: Param['unit'],
+  least: number,
+  most: number,
+  step: number,
+  usual: number,
+): Param => ({ name, words, unit, least, most, step, usual })
+const FIRST = p('first', 'first', 'mm', 0.6, 14, 0.2, 4.2),
+  LAST = p('last', 'last', 'mm', 0.6, 14, 0.2, 1.4),
+  COUNT = p('count', 'dots', '', 1, 60, 1, 7)
 
 /** How a run of dots is laid out: handles, numbers, and the dots that follow, in the flat. */
-export interface DotShape { readonly words: string, readonly handles: readonly [number, number], readonly usual: readonly Point[], readonly params: readonly Param[], readonly draw: (handles: readonly Point[], value: Params) => Dot[] }
+export interface DotShape {
+  readonly words: string
+  readonly handles: readonly [number, number]
+  readonly usual: readonly Point[]
+  readonly params: readonly Param[]
+  readonly draw: (handles: readonly Point[], value: Params) => Dot[]
+}
 
 const lerp = (a: number, b: number, t: number) => a + (b - a) * t
-const sizes = (n: number, v: Params) => Array.from({ length: n }, (_, i) => lerp(v.first!, v.last!, n === 1 ? 0 : i / (n - 1)))
+const sizes = (n: number, v: Params) =>
+  Array.from({ length: n }, (_, i) => lerp(v.first!, v.last!, n === 1 ? 0 : i / (n - 1)))
 
 /** Where a row's dots stand along it, as shares: even steps, or gaps between the dots that shrink as the dots do. */
 function placesOf(size: readonly number[], length: number, shrinking: boolean): number[] {
   const n = size.length
   if (n === 1) return [0]
   if (!shrinking) return size.map((_, i) => i / (n - 1))
-  const free = length - size.reduce((s, d) => s + d, 0) + (size[0]! + size[n - 1]!) / 2, between = size.slice(1).map((d, i) => (d + size[i]!) / 2), weight = between.reduce((s, b) => s + b, 0)
+  const free = length - size.reduce((s, d) => s + d, 0) + (size[0]! + size[n - 1]!) / 2,
+    between = size.slice(1).map((d, i) => (d + size[i]!) / 2),
+    weight = between.reduce((s, b) => s + b, 0)
   let at = 0
-  return [0, ...between.map(b => (at += b + Math.max(0, free) * b / weight - (free < 0 ? -free * b / weight : 0)) / length)].map(s => Math.min(1, s))
+  return [
+    0,
+    ...between.map(
+      b => (at += b + (Math.max(0, free) * b) / weight - (free < 0 ? (-free * b) / weight : 0)) / length,
+    ),
+  ].map(s => Math.min(1, s))
 }
 
 export const DOTS = {
   row: {
-    words: 'row along a path', handles: [2, 10], usual: [[0, 16], [3, 0], [0, -16]], params: [COUNT, FIRST, LAST, p('shrink', 'gaps shrink with the dots', '', 0, 1, 1, 1)],
+    words: 'row along a path',
+    handles: [2, 10],
+    usual: [
+      [0, 16],
+      [3, 0],
+      [0, -16],
+    ],
+    params: [COUNT, FIRST, LAST, p('shrink', 'gaps shrink with the dots', '', 0, 1, 1, 1)],
     draw: (h, v) => {
-      const path = pathThrough(h), size = sizes(v.count!, v)
-      return stationsAt(path, placesOf(size, lengthOf(path), v.shrink! > 0.5)).map((s, i) => ({ at: s.at, size: size[i]! }))
+      const path = pathThrough(h),
+        size = sizes(v.count!, v)
+      return stationsAt(path, placesOf(size, lengthOf(path), v.shrink! > 0.5)).map((s, i) => ({
+        at: s.at,
+        size: size[i]!,
+      }))
     },
   },
   ring: {
-    words: 'ring', handles: [2, 2], usual: [[0, 0], [0, -11]], params: [{ ...COUNT, usual: 12 }, { ...FIRST, usual: 2 }, { ...LAST, usual: 2 }],
+    words: 'ring',
+    handles: [2, 2],
+    usual: [
+      [0, 0],
+      [0, -11],
+    ],
+    params: [
+      { ...COUNT, usual: 12 },
+      { ...FIRST, usual: 2 },
+      { ...LAST, usual: 2 },
+    ],
     draw: ([centre, rim], v) => {
-      const r = distance(centre!, rim!), a = radians(bearing(centre!, rim!))
+      const r = distance(centre!, rim!),
+        a = radians(bearing(centre!, rim!))
       // There and back: the first size at the rim's handle, the last across from it.
       return Array.from({ length: v.count! }, (_, i) => {
-        const t = i / v.count!, angle = a + 2 * Math.PI * t
-        return { at: [centre![0] + r * Math.sin(angle), centre![1] - r * Math.cos(angle)] as Point, size: lerp(v.first!, v.last!, 1 - Math.abs(1 - 2 * t)) }
+        const t = i / v.count!,
+          angle = a + 2 * Math.PI * t
+        return {
+          at: [centre![0] + r * Math.sin(angle), centre![1] - r * Math.cos(angle)] as Point,
+          size: lerp(v.first!, v.last!, 1 - Math.abs(1 - 2 * t)),
+        }
       })
     },
   },
   threes: {
-    words: 'threes, big to small', handles: [2, 2], usual: [[0, 5], [0, -5]], params: [{ ...FIRST, usual: 4.6 }, { ...LAST, usual: 1.8 }, p('groups', 'groups', '', 1, 6, 1, 1), p('apart', 'groups apart', 'mm', 3, 40, 1, 10)],
-    draw: ([a, b], v) => Array.from({ length: v.groups! }, (_, g): Dot[] => {
-      const l = distance(a!, b!) || 1, side: Point = [(b![1] - a![1]) / l, -(b![0] - a![0]) / l], off = (g - (v.groups! - 1) / 2) * v.apart!
-      return placesOf([0, 1, 2].map(i => lerp(v.first!, v.last!, i / 2)), l, true).map((t, i) => ({ at: [lerp(a![0], b![0], t) + side[0] * off, lerp(a![1], b![1], t) + side[1] * off], size: lerp(v.first!, v.last!, i / 2) }))
-    }).flat(),
+    words: 'threes, big to small',
+    handles: [2, 2],
+    usual: [
+      [0, 5],
+      [0, -5],
+    ],
+    params: [
+      { ...FIRST, usual: 4.6 },
+      { ...LAST, usual: 1.8 },
+      p('groups', 'groups', '', 1, 6, 1, 1),
+      p('apart', 'groups apart', 'mm', 3, 40, 1, 10),
+    ],
+    draw: ([a, b], v) =>
+      Array.from({ length: v.groups! }, (_, g): Dot[] => {
+        const l = distance(a!, b!) || 1,
+          side: Point = [(b![1] - a![1]) / l, -(b![0] - a![0]) / l],
+          off = (g - (v.groups! - 1) / 2) * v.apart!
+        return placesOf(
+          [0, 1, 2].map(i => lerp(v.first!, v.last!, i / 2)),
+          l,
+          true,
+        ).map((t, i) => ({
+          at: [lerp(a![0], b![0], t) + side[0] * off, lerp(a![1], b![1], t) + side[1] * off],
+          size: lerp(v.first!, v.last!, i / 2),
+        }))
+      }).flat(),
   },
   cluster: {
-    words: 'cluster', handles: [2, 2], usual: [[0, 0], [0, -9]], params: [{ ...COUNT, usual: 9 }, { ...FIRST, usual: 4 }, { ...LAST, usual: 1.2 }],
+    words: 'cluster',
+    handles: [2, 2],
+    usual: [
+      [0, 0],
+      [0, -9],
+    ],
+    params: [
+      { ...COUNT, usual: 9 },
+      { ...FIRST, usual: 4 },
+      { ...LAST, usual: 1.2 },
+    ],
     draw: ([centre, rim], v) => {
-      const reach = distance(centre!, rim!), dots: Dot[] = []
+      const reach = distance(centre!, rim!),
+        dots: Dot[] = []
       // Big ones inside, small ones where room is left, on a sunflower's spiral so that none stands in a row.
       sizes(v.count!, v).forEach((size, i) => {
-        const r = v.count === 1 ? 0 : reach * Math.sqrt(i / (v.count! - 1)), angle = i * 2.39996 + 0.3 * jitter(i)
+        const r = v.count === 1 ? 0 : reach * Math.sqrt(i / (v.count! - 1)),
+          angle = i * 2.39996 + 0.3 * jitter(i)
         const at: Point = [centre![0] + r * Math.cos(angle), centre![1] + r * Math.sin(angle)]
         if (dots.every(d => distance(d.at, at) > (d.size + size) / 2 + 0.3)) dots.push({ at, size })
       })
@@ -73,7 +159,10 @@ export const dotShape = (run: DotRun): DotShape => DOTS[run]
 
 /** Dots of a run along a closed or open outline: even steps, sizes from first to last and back on a closed one. */
 export function dotsAlong(outline: readonly Point[], closed: boolean, v: Params): Dot[] {
-  const n = Math.max(1, v.count!), at = Array.from({ length: n }, (_, i) => closed ? i / n : n === 1 ? 0 : i / (n - 1))
-  return stationsAt(outline, at, closed).map((s, i) => ({ at: s.at, size: lerp(v.first!, v.last!, closed ? 1 - Math.abs(1 - 2 * at[i]!) : at[i]!) }))
+  const n = Math.max(1, v.count!),
+    at = Array.from({ length: n }, (_, i) => (closed ? i / n : n === 1 ? 0 : i / (n - 1)))
+  return stationsAt(outline, at, closed).map((s, i) => ({
+    at: s.at,
+    size: lerp(v.first!, v.last!, closed ? 1 - Math.abs(1 - 2 * at[i]!) : at[i]!),
+  }))
 }
-

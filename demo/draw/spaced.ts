@@ -4,11 +4,16 @@ import { regions, type Shape } from './pen'
 
 /** One shape as regions in mm about the sheet's centre. */
 export function regionsOf(shape: Shape): Polygon[] {
-  return [...readSvg(`<svg xmlns="http://www.w3.org/2000/svg" width="600mm" height="600mm" viewBox="-300 -300 600 600"><path d="${shape}"/></svg>`).sheet.openings]
+  return [
+    ...readSvg(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="600mm" height="600mm" viewBox="-300 -300 600 600"><path d="${shape}"/></svg>`,
+    ).sheet.openings,
+  ]
 }
 
 /** Regions without what is narrower than `slot` mm, and without loose pieces. */
-const rounded = (list: readonly Polygon[], slot: number): Polygon[] => solid(offset(offset(solid(list), -slot / 2), slot / 2))
+const rounded = (list: readonly Polygon[], slot: number): Polygon[] =>
+  solid(offset(offset(solid(list), -slot / 2), slot / 2))
 
 const solid = (list: readonly Polygon[]): Polygon[] => list.map(p => ({ outer: p.outer, holes: [] }))
 
@@ -30,16 +35,19 @@ export function spaced(shapes: readonly Shape[], bridge = 1.2, slot = 0.5): Shap
     return taken.length ? difference([piece], offset(taken, bridge)) : [piece]
   }
   for (const shape of shapes) {
-    const pieces = notched(regionsOf(shape)).flatMap(piece => rounded(cutBack(piece), slot)).sort((a, b) => polygonArea(b) - polygonArea(a))
+    const pieces = notched(regionsOf(shape))
+      .flatMap(piece => rounded(cutBack(piece), slot))
+      .sort((a, b) => polygonArea(b) - polygonArea(a))
     // A shape that fell into pieces needs bridges between them too.
-    for (const piece of pieces) placed.push(...rounded(cutBack(piece), slot).filter(p => polygonArea(p) > CRUMB))
+    for (const piece of pieces)
+      placed.push(...rounded(cutBack(piece), slot).filter(p => polygonArea(p) > CRUMB))
   }
   return regions(placed)
 }
 
 function near(p: Polygon, own: readonly Polygon[], gap: number): boolean {
   const a = boxOf(p.outer)
-  return own.some((o) => {
+  return own.some(o => {
     const b = boxOf(o.outer)
     return a.minX < b.maxX + gap && b.minX < a.maxX + gap && a.minY < b.maxY + gap && b.minY < a.maxY + gap
   })

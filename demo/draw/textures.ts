@@ -3,36 +3,76 @@ import { ellipsePoints } from '../../core/geometry/flatten'
 import { among, disc, poly, polar, regions, type Shape } from './pen'
 import type { Drawing } from './sheet'
 
-const discRegion = (x: number, y: number, r: number): Polygon => ({ outer: Float64Array.from(ellipsePoints(x, y, r, r, 0.02)), holes: [] })
-const inside = (w: number, h: number, margin: number) => (x: number, y: number, r: number) => Math.abs(x) + r <= w / 2 - margin && Math.abs(y) + r <= h / 2 - margin
+const discRegion = (x: number, y: number, r: number): Polygon => ({
+  outer: Float64Array.from(ellipsePoints(x, y, r, r, 0.02)),
+  holes: [],
+})
+const inside = (w: number, h: number, margin: number) => (x: number, y: number, r: number) =>
+  Math.abs(x) + r <= w / 2 - margin && Math.abs(y) + r <= h / 2 - margin
 
 /** Overlapping scales: each disc less the two that lie over it, drawn back by half a bridge. */
 function scales(): Drawing {
-  const w = 120, h = 90, pitch = 12, rise = 5.6, r = pitch / 2, bridge = 1.3, fits = inside(w, h, 4), shapes: Shape[] = []
+  const w = 120,
+    h = 90,
+    pitch = 12,
+    rise = 5.6,
+    r = pitch / 2,
+    bridge = 1.3,
+    fits = inside(w, h, 4),
+    shapes: Shape[] = []
   for (let row = -9; row <= 9; row++) {
     for (let col = -8; col <= 8; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * pitch, y = row * rise
+      const x = (col + (row % 2 ? 0.5 : 0)) * pitch,
+        y = row * rise
       if (!fits(x, y, r)) continue
-      const over = [-1, 1].map(s => discRegion(x + s * pitch / 2, y - rise, r))
+      const over = [-1, 1].map(s => discRegion(x + (s * pitch) / 2, y - rise, r))
       shapes.push(...regions(offset(offset(difference([discRegion(x, y, r)], over), -bridge / 2 - 0.5), 0.5)))
     }
   }
-  return { id: 'scales', name: 'Harbour Scales', kind: 'texture', tags: ['fish', 'sea', 'rows'], zones: ['forehead', 'cheek', 'temple'], width: w, height: h, shapes, heading: 180 }
+  return {
+    id: 'scales',
+    name: 'Harbour Scales',
+    kind: 'texture',
+    tags: ['fish', 'sea', 'rows'],
+    zones: ['forehead', 'cheek', 'temple'],
+    width: w,
+    height: h,
+    shapes,
+    heading: 180,
+  }
 }
 
-const hexagon = (x: number, y: number, r: number): Point[] => Array.from({ length: 6 }, (_, i) => polar(x, y, 60 * i, r))
+const hexagon = (x: number, y: number, r: number): Point[] =>
+  Array.from({ length: 6 }, (_, i) => polar(x, y, 60 * i, r))
 
 function honeycomb(): Drawing {
-  const w = 120, h = 90, pitch = 9.6, bridge = 1.5, fits = inside(w, h, 4.5), r = (pitch - bridge) / Math.sqrt(3), shapes: Shape[] = []
+  const w = 120,
+    h = 90,
+    pitch = 9.6,
+    bridge = 1.5,
+    fits = inside(w, h, 4.5),
+    r = (pitch - bridge) / Math.sqrt(3),
+    shapes: Shape[] = []
   for (let row = -7; row <= 7; row++) {
     for (let col = -8; col <= 8; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * pitch, y = row * pitch * Math.sqrt(3) / 2
+      const x = (col + (row % 2 ? 0.5 : 0)) * pitch,
+        y = (row * pitch * Math.sqrt(3)) / 2
       if (!fits(x, y, r)) continue
       const hex: Polygon = { outer: Float64Array.from(hexagon(x, y, r).flat()), holes: [] }
       shapes.push(...regions(offset(offset([hex], -0.5), 0.5)))
     }
   }
-  return { id: 'honeycomb', name: 'Honeycomb', kind: 'texture', tags: ['bee', 'hex'], zones: ['forehead', 'cheek', 'temple'], width: w, height: h, shapes, heading: 0 }
+  return {
+    id: 'honeycomb',
+    name: 'Honeycomb',
+    kind: 'texture',
+    tags: ['bee', 'hex'],
+    zones: ['forehead', 'cheek', 'temple'],
+    width: w,
+    height: h,
+    shapes,
+    heading: 0,
+  }
 }
 
 /** The diamonds and the crosses share one lattice, so that the crosses fall on the middles of the diamonds. */
@@ -41,7 +81,8 @@ function latticeNodes(w: number, h: number, rx: number, ry: number): Point[] {
   const nodes: Point[] = []
   for (let row = -12; row <= 12; row++) {
     for (let col = -12; col <= 12; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * LATTICE.x, y = row * LATTICE.y / 2
+      const x = (col + (row % 2 ? 0.5 : 0)) * LATTICE.x,
+        y = (row * LATTICE.y) / 2
       if (Math.abs(x) + rx <= w / 2 - 4 && Math.abs(y) + ry <= h / 2 - 4) nodes.push([x, y])
     }
   }
@@ -49,53 +90,133 @@ function latticeNodes(w: number, h: number, rx: number, ry: number): Point[] {
 }
 
 function diamonds(): Drawing {
-  const w = 110, h = 90, rx = LATTICE.x / 2 - 0.85, ry = LATTICE.y / 2 - 1.28
+  const w = 110,
+    h = 90,
+    rx = LATTICE.x / 2 - 0.85,
+    ry = LATTICE.y / 2 - 1.28
   return {
-    id: 'diamonds', name: 'Harlequin Diamonds', kind: 'texture', tags: ['diamond', 'lattice'], zones: ['forehead', 'cheek', 'eye'], width: w, height: h, heading: 0,
-    shapes: latticeNodes(w, h, rx, ry).map(([x, y]) => poly([[x, y - ry], [x + rx, y], [x, y + ry], [x - rx, y]])),
+    id: 'diamonds',
+    name: 'Harlequin Diamonds',
+    kind: 'texture',
+    tags: ['diamond', 'lattice'],
+    zones: ['forehead', 'cheek', 'eye'],
+    width: w,
+    height: h,
+    heading: 0,
+    shapes: latticeNodes(w, h, rx, ry).map(([x, y]) =>
+      poly([
+        [x, y - ry],
+        [x + rx, y],
+        [x, y + ry],
+        [x - rx, y],
+      ]),
+    ),
   }
 }
 
 function crosses(): Drawing {
-  const w = 110, h = 90
-  const spark = (x: number, y: number): Shape => poly(Array.from({ length: 8 }, (_, i) => polar(x, y, 45 * i, i % 2 ? 0.75 : i % 4 ? 2 : 3)))
+  const w = 110,
+    h = 90
+  const spark = (x: number, y: number): Shape =>
+    poly(Array.from({ length: 8 }, (_, i) => polar(x, y, 45 * i, i % 2 ? 0.75 : i % 4 ? 2 : 3)))
   return {
-    id: 'crosses', name: 'Lattice Sparks', kind: 'texture', tags: ['diamond', 'lattice', 'cross'], zones: ['forehead', 'cheek', 'eye'], width: w, height: h, heading: 0,
+    id: 'crosses',
+    name: 'Lattice Sparks',
+    kind: 'texture',
+    tags: ['diamond', 'lattice', 'cross'],
+    zones: ['forehead', 'cheek', 'eye'],
+    width: w,
+    height: h,
+    heading: 0,
     shapes: latticeNodes(w, h, LATTICE.x / 2 - 0.85, LATTICE.y / 2 - 1.28).map(([x, y]) => spark(x, y)),
   }
 }
 
 /** Dots that shrink from the middle of one edge outward and down. */
 function halftone(): Drawing {
-  const w = 130, h = 84, pitch = 4.4, fits = inside(w, h, 3.4), shapes: Shape[] = []
+  const w = 130,
+    h = 84,
+    pitch = 4.4,
+    fits = inside(w, h, 3.4),
+    shapes: Shape[] = []
   for (let row = -12; row <= 12; row++) {
     for (let col = -16; col <= 16; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * pitch, y = row * pitch * 0.866, fade = Math.hypot(x / 66, (y + 42) / 84)
+      const x = (col + (row % 2 ? 0.5 : 0)) * pitch,
+        y = row * pitch * 0.866,
+        fade = Math.hypot(x / 66, (y + 42) / 84)
       const r = 1.42 * (1 - fade) + 0.38
       if (r > 0.4 && fits(x, y, r)) shapes.push(disc(x, y, r))
     }
   }
-  return { id: 'halftone', name: 'Fading Halftone', kind: 'texture', tags: ['dots', 'comic'], zones: ['forehead', 'cheek', 'temple'], width: w, height: h, shapes, heading: 180 }
+  return {
+    id: 'halftone',
+    name: 'Fading Halftone',
+    kind: 'texture',
+    tags: ['dots', 'comic'],
+    zones: ['forehead', 'cheek', 'temple'],
+    width: w,
+    height: h,
+    shapes,
+    heading: 180,
+  }
 }
 
 /** Bubbles packed at random, big ones first, none nearer than a bridge. */
 function bubbles(): Drawing {
-  const w = 105, h = 105, placed: [number, number, number][] = [], fits = inside(w, h, 4.5), rim: Shape[] = []
+  const w = 105,
+    h = 105,
+    placed: [number, number, number][] = [],
+    fits = inside(w, h, 4.5),
+    rim: Shape[] = []
   for (let i = 0; i < 9000; i++) {
     const r = i < 60 ? among(5, 7.5, i, 1) : i < 700 ? among(2.6, 4.4, i, 1) : among(0.8, 2, i, 1)
-    const x = among(-w / 2, w / 2, i, 2), y = among(-h / 2, h / 2, i, 3)
-    if (fits(x, y, r) && placed.every(([u, v, q]) => Math.hypot(x - u, y - v) > r + q + 1)) placed.push([x, y, r])
+    const x = among(-w / 2, w / 2, i, 2),
+      y = among(-h / 2, h / 2, i, 3)
+    if (fits(x, y, r) && placed.every(([u, v, q]) => Math.hypot(x - u, y - v) > r + q + 1))
+      placed.push([x, y, r])
   }
   for (const [x, y, r] of placed) {
-    if (r < 3.4) { rim.push(disc(x, y, r)); continue }
+    if (r < 3.4) {
+      rim.push(disc(x, y, r))
+      continue
+    }
     // Large bubbles keep a glint: a crescent joined to the sheet by two bridges.
-    const glint = difference([discRegion(x - r * 0.1, y - r * 0.1, r * 0.72)], [discRegion(x + r * 0.14, y + r * 0.14, r * 0.74)])
-    const bar = (from: number, to: number): Polygon => ({ outer: Float64Array.from([[from, -0.55], [to, -0.55], [to, 0.55], [from, 0.55]].flatMap(([u, v]) => [x - (u! + v!) * Math.SQRT1_2, y - (u! - v!) * Math.SQRT1_2])), holes: [] })
+    const glint = difference(
+      [discRegion(x - r * 0.1, y - r * 0.1, r * 0.72)],
+      [discRegion(x + r * 0.14, y + r * 0.14, r * 0.74)],
+    )
+    const bar = (from: number, to: number): Polygon => ({
+      outer: Float64Array.from(
+        [
+          [from, -0.55],
+          [to, -0.55],
+          [to, 0.55],
+          [from, 0.55],
+        ].flatMap(([u, v]) => [x - (u! + v!) * Math.SQRT1_2, y - (u! - v!) * Math.SQRT1_2]),
+      ),
+      holes: [],
+    })
     const tie = [bar(r * 0.55, r * 1.1)]
     const solid = [...glint, ...intersection(tie, [discRegion(x, y, r)])]
-    rim.push(...regions(offset(offset(difference([discRegion(x, y, r)], solid), -0.25), 0.25).filter(o => o.holes.length === 0)))
+    rim.push(
+      ...regions(
+        offset(offset(difference([discRegion(x, y, r)], solid), -0.25), 0.25).filter(
+          o => o.holes.length === 0,
+        ),
+      ),
+    )
   }
-  return { id: 'bubbles', name: 'Bubbles', kind: 'texture', tags: ['sea', 'dots'], zones: ['cheek', 'temple', 'forehead'], width: w, height: h, shapes: rim, heading: 0 }
+  return {
+    id: 'bubbles',
+    name: 'Bubbles',
+    kind: 'texture',
+    tags: ['sea', 'dots'],
+    zones: ['cheek', 'temple', 'forehead'],
+    width: w,
+    height: h,
+    shapes: rim,
+    heading: 0,
+  }
 }
 
 export const textures = (): Drawing[] => [scales(), honeycomb(), diamonds(), crosses(), halftone(), bubbles()]

@@ -12,4 +12,17 @@ import { tideQueen } from './tide'
 import { dewWeaver } from './weaver'
 
 /** Looks of the Saltmarsh Lantern Fair. */
-export const looks: Look[] = [midnightMoth, tideQueen, barnOwl, emberWing, koiLantern, hiveKeeper, fernStag, harbourLion, snowHare, dewWeaver, kelpCuff, stormKite]
+export const looks: Look[] = [
+  midnightMoth,
+  tideQueen,
+  barnOwl,
+  emberWing,
+  koiLantern,
+  hiveKeeper,
+  fernStag,
+  harbourLion,
+  snowHare,
+  dewWeaver,
+  kelpCuff,
+  stormKite,
+]

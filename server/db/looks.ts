@@ -1,13 +1,26 @@
 import { upgraded, type Look } from '../../core/look'
 import type { Db } from './open'
 
-export interface LookRecord { look: Look, version: number, savedAt: string }
+export interface LookRecord {
+  look: Look
+  version: number
+  savedAt: string
+}
 
-interface Row { id: string, version: number, doc: string, updated_at: string }
+interface Row {
+  id: string
+  version: number
+  doc: string
+  updated_at: string
+}
 
 /** A look as it was kept, brought to the present version of the document. */
 const lookIn = (doc: string): Look => upgraded(JSON.parse(doc)) as Look
-const record = (row: Row): LookRecord => ({ look: lookIn(row.doc), version: row.version, savedAt: row.updated_at })
+const record = (row: Row): LookRecord => ({
+  look: lookIn(row.doc),
+  version: row.version,
+  savedAt: row.updated_at,
+})
 
 /** A save made from a version that is no longer the newest. */
 export class StaleWrite extends Error {
@@ -18,14 +31,28 @@ export class StaleWrite extends Error {
 
 /** Looks and their revisions. */
 export function looksIn(db: Db) {
-  const live = db.prepare<[string], Row>('SELECT id, version, doc, updated_at FROM looks WHERE id = ? AND deleted_at IS NULL')
+  const live = db.prepare<[string], Row>(
+    'SELECT id, version, doc, updated_at FROM looks WHERE id = ? AND deleted_at IS NULL',
+  )
   const known = db.prepare<[string]>('SELECT 1 FROM looks WHERE id = ?')
-  const list = db.prepare<[], Row>('SELECT id, version, doc, updated_at FROM looks WHERE deleted_at IS NULL ORDER BY updated_at DESC, name')
-  const insert = db.prepare('INSERT INTO looks (id, name, version, doc, created_at, updated_at) VALUES (@id, @name, 1, @doc, @at, @at)')
-  const update = db.prepare('UPDATE looks SET name = @name, version = version + 1, doc = @doc, updated_at = @at WHERE id = @id AND version = @base AND deleted_at IS NULL')
-  const keep = db.prepare('INSERT INTO look_revisions (look_id, version, doc, saved_at) SELECT id, version, doc, updated_at FROM looks WHERE id = ?')
-  const mark = db.prepare('UPDATE looks SET deleted_at = @at WHERE id = @id AND (deleted_at IS NULL) = @alive')
-  const revisions = db.prepare<[string], { version: number, doc: string, saved_at: string }>('SELECT version, doc, saved_at FROM look_revisions WHERE look_id = ? ORDER BY version')
+  const list = db.prepare<[], Row>(
+    'SELECT id, version, doc, updated_at FROM looks WHERE deleted_at IS NULL ORDER BY updated_at DESC, name',
+  )
+  const insert = db.prepare(
+    'INSERT INTO looks (id, name, version, doc, created_at, updated_at) VALUES (@id, @name, 1, @doc, @at, @at)',
+  )
+  const update = db.prepare(
+    'UPDATE looks SET name = @name, version = version + 1, doc = @doc, updated_at = @at WHERE id = @id AND version = @base AND deleted_at IS NULL',
+  )
+  const keep = db.prepare(
+    'INSERT INTO look_revisions (look_id, version, doc, saved_at) SELECT id, version, doc, updated_at FROM looks WHERE id = ?',
+  )
+  const mark = db.prepare(
+    'UPDATE looks SET deleted_at = @at WHERE id = @id AND (deleted_at IS NULL) = @alive',
+  )
+  const revisions = db.prepare<[string], { version: number; doc: string; saved_at: string }>(
+    'SELECT version, doc, saved_at FROM look_revisions WHERE look_id = ? ORDER BY version',
+  )
 
   return {
     all: (): LookRecord[] => list.all().map(record),
@@ -54,6 +81,7 @@ export function looksIn(db: Db) {
     }),
     remove: (id: string, at: string): boolean => mark.run({ id, at, alive: 1 }).changes > 0,
     restore: (id: string): boolean => mark.run({ id, at: null, alive: 0 }).changes > 0,
-    revisions: (id: string) => revisions.all(id).map(r => ({ version: r.version, look: lookIn(r.doc), savedAt: r.saved_at })),
+    revisions: (id: string) =>
+      revisions.all(id).map(r => ({ version: r.version, look: lookIn(r.doc), savedAt: r.saved_at })),
   }
 }

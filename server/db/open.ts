@@ -26,7 +26,9 @@ export function openDb(file = dataFile(), migrations = resolve('server/db/migrat
 /** Runs the migrations that a database has not seen yet, each whole or not at all, in the order of their numbers. */
 export function migrate(db: Db, folder: string): void {
   const done = db.pragma('user_version', { simple: true }) as number
-  for (const name of readdirSync(folder).filter(f => /^\d{3}_.+\.sql$/.test(f)).sort()) {
+  for (const name of readdirSync(folder)
+    .filter(f => /^\d{3}_.+\.sql$/.test(f))
+    .sort()) {
     const number = Number(name.slice(0, 3))
     if (number <= done) continue
     db.transaction(() => {

@@ -1,38 +1,87 @@
-import { hexOf, linearOf, filmOver, opticsOfColour, USUAL_HIDING, WHITE_CARD, type Paint } from '../../core/paint'
+import {
+  hexOf,
+  linearOf,
+  filmOver,
+  opticsOfColour,
+  USUAL_HIDING,
+  WHITE_CARD,
+  type Paint,
+} from '../../core/paint'
 import type { Db } from './open'
 
 export type { Paint }
 
 interface Row {
-  id: string, name: string, finish: Paint['finish'], colour: string, eye_safe: number, lip_safe: number, over_black: string | null, over_white: string | null, measured: number, strips: string,
-  opened_on: string | null, months: number, grams: number | null, cake_grams: number, price: number | null
+  id: string
+  name: string
+  finish: Paint['finish']
+  colour: string
+  eye_safe: number
+  lip_safe: number
+  over_black: string | null
+  over_white: string | null
+  measured: number
+  strips: string
+  opened_on: string | null
+  months: number
+  grams: number | null
+  cake_grams: number
+  price: number | null
 }
 
 /** The swatch that a colour would give with usual hiding power: what is shown until somebody measures. */
-export function usualSwatch(colour: string, hiding = USUAL_HIDING): { overBlack: string, overWhite: string } {
+export function usualSwatch(colour: string, hiding = USUAL_HIDING): { overBlack: string; overWhite: string } {
   const optics = opticsOfColour(colour, hiding)
-  return { overBlack: hexOf(filmOver(optics, 1, [0, 0, 0])), overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])) }
+  return {
+    overBlack: hexOf(filmOver(optics, 1, [0, 0, 0])),
+    overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])),
+  }
 }
 
 function paintOf(row: Row): Paint {
-  const usual = row.over_black && row.over_white ? { overBlack: row.over_black, overWhite: row.over_white } : usualSwatch(row.colour)
+  const usual =
+    row.over_black && row.over_white
+      ? { overBlack: row.over_black, overWhite: row.over_white }
+      : usualSwatch(row.colour)
   return {
-    id: row.id, name: row.name, finish: row.finish, colour: row.colour, ...usual, measured: row.measured === 1, strips: JSON.parse(row.strips), eyeSafe: row.eye_safe === 1, lipSafe: row.lip_safe === 1,
-    openedOn: row.opened_on, months: row.months, grams: row.grams, cakeGrams: row.cake_grams, price: row.price,
+    id: row.id,
+    name: row.name,
+    finish: row.finish,
+    colour: row.colour,
+    ...usual,
+    measured: row.measured === 1,
+    strips: JSON.parse(row.strips),
+    eyeSafe: row.eye_safe === 1,
+    lipSafe: row.lip_safe === 1,
+    openedOn: row.opened_on,
+    months: row.months,
+    grams: row.grams,
+    cakeGrams: row.cake_grams,
+    price: row.price,
   }
 }
 
 /** Paints of the kit. */
 export function paintsIn(db: Db) {
-  const list = db.prepare<[], Row>('SELECT * FROM paints ORDER BY position'), one = db.prepare<[string], Row>('SELECT * FROM paints WHERE id = ?')
-  const insert = db.prepare(`INSERT INTO paints (id, name, finish, colour, eye_safe, lip_safe, over_black, over_white, measured, strips, opened_on, months, grams, cake_grams, price, position)
+  const list = db.prepare<[], Row>('SELECT * FROM paints ORDER BY position'),
+    one = db.prepare<[string], Row>('SELECT * FROM paints WHERE id = ?')
+  const insert =
+    db.prepare(`INSERT INTO paints (id, name, finish, colour, eye_safe, lip_safe, over_black, over_white, measured, strips, opened_on, months, grams, cake_grams, price, position)
     VALUES (@id, @name, @finish, @colour, @eyeSafe, @lipSafe, @overBlack, @overWhite, @measured, @strips, @openedOn, @months, @grams, @cakeGrams, @price, (SELECT coalesce(max(position), 0) + 1 FROM paints))`)
-  const update = db.prepare(`UPDATE paints SET name = @name, finish = @finish, colour = @colour, eye_safe = @eyeSafe, lip_safe = @lipSafe, over_black = @overBlack, over_white = @overWhite, measured = @measured,
+  const update =
+    db.prepare(`UPDATE paints SET name = @name, finish = @finish, colour = @colour, eye_safe = @eyeSafe, lip_safe = @lipSafe, over_black = @overBlack, over_white = @overWhite, measured = @measured,
     strips = @strips, opened_on = @openedOn, months = @months, grams = @grams, cake_grams = @cakeGrams, price = @price WHERE id = @id`)
-  const known = db.prepare<[string]>('SELECT 1 FROM paints WHERE id = ?'), remove = db.prepare<[string]>('DELETE FROM paints WHERE id = ?')
+  const known = db.prepare<[string]>('SELECT 1 FROM paints WHERE id = ?'),
+    remove = db.prepare<[string]>('DELETE FROM paints WHERE id = ?')
   const columns = (paint: Paint) => {
     linearOf(paint.colour)
-    return { ...paint, eyeSafe: Number(paint.eyeSafe), lipSafe: Number(paint.lipSafe), measured: Number(paint.measured), strips: JSON.stringify(paint.strips) }
+    return {
+      ...paint,
+      eyeSafe: Number(paint.eyeSafe),
+      lipSafe: Number(paint.lipSafe),
+      measured: Number(paint.measured),
+      strips: JSON.stringify(paint.strips),
+    }
   }
   return {
     all: (): Paint[] => list.all().map(paintOf),

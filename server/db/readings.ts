@@ -1,17 +1,36 @@
 import type { EdgeReading, ToolReading } from '../../core/paint'
 import type { Db } from './open'
 
-interface Kept { id: number, readAt: string }
+interface Kept {
+  id: number
+  readAt: string
+}
 export type KeptEdge = EdgeReading & Kept
 export type KeptTool = ToolReading & Kept
 /** The painter's readings, oldest first. */
-export interface KeptReadings { edges: KeptEdge[], tools: KeptTool[] }
+export interface KeptReadings {
+  edges: KeptEdge[]
+  tools: KeptTool[]
+}
 
 /** The painter's readings of the bridge ladder and of the own tools. */
 export function readingsIn(db: Db) {
-  const edges = db.prepare<[], KeptEdge>('SELECT id, tool, wetness, bridge, read_at AS readAt FROM edge_readings ORDER BY id'), addEdge = db.prepare('INSERT INTO edge_readings (tool, wetness, bridge, read_at) VALUES (@tool, @wetness, @bridge, @at)')
-  const tools = db.prepare<[], KeptTool>('SELECT id, tool, measure, value, read_at AS readAt FROM tool_readings ORDER BY id'), addTool = db.prepare('INSERT INTO tool_readings (tool, measure, value, read_at) VALUES (@tool, @measure, @value, @at)')
-  const remove = { edges: db.prepare<[number]>('DELETE FROM edge_readings WHERE id = ?'), tools: db.prepare<[number]>('DELETE FROM tool_readings WHERE id = ?') }
+  const edges = db.prepare<[], KeptEdge>(
+      'SELECT id, tool, wetness, bridge, read_at AS readAt FROM edge_readings ORDER BY id',
+    ),
+    addEdge = db.prepare(
+      'INSERT INTO edge_readings (tool, wetness, bridge, read_at) VALUES (@tool, @wetness, @bridge, @at)',
+    )
+  const tools = db.prepare<[], KeptTool>(
+      'SELECT id, tool, measure, value, read_at AS readAt FROM tool_readings ORDER BY id',
+    ),
+    addTool = db.prepare(
+      'INSERT INTO tool_readings (tool, measure, value, read_at) VALUES (@tool, @measure, @value, @at)',
+    )
+  const remove = {
+    edges: db.prepare<[number]>('DELETE FROM edge_readings WHERE id = ?'),
+    tools: db.prepare<[number]>('DELETE FROM tool_readings WHERE id = ?'),
+  }
   return {
     all: (): KeptReadings => ({ edges: edges.all(), tools: tools.all() }),
     addEdge: (reading: EdgeReading, at: string): void => void addEdge.run({ ...reading, at }),

@@ -5,7 +5,11 @@ import { missingSheets, parseLook, type Look } from '#core/look'
 const MOST_BYTES = 8 * 1024 * 1024
 
 /** An error answer: one clear sentence, and all of them when there are several. */
-export function refusal(statusCode: number, sentences: string | string[], data: Record<string, unknown> = {}) {
+export function refusal(
+  statusCode: number,
+  sentences: string | string[],
+  data: Record<string, unknown> = {},
+) {
   const list = [sentences].flat()
   return createError({ statusCode, message: list[0], data: { sentences: list, ...data } })
 }
@@ -13,8 +17,12 @@ export function refusal(statusCode: number, sentences: string | string[], data: 
 /** The body as text; refused when it is larger than any sheet or look can be. */
 export async function bodyText(event: H3Event): Promise<string> {
   const announced = Number(getRequestHeader(event, 'content-length') ?? 0)
-  if (announced > MOST_BYTES) throw refusal(413, `The file is ${Math.round(announced / 1048576)} MB; files of up to ${MOST_BYTES / 1048576} MB are read.`)
-  const text = await readRawBody(event, 'utf8') ?? ''
+  if (announced > MOST_BYTES)
+    throw refusal(
+      413,
+      `The file is ${Math.round(announced / 1048576)} MB; files of up to ${MOST_BYTES / 1048576} MB are read.`,
+    )
+  const text = (await readRawBody(event, 'utf8')) ?? ''
   if (text.length > MOST_BYTES) throw refusal(413, `The file is larger than ${MOST_BYTES / 1048576} MB.`)
   return text
 }
@@ -33,7 +41,8 @@ export async function bodyJson(event: H3Event): Promise<unknown> {
 export function lookFrom(data: unknown): Look {
   const parsed = parseLook(data)
   if (!parsed.ok) throw refusal(422, parsed.errors)
-  const { stencils } = useHouse(), missing = missingSheets(parsed.look, id => stencils.find(id) !== null)
+  const { stencils } = useHouse(),
+    missing = missingSheets(parsed.look, id => stencils.find(id) !== null)
   if (missing.length) throw refusal(422, missing)
   return parsed.look
 }
@@ -48,4 +57,10 @@ export function lookOf(event: H3Event) {
 export const now = () => new Date().toISOString()
 
 /** A name as part of a file's name. */
-export const fileName = (name: string) => name.normalize('NFKD').replace(/[^\w -]+/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'look'
+export const fileName = (name: string) =>
+  name
+    .normalize('NFKD')
+    .replace(/[^\w -]+/g, '')
+    .trim()
+    .replace(/\s+/g, '-')
+    .toLowerCase() || 'look'

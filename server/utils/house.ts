@@ -12,4 +12,4 @@ function open() {
 let house: ReturnType<typeof open> | null = null
 
 /** The repositories, opened once. */
-export const useHouse = () => house ??= open()
+export const useHouse = () => (house ??= open())

@@ -11,7 +11,9 @@ const BREATH = 10
 export async function inTurn<T>(event: H3Event, make: () => T): Promise<T | null> {
   const before = last
   let done = () => {}
-  last = new Promise<void>((resolve) => { done = resolve })
+  last = new Promise<void>(resolve => {
+    done = resolve
+  })
   await before
   await new Promise(resolve => setTimeout(resolve, BREATH))
   try {

@@ -1,36 +1,92 @@
 import { z } from 'zod'
-import { FINISHES, linearOf, luminance, safeNear, TOOL_IDS, useBy, WETNESSES, type Paint, type ToolId } from '#core/paint'
+import {
+  FINISHES,
+  linearOf,
+  luminance,
+  safeNear,
+  TOOL_IDS,
+  useBy,
+  WETNESSES,
+  type Paint,
+  type ToolId,
+} from '#core/paint'
 
 const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'must be a colour such as #7A2E5D')
-const text = (most: number) => z.string().trim().min(1, 'must not be empty').max(most, `must not be longer than ${most} letters`)
+const text = (most: number) =>
+  z.string().trim().min(1, 'must not be empty').max(most, `must not be longer than ${most} letters`)
 
 /** A paint as the kit page sends it. */
-export const paintSchema = z.strictObject({
-  name: text(80), finish: z.enum(FINISHES), colour: hex, overBlack: hex, overWhite: hex, measured: z.boolean(),
-  strips: z.array(z.strictObject({ colour: hex, width: z.number().min(0.5, 'must be at least 0.5 mm').max(80, 'must be at most 80 mm'), name: z.string().max(80), paint: z.string().regex(/^[\w-]{1,64}$/, 'must be a paint of the kit').optional() })).max(12),
-  eyeSafe: z.boolean(), lipSafe: z.boolean(), openedOn: z.iso.date('must be a day such as 2026-05-01').nullable(), months: z.int().min(1, 'must be at least 1').max(120, 'must be at most 120'),
-  grams: z.number().min(0, 'must not be negative').max(2000).nullable(), cakeGrams: z.number().min(1, 'must be at least 1').max(2000), price: z.number().min(0, 'must not be negative').max(10_000).nullable(),
-}).superRefine((p, context) => {
-  if (luminance(linearOf(p.overBlack)) > luminance(linearOf(p.overWhite)) + 0.01) context.addIssue({ code: 'custom', path: ['overBlack'], message: 'cannot be lighter than over white: swap the two, or measure again' })
-  if (p.strips.length === 1) context.addIssue({ code: 'custom', path: ['strips'], message: 'must be none or at least two' })
-  if (useBy(p)?.includes('NaN')) context.addIssue({ code: 'custom', path: ['openedOn'], message: 'must be a day such as 2026-05-01' })
-})
+export const paintSchema = z
+  .strictObject({
+    name: text(80),
+    finish: z.enum(FINISHES),
+    colour: hex,
+    overBlack: hex,
+    overWhite: hex,
+    measured: z.boolean(),
+    strips: z
+      .array(
+        z.strictObject({
+          colour: hex,
+          width: z.number().min(0.5, 'must be at least 0.5 mm').max(80, 'must be at most 80 mm'),
+          name: z.string().max(80),
+          paint: z
+            .string()
+            .regex(/^[\w-]{1,64}$/, 'must be a paint of the kit')
+            .optional(),
+        }),
+      )
+      .max(12),
+    eyeSafe: z.boolean(),
+    lipSafe: z.boolean(),
+    openedOn: z.iso.date('must be a day such as 2026-05-01').nullable(),
+    months: z.int().min(1, 'must be at least 1').max(120, 'must be at most 120'),
+    grams: z.number().min(0, 'must not be negative').max(2000).nullable(),
+    cakeGrams: z.number().min(1, 'must be at least 1').max(2000),
+    price: z.number().min(0, 'must not be negative').max(10_000).nullable(),
+  })
+  .superRefine((p, context) => {
+    if (luminance(linearOf(p.overBlack)) > luminance(linearOf(p.overWhite)) + 0.01)
+      context.addIssue({
+        code: 'custom',
+        path: ['overBlack'],
+        message: 'cannot be lighter than over white: swap the two, or measure again',
+      })
+    if (p.strips.length === 1)
+      context.addIssue({ code: 'custom', path: ['strips'], message: 'must be none or at least two' })
+    if (useBy(p)?.includes('NaN'))
+      context.addIssue({ code: 'custom', path: ['openedOn'], message: 'must be a day such as 2026-05-01' })
+  })
 
 const tool = z.enum(TOOL_IDS as [ToolId, ...ToolId[]])
-const between = (least: number, most: number, unit: string) => z.number().min(least, `must be at least ${least} ${unit}`).max(most, `must be at most ${most} ${unit}`)
+const between = (least: number, most: number, unit: string) =>
+  z.number().min(least, `must be at least ${least} ${unit}`).max(most, `must be at most ${most} ${unit}`)
 
 /** Readings as the kit page sends them: of the bridge ladder, and of what a tool lets go, holds and how wide it is. */
 export const readingSchemas = {
-  edges: z.strictObject({ tool, wetness: z.enum(WETNESSES), bridge: z.number().min(0.1, 'must be at least 0.1 mm').max(8, 'must be at most 8 mm: no bridge of the ladder is wider than 4 mm') }),
-  tools: z.discriminatedUnion('measure', [
-    z.strictObject({ tool, measure: z.literal('release'), value: between(0.02, 5, 'mg/cm²') }),
-    z.strictObject({ tool, measure: z.literal('capacity'), value: between(2, 8000, 'mg') }),
-    z.strictObject({ tool, measure: z.literal('tip'), value: between(1, 120, 'mm') }),
-  ], { error: 'must be of what the tool lets go, what it holds or how wide its tip is' }),
+  edges: z.strictObject({
+    tool,
+    wetness: z.enum(WETNESSES),
+    bridge: z
+      .number()
+      .min(0.1, 'must be at least 0.1 mm')
+      .max(8, 'must be at most 8 mm: no bridge of the ladder is wider than 4 mm'),
+  }),
+  tools: z.discriminatedUnion(
+    'measure',
+    [
+      z.strictObject({ tool, measure: z.literal('release'), value: between(0.02, 5, 'mg/cm²') }),
+      z.strictObject({ tool, measure: z.literal('capacity'), value: between(2, 8000, 'mg') }),
+      z.strictObject({ tool, measure: z.literal('tip'), value: between(1, 120, 'mm') }),
+    ],
+    { error: 'must be of what the tool lets go, what it holds or how wide its tip is' },
+  ),
 }
 
 /** A paint as it is kept: a split cake is only as safe near eyes and on lips as its least safe strip, whatever was ticked. */
 export function leastSafe(paint: Paint): Paint {
-  const kit = useHouse().paints.all().filter(p => p.id !== paint.id)
+  const kit = useHouse()
+    .paints.all()
+    .filter(p => p.id !== paint.id)
   return { ...paint, eyeSafe: safeNear(paint, 'eyes', kit), lipSafe: safeNear(paint, 'lips', kit) }
 }

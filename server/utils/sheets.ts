@@ -20,7 +20,11 @@ export const notesSchema = z.strictObject({
   notes: z.string().max(4000),
   material: z.enum(Object.keys(MATERIALS) as [MaterialId, ...MaterialId[]]),
   cleanedOn: z.iso.date('must be a day such as 2026-05-01').nullable(),
-  groups: z.array(z.strictObject({ name: z.string().trim().min(1).max(40), openings: z.array(count).min(1).max(5000) })).max(30),
+  groups: z
+    .array(
+      z.strictObject({ name: z.string().trim().min(1).max(40), openings: z.array(count).min(1).max(5000) }),
+    )
+    .max(30),
 })
 
 const length = z.number().min(0).max(2000)
@@ -28,16 +32,29 @@ const pointPair = z.tuple([z.number(), z.number()])
 
 /** The measures of a sheet, made by the page's worker. */
 export const summarySchema = z.strictObject({
-  openings: count, openShare: z.number().min(0).max(1), bridge: length.nullable(), slot: length, islands: count, margin: length, axes: z.array(z.number()).max(60), turns: z.array(count).max(60),
+  openings: count,
+  openShare: z.number().min(0).max(1),
+  bridge: length.nullable(),
+  slot: length,
+  islands: count,
+  margin: length,
+  axes: z.array(z.number()).max(60),
+  turns: z.array(count).max(60),
   lattice: z.object({ a: pointPair, b: pointPair, residual: z.number() }).nullable(),
 })
 
 /** The sheet that a route names with its shape, or 404. */
-export function sheetOf(event: H3Event): { about: StencilMeta, sheet: SheetGeometry } {
-  const { stencils } = useHouse(), id = getRouterParam(event, 'id') ?? '', about = stencils.find(id), json = stencils.geometry(id)
+export function sheetOf(event: H3Event): { about: StencilMeta; sheet: SheetGeometry } {
+  const { stencils } = useHouse(),
+    id = getRouterParam(event, 'id') ?? '',
+    about = stencils.find(id),
+    json = stencils.geometry(id)
   if (!about || !json) throw refusal(404, 'There is no such sheet in the drawer.')
   return { about, sheet: sheetFromJson(JSON.parse(json)) }
 }
 
 /** One sentence for each thing that a schema found wrong. */
-export const schemaSentences = (error: z.ZodError): string[] => error.issues.slice(0, 6).map(i => `${i.path.length ? `"${i.path.join('.')}"` : 'What was sent'} ${inWords(i)}.`)
+export const schemaSentences = (error: z.ZodError): string[] =>
+  error.issues
+    .slice(0, 6)
+    .map(i => `${i.path.length ? `"${i.path.join('.')}"` : 'What was sent'} ${inWords(i)}.`)

@@ -3,8 +3,12 @@ import { complaints, difference, look, openBench, openNew, painted, saved } from
 
 /** What the page reports wrong; checked after each test. */
 let wrong: string[] = []
-test.beforeEach(({ page }) => { wrong = complaints(page) })
-test.afterEach(() => { expect(wrong).toEqual([]) })
+test.beforeEach(({ page }) => {
+  wrong = complaints(page)
+})
+test.afterEach(() => {
+  expect(wrong).toEqual([])
+})
 
 const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click()
 const steps = async (page: Page, id: string) => {
@@ -13,7 +17,14 @@ const steps = async (page: Page, id: string) => {
 }
 /** Where a point of the skin stands on the page. */
 async function onPage(page: Page, at: [number, number]): Promise<[number, number]> {
-  const box = (await page.getByTestId('stage').boundingBox())!, [x, y] = await page.evaluate(p => (window as unknown as { faceStage: { screen: (p: [number, number]) => [number, number] } }).faceStage.screen(p), at)
+  const box = (await page.getByTestId('stage').boundingBox())!,
+    [x, y] = await page.evaluate(
+      p =>
+        (
+          window as unknown as { faceStage: { screen: (p: [number, number]) => [number, number] } }
+        ).faceStage.screen(p),
+      at,
+    )
   return [box.x + x, box.y + y]
 }
 async function drag(page: Page, from: [number, number], to: [number, number]): Promise<void> {
@@ -24,9 +35,12 @@ async function drag(page: Page, from: [number, number], to: [number, number]): P
   await page.mouse.up()
 }
 
-test('a stroke is laid, shaped by its handles and numbers, twinned, turned and taken apart', async ({ page }) => {
-  const id = await openNew(page), before = await page.getByTestId('stage').screenshot()
-  await page.mouse.click(...await onPage(page, [34, 44]))
+test('a stroke is laid, shaped by its handles and numbers, twinned, turned and taken apart', async ({
+  page,
+}) => {
+  const id = await openNew(page),
+    before = await page.getByTestId('stage').screenshot()
+  await page.mouse.click(...(await onPage(page, [34, 44])))
   await expect(page.getByText('Spot picked')).toBeVisible()
   await tab(page, 'Line')
   await page.locator('[data-shape="teardrop"]').click()
@@ -36,14 +50,16 @@ test('a stroke is laid, shaped by its handles and numbers, twinned, turned and t
   const [drop] = await steps(page, id)
   // Off the midline it has its twin from the start, and its tail points at the focal point.
   expect(drop.twin.rule).toBe('features')
-  expect(Math.hypot(...drop.points[1] as [number, number])).toBeLessThan(Math.hypot(...drop.points[0] as [number, number]))
+  expect(Math.hypot(...(drop.points[1] as [number, number]))).toBeLessThan(
+    Math.hypot(...(drop.points[0] as [number, number])),
+  )
 
   await drag(page, await onPage(page, drop.points[0]), await onPage(page, [40, 62]))
   await expect.poll(async () => (await steps(page, id))[0].points[0].map(Math.round)).toEqual([40, 62])
   await page.getByLabel('pressure, %').fill('100')
   await page.getByLabel('pressure, %').press('Tab')
   await page.keyboard.press('Escape')
-  await page.mouse.click(...await onPage(page, [37, 54]))
+  await page.mouse.click(...(await onPage(page, [37, 54])))
   await expect(page.getByLabel('Name of the step')).toHaveValue('Teardrop')
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('Shift+]')
@@ -65,7 +81,7 @@ test('a stroke is laid, shaped by its handles and numbers, twinned, turned and t
 
 test('a flat brush takes two colours or a split cake, with its dark edge outward', async ({ page }) => {
   const id = await openNew(page)
-  await page.mouse.click(...await onPage(page, [40, 30]))
+  await page.mouse.click(...(await onPage(page, [40, 30])))
   await tab(page, 'Line')
   await page.locator('[data-shape="band"]').click()
   await page.getByLabel('How the brush is loaded').selectOption('double')
@@ -108,9 +124,12 @@ test('an arrangement fits itself, moves as a whole, and is undone as one', async
 test('the flow is told in a number, the focal point moves, and what breaks it is aimed', async ({ page }) => {
   const id = await openNew(page)
   await tab(page, 'Line')
-  for (const at of [[30, 50], [-34, 40]] as [number, number][]) {
+  for (const at of [
+    [30, 50],
+    [-34, 40],
+  ] as [number, number][]) {
     await page.keyboard.press('Escape')
-    await page.mouse.click(...await onPage(page, at))
+    await page.mouse.click(...(await onPage(page, at)))
     await page.locator('[data-shape="teardrop"]').click()
     await expect(page.getByLabel('Name of the step')).toHaveValue('Teardrop')
   }
@@ -118,7 +137,12 @@ test('the flow is told in a number, the focal point moves, and what breaks it is
   await expect(page.getByTestId('flow-number')).toHaveText('1.00')
   await page.keyboard.press('Escape')
   await drag(page, await onPage(page, [0, 0]), await onPage(page, [0, 92]))
-  await expect.poll(async () => { await saved(page); return Math.round((await look(page, id)).look.focus[1]) }).toBe(92)
+  await expect
+    .poll(async () => {
+      await saved(page)
+      return Math.round((await look(page, id)).look.focus[1])
+    })
+    .toBe(92)
   await expect(page.getByTestId('flow')).toContainText('° off')
   await page.getByRole('button', { name: 'Aim those' }).click()
   await expect(page.getByTestId('flow-number')).toHaveText(/^(1\.00|0\.9\d)$/)
@@ -148,11 +172,14 @@ test('empty patches are shown, filled, and left and right are weighed', async ({
 test('gems, glitter and lips are laid, and cautions name age, eyes and lips', async ({ page }) => {
   const id = await openNew(page)
   await tab(page, 'Sparkle')
-  await page.mouse.click(...await onPage(page, [52, 6]))
+  await page.mouse.click(...(await onPage(page, [52, 6])))
   await page.locator('[data-gem="drop"]').click()
   await page.getByLabel('What holds it').selectOption('glued')
   await expect(page.locator('[data-finding="sparkle"]')).toContainText('from an eye')
-  await page.locator('[data-finding="sparkle"]').getByRole('button', { name: /^Move it \d+ mm off the eye$/ }).click()
+  await page
+    .locator('[data-finding="sparkle"]')
+    .getByRole('button', { name: /^Move it \d+ mm off the eye$/ })
+    .click()
   await expect(page.getByText(/^(8|9|10) mm clear of the nearest eye/)).toBeVisible()
   await expect(page.locator('[data-finding="sparkle"]')).toHaveCount(0)
   await page.getByRole('button', { name: 'at the eye corners' }).click()
@@ -179,7 +206,11 @@ test('gems, glitter and lips are laid, and cautions name age, eyes and lips', as
   await expect(page.getByRole('dialog')).toContainText('No paint on the lips was wanted')
   await saved(page)
   expect((await look(page, id)).look.sitting).toMatchObject({ ticket: '014', age: 2, lips: 'no' })
-  await page.getByRole('dialog').locator('[data-finding="answers"]').getByRole('button', { name: 'Take this step out' }).click()
+  await page
+    .getByRole('dialog')
+    .locator('[data-finding="answers"]')
+    .getByRole('button', { name: 'Take this step out' })
+    .click()
   await expect(page.locator('[data-step]')).toHaveCount(2)
   await page.keyboard.press('Escape')
   await page.keyboard.press('Control+z')
@@ -187,11 +218,17 @@ test('gems, glitter and lips are laid, and cautions name age, eyes and lips', as
   await saved(page)
 })
 
-test('a print that gets lost is outlined by one press, and several steps are selected on the face', async ({ page }) => {
+test('a print that gets lost is outlined by one press, and several steps are selected on the face', async ({
+  page,
+}) => {
   const id = await openNew(page)
   await page.locator('[data-sheet="heart-crest"]').press('Enter')
   await painted(page)
-  await page.getByLabel('Colour of pass 1').or(page.getByRole('button', { name: /Colour/ }).first()).first().click()
+  await page
+    .getByLabel('Colour of pass 1')
+    .or(page.getByRole('button', { name: /Colour/ }).first())
+    .first()
+    .click()
   await page.getByRole('option', { name: 'Warm Sand' }).click()
   const outline = page.getByRole('button', { name: /^Outline in/ })
   await expect(outline).toBeVisible({ timeout: 20_000 })
@@ -202,7 +239,7 @@ test('a print that gets lost is outlined by one press, and several steps are sel
   // Some openings only, chosen on the face; then zones.
   await page.locator('[data-step]').nth(1).click()
   await page.getByRole('button', { name: 'Choose openings' }).click()
-  await page.mouse.click(...await onPage(page, [host.at[0], host.at[1] + 2]))
+  await page.mouse.click(...(await onPage(page, [host.at[0], host.at[1] + 2])))
   await expect(page.getByTestId('choice-bar')).toContainText('1 chosen')
   await page.getByRole('button', { name: 'Done' }).click()
   expect((await steps(page, id))[1].of.openings).toHaveLength(1)
@@ -210,7 +247,10 @@ test('a print that gets lost is outlined by one press, and several steps are sel
   await page.getByRole('button', { name: 'left cheek', exact: true }).click()
   expect((await steps(page, id))[1].of).toEqual({ use: 'zones', zones: ['right.cheek', 'left.cheek'] })
   await page.locator('[data-step]').nth(0).click()
-  await page.locator('[data-step]').nth(1).click({ modifiers: ['Shift'] })
+  await page
+    .locator('[data-step]')
+    .nth(1)
+    .click({ modifiers: ['Shift'] })
   await page.keyboard.press('Delete')
   await expect(page.locator('[data-step]')).toHaveCount(0)
 })
@@ -243,7 +283,9 @@ test('glitter on wet paint follows it through the strip', async ({ page }) => {
   await page.locator('[data-step]').nth(0).focus()
   await page.keyboard.press('Alt+ArrowRight')
   await page.keyboard.press('Alt+ArrowRight')
-  await expect.poll(async () => (await steps(page, id)).map((s: { kind: string }) => s.kind)).toEqual(['sheet', 'wash', 'glitter'])
+  await expect
+    .poll(async () => (await steps(page, id)).map((s: { kind: string }) => s.kind))
+    .toEqual(['sheet', 'wash', 'glitter'])
 })
 
 test('the kit tells what brushes, glitter and gems there are', async ({ page }) => {
@@ -258,7 +300,8 @@ test('brushwork goes out as SVG, is read back from a file, and stands on the ste
   const svg = await (await page.request.get('/api/looks/demo-ember-wing/export.svg')).text()
   expect(svg).toContain('Long feathers')
   expect(svg.match(/<path /g)!.length).toBeGreaterThan(40)
-  const file = await (await page.request.get('/api/looks/demo-ember-wing/export.json')).json(), copy = await page.request.post('/api/looks', { data: { ...file, name: 'Ember again' } })
+  const file = await (await page.request.get('/api/looks/demo-ember-wing/export.json')).json(),
+    copy = await page.request.post('/api/looks', { data: { ...file, name: 'Ember again' } })
   expect(copy.status()).toBe(201)
   expect((await copy.json()).look.steps).toEqual(file.steps)
   const broken = structuredClone(file)
@@ -272,9 +315,12 @@ test('brushwork goes out as SVG, is read back from a file, and stands on the ste
   await expect(page.getByText(/Bonfire across the brush/).first()).toBeVisible()
 })
 
-test('a base is drawn by handles: on a picked spot or from its zones, with one more and one less, moved, with corners and a twin', async ({ page }) => {
-  const id = await openNew(page), card = page.getByRole('complementary', { name: 'Step card' })
-  await page.mouse.click(...await onPage(page, [40, 34]))
+test('a base is drawn by handles: on a picked spot or from its zones, with one more and one less, moved, with corners and a twin', async ({
+  page,
+}) => {
+  const id = await openNew(page),
+    card = page.getByRole('complementary', { name: 'Step card' })
+  await page.mouse.click(...(await onPage(page, [40, 34])))
   await tab(page, 'Base')
   await page.getByRole('button', { name: 'Its own outline' }).click()
   await page.getByRole('button', { name: 'Harbour Blue', exact: true }).click()
@@ -286,13 +332,21 @@ test('a base is drawn by handles: on a picked spot or from its zones, with one m
   await drag(page, await onPage(page, oval.points[2]), await onPage(page, [66, 30]))
   await expect.poll(async () => (await steps(page, id))[0].points[2].map(Math.round)).toEqual([66, 30])
   // The small handle between two pulls out one more.
-  const [pulled] = await steps(page, id), ring: [number, number][] = pulled.points, half = (a: [number, number], b: [number, number]): [number, number] => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  const [pulled] = await steps(page, id),
+    ring: [number, number][] = pulled.points,
+    half = (a: [number, number], b: [number, number]): [number, number] => [
+      (a[0] + b[0]) / 2,
+      (a[1] + b[1]) / 2,
+    ]
   await card.getByRole('switch', { name: 'Corners at the handles' }).click()
   await drag(page, await onPage(page, half(ring[4]!, ring[5]!)), await onPage(page, [28, 56]))
   await expect(card.getByText('9 handles')).toBeVisible()
-  expect((await steps(page, id))[0]).toMatchObject({ straight: true, points: { 5: [expect.closeTo(28, 0), expect.closeTo(56, 0)] } })
+  expect((await steps(page, id))[0]).toMatchObject({
+    straight: true,
+    points: { 5: [expect.closeTo(28, 0), expect.closeTo(56, 0)] },
+  })
   await page.keyboard.down('Alt')
-  await page.mouse.click(...await onPage(page, [28, 56]))
+  await page.mouse.click(...(await onPage(page, [28, 56])))
   await page.keyboard.up('Alt')
   await expect(card.getByText('8 handles')).toBeVisible()
   await card.getByRole('button', { name: 'One handle less' }).click()
@@ -303,7 +357,10 @@ test('a base is drawn by handles: on a picked spot or from its zones, with one m
   await page.keyboard.press('ArrowLeft')
   const moved = (await steps(page, id))[0]
   expect(moved.points[0][1] - before.points[0][1]).toBeCloseTo(10, 0)
-  expect([moved.axis.from[0] - before.axis.from[0], moved.axis.from[1] - before.axis.from[1]]).toEqual([expect.closeTo(moved.points[0][0] - before.points[0][0], 0), expect.closeTo(10, 0)])
+  expect([moved.axis.from[0] - before.axis.from[0], moved.axis.from[1] - before.axis.from[1]]).toEqual([
+    expect.closeTo(moved.points[0][0] - before.points[0][0], 0),
+    expect.closeTo(10, 0),
+  ])
   await card.getByLabel('Twin').selectOption('midline')
   await painted(page)
   await card.getByRole('button', { name: 'Unlink' }).click()
@@ -311,7 +368,7 @@ test('a base is drawn by handles: on a picked spot or from its zones, with one m
   const [own, other] = await steps(page, id)
   expect(other.points[0]).toEqual([-own.points[0][0], own.points[0][1]])
   // A tap on the base that is held lets go of it, and picks the spot for what comes next.
-  await page.mouse.click(...await onPage(page, [-42, 40]))
+  await page.mouse.click(...(await onPage(page, [-42, 40])))
   await expect(page.getByText('Spot picked')).toBeVisible()
 
   await page.getByRole('button', { name: 'Forehead', exact: true }).click()

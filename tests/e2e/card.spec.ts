@@ -6,7 +6,8 @@ import { complaints, difference, look, openBench, openNew, painted, saved } from
 const steps = async (page: Page, id: string) => (await look(page, id)).look.steps
 
 test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter', async ({ page }) => {
-  const wrong = complaints(page), id = await openNew(page)
+  const wrong = complaints(page),
+    id = await openNew(page)
   await page.getByRole('tab', { name: 'Base' }).click()
   await expect(page.getByRole('button', { name: 'Lay this base' })).toBeDisabled()
   await page.getByRole('button', { name: 'Cheeks', exact: true }).click()
@@ -27,8 +28,16 @@ test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter'
   await card.getByRole('switch', { name: /left out/ }).click()
   await saved(page)
   expect((await steps(page, id))[0]).toMatchObject({
-    kind: 'wash', zones: ['left.cheek', 'right.cheek'], points: [], tool: 'petal', wetness: 'runny', dabs: 3, glitter: true, optional: true,
-    colours: [{ name: 'Sea Thrift Pink' }, { name: 'Mulberry' }], axis: { kind: 'line' },
+    kind: 'wash',
+    zones: ['left.cheek', 'right.cheek'],
+    points: [],
+    tool: 'petal',
+    wetness: 'runny',
+    dabs: 3,
+    glitter: true,
+    optional: true,
+    colours: [{ name: 'Sea Thrift Pink' }, { name: 'Mulberry' }],
+    axis: { kind: 'line' },
   })
   await card.getByRole('button', { name: 'Take colour 1 out' }).click()
   await saved(page)
@@ -42,7 +51,8 @@ test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter'
 })
 
 test('Enter on a sheet lays it on the picked spot; numbers typed in place it', async ({ page }) => {
-  const id = await openNew(page), stage = (await page.getByTestId('stage').boundingBox())!
+  const id = await openNew(page),
+    stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.click(stage.x + stage.width / 2 + 9 + 95, stage.y + 385)
   await expect(page.getByText('Spot picked: right cheek')).toBeVisible()
   await page.getByLabel('Search sheets').fill('paw')
@@ -57,7 +67,9 @@ test('Enter on a sheet lays it on the picked spot; numbers typed in place it', a
   await page.getByLabel('Across, mm').blur()
   await page.getByLabel('Tilt, degrees').fill('30')
   await page.getByLabel('Tilt, degrees').blur()
-  await expect(page.getByTestId('where')).toContainText(/40\.5 mm \(2½ fingers\) left of the midline\. Top at 1 o'clock/)
+  await expect(page.getByTestId('where')).toContainText(
+    /40\.5 mm \(2½ fingers\) left of the midline\. Top at 1 o'clock/,
+  )
   // A number out of bounds changes nothing.
   await page.getByLabel('Across, mm').fill('9000')
   await page.getByLabel('Across, mm').blur()
@@ -73,7 +85,13 @@ test('a sheet is turned and flipped by its handles', async ({ page }) => {
   await page.locator('[data-sheet="heart-crest"]').click()
   await painted(page)
   const stage = (await page.getByTestId('stage').boundingBox())!
-  const handles = await page.evaluate(() => (window as unknown as { faceStage: { handles: () => { turn: number[], flip: number[], middle: number[] } } }).faceStage.handles())
+  const handles = await page.evaluate(() =>
+    (
+      window as unknown as {
+        faceStage: { handles: () => { turn: number[]; flip: number[]; middle: number[] } }
+      }
+    ).faceStage.handles(),
+  )
   await page.mouse.move(stage.x + handles.turn[0]!, stage.y + handles.turn[1]!)
   await page.mouse.down()
   await page.mouse.move(stage.x + handles.middle[0]! + 150, stage.y + handles.middle[1]!, { steps: 8 })
@@ -97,14 +115,18 @@ test('the skin changes on the face, and with it the picture', async ({ page }) =
   await page.waitForTimeout(1500)
   expect(difference(before, await page.getByTestId('stage').screenshot())).toBeGreaterThan(0.15)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await page.getByRole('button', { name: 'Undo' }).click({ timeout: 500 }).catch(() => {})
+  await page
+    .getByRole('button', { name: 'Undo' })
+    .click({ timeout: 500 })
+    .catch(() => {})
   await saved(page)
   expect((await look(page, 'plain-fern-stag')).look.skin).toMatchObject({ colour: '#c58e66', eyes: 'open' })
 })
 
 test('guides and rulers go away, inches come, and the view zooms', async ({ page }) => {
   await openBench(page, 'plain-midnight-moth')
-  const stage = page.getByTestId('stage'), shown = await stage.screenshot()
+  const stage = page.getByTestId('stage'),
+    shown = await stage.screenshot()
   await page.getByRole('button', { name: 'Guides' }).click()
   const bare = await stage.screenshot()
   expect(difference(shown, bare)).toBeGreaterThan(0.0005)
@@ -134,10 +156,15 @@ test('time that is over the budget shows; a budget that is none is put back', as
   await expect.poll(async () => (await look(page, 'plain-hive-keeper')).look.budget).toBeNull()
 })
 
-test('the picture leaves as a PNG of its size, and the gallery finds looks by word and tag', async ({ page }) => {
+test('the picture leaves as a PNG of its size, and the gallery finds looks by word and tag', async ({
+  page,
+}) => {
   await openBench(page, 'plain-tide-queen')
   await page.getByRole('button', { name: 'Export' }).click()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: /PNG/ }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: /PNG/ }).click(),
+  ])
   const png = PNG.sync.read(readFileSync((await download.path())!))
   // A grown face of the fine build, with room around it, at 8 px/mm.
   expect(png.width / png.height).toBeCloseTo(208 / 286, 2)
@@ -158,7 +185,8 @@ test('the picture leaves as a PNG of its size, and the gallery finds looks by wo
 test('files that are no looks are refused in the gallery with a sentence', async ({ page }) => {
   await page.goto('/')
   await expect(page.locator('[data-look]').first()).toBeVisible()
-  const count = await page.locator('[data-look]').count(), file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  const count = await page.locator('[data-look]').count(),
+    file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
   await page.getByLabel('Look files').setInputFiles(file('x.json', '{broken'))
   await expect(page.getByText('This is not JSON')).toBeVisible()
   await page.getByLabel('Look files').setInputFiles(file('y.json', '{"format":"other"}'))
@@ -173,7 +201,10 @@ test('notes and tags of the look are kept, and stand on the step list', async ({
   await page.getByLabel('Tags, with commas').fill('fair, Bird , bird, night')
   await page.getByLabel('Tags, with commas').blur()
   await saved(page)
-  expect((await look(page, 'plain-barn-owl')).look).toMatchObject({ notes: 'Ticket 031. Left brow sits higher.', tags: ['fair', 'bird', 'night'] })
+  expect((await look(page, 'plain-barn-owl')).look).toMatchObject({
+    notes: 'Ticket 031. Left brow sits higher.',
+    tags: ['fair', 'bird', 'night'],
+  })
   await page.getByRole('button', { name: 'Step list' }).click()
   await expect(page.getByText('Ticket 031. Left brow sits higher.')).toBeVisible()
 })

@@ -2,7 +2,8 @@ import { expect, test } from './site'
 import { PDFDocument } from 'pdf-lib'
 import { complaints, look, openBench, painted, saved } from './helpers'
 
-const svg = (body: string, head = 'width="80mm" height="80mm" viewBox="0 0 80 80"') => `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${body}</svg>`
+const svg = (body: string, head = 'width="80mm" height="80mm" viewBox="0 0 80 80"') =>
+  `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${body}</svg>`
 const file = (name: string, text: string) => ({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
 
 test('the drawer filters its sheets and opens one with its measures', async ({ page }) => {
@@ -32,13 +33,22 @@ test('the drawer filters its sheets and opens one with its measures', async ({ p
   expect(wrong).toEqual([])
 })
 
-test('files are taken in together, each with its own sentence, and asked for their size', async ({ page }) => {
+test('files are taken in together, each with its own sentence, and asked for their size', async ({
+  page,
+}) => {
   await page.goto('/drawer')
   const before = (await (await page.request.get('/api/stencils')).json()).length
   await page.getByRole('button', { name: 'Import sheets' }).click()
   await page.getByLabel('Stencil files').setInputFiles([
-    file('good-star.svg', svg('<path d="M40 10L50 35L75 40L50 45L40 70L30 45L5 40L30 35Z"/>')), file('not.svg', 'hello'), file('sizeless.svg', svg('<circle cx="20" cy="20" r="8"/>', 'viewBox="0 0 40 40"')),
-    file('open.svg', svg('<path fill="none" stroke="red" d="M10 10h20v20"/>')), { name: 'binary.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from('AutoCAD Binary DXF\r\n\u001a\0') },
+    file('good-star.svg', svg('<path d="M40 10L50 35L75 40L50 45L40 70L30 45L5 40L30 35Z"/>')),
+    file('not.svg', 'hello'),
+    file('sizeless.svg', svg('<circle cx="20" cy="20" r="8"/>', 'viewBox="0 0 40 40"')),
+    file('open.svg', svg('<path fill="none" stroke="red" d="M10 10h20v20"/>')),
+    {
+      name: 'binary.dxf',
+      mimeType: 'image/vnd.dxf',
+      buffer: Buffer.from('AutoCAD Binary DXF\r\n\u001a\0'),
+    },
   ])
   await expect(page.getByLabel('good-star.svg', { exact: true })).toContainText('80.0 × 80.0 mm, 1 opening')
   await expect(page.getByLabel('not.svg', { exact: true })).toContainText('neither an SVG nor a DXF')
@@ -61,7 +71,9 @@ test('a draft is mended into a new sheet that cuts in one piece; the old one sta
   await page.goto('/drawer/wheel-draft')
   await expect(page.getByText('Stop: 2 loose pieces fall out')).toBeVisible()
   await page.getByRole('switch', { name: /Widen \d+ bridges/ }).click()
-  await expect(page.getByText(/^0 loose pieces, narrowest bridge (0\.[89]|1)/)).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText(/^0 loose pieces, narrowest bridge (0\.[89]|1)/)).toBeVisible({
+    timeout: 15_000,
+  })
   await page.getByRole('button', { name: 'Keep as a new sheet' }).click()
   await expect(page.getByRole('heading', { name: 'Lantern Wheel, draft, mended' })).toBeVisible()
   await expect(page.getByText('One piece: nothing falls out')).toBeVisible()
@@ -87,7 +99,10 @@ test('groups are made by clicking openings, and a pass can use one', async ({ pa
   await page.locator('[data-step="mm3"]').click()
   await page.getByLabel('Openings of pass 1').selectOption('group:upper wings')
   await saved(page)
-  expect((await look(page, 'plain-midnight-moth')).look.steps[2].passes[0].openings).toEqual({ use: 'group', name: 'upper wings' })
+  expect((await look(page, 'plain-midnight-moth')).look.steps[2].passes[0].openings).toEqual({
+    use: 'group',
+    name: 'upper wings',
+  })
   await page.getByRole('button', { name: 'Choose' }).click()
   const stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.click(stage.x + stage.width / 2 + 9 + 25, stage.y + 225)
@@ -98,7 +113,9 @@ test('groups are made by clicking openings, and a pass can use one', async ({ pa
   await saved(page)
 })
 
-test('the tray ranks what fits a zone and a picked spot, and lays the chosen sheet there', async ({ page }) => {
+test('the tray ranks what fits a zone and a picked spot, and lays the chosen sheet there', async ({
+  page,
+}) => {
   await openBench(page, 'plain-fern-stag')
   await page.getByRole('button', { name: 'What fits' }).click()
   const seats = page.locator('[data-seat]')
@@ -109,7 +126,9 @@ test('the tray ranks what fits a zone and a picked spot, and lays the chosen she
   const stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.click(stage.x + stage.width / 2 + 9, stage.y + stage.height - 90)
   await expect(page.getByText('Spot picked: chin')).toBeVisible()
-  await expect(page.getByRole('list', { name: 'What fits the picked spot' }).locator('li').first()).toBeVisible()
+  await expect(
+    page.getByRole('list', { name: 'What fits the picked spot' }).locator('li').first(),
+  ).toBeVisible()
   await seats.first().click()
   await painted(page)
   await expect(page.locator('[data-step]')).toHaveCount(5)
@@ -123,8 +142,10 @@ test('a sheet prints at 1:1 on A4 and leaves as SVG and DXF', async ({ request }
   expect(pdf.headers()['content-type']).toBe('application/pdf')
   const pages = (await PDFDocument.load(await pdf.body())).getPages().map(p => p.getSize())
   expect(pages).toHaveLength(1)
-  expect([pages[0]!.width, pages[0]!.height].map(v => Math.round(v / 72 * 25.4)).sort()).toEqual([210, 297])
-  expect(await (await request.get('/api/stencils/honeycomb/file.svg')).text()).toContain('width="120mm" height="90mm"')
+  expect([pages[0]!.width, pages[0]!.height].map(v => Math.round((v / 72) * 25.4)).sort()).toEqual([210, 297])
+  expect(await (await request.get('/api/stencils/honeycomb/file.svg')).text()).toContain(
+    'width="120mm" height="90mm"',
+  )
   expect(await (await request.get('/api/stencils/honeycomb/file.dxf')).text()).toMatch(/\$INSUNITS\n70\n4\n/)
   const refused = await request.patch('/api/stencils/honeycomb', { data: { copies: -1 } })
   expect([refused.status(), (await refused.json()).message]).toEqual([422, '"copies" must not be negative.'])

@@ -2,18 +2,26 @@ import { expect, test, type Page } from './site'
 import { complaints, idOf, look, openBench, openNew, painted, saved } from './helpers'
 
 /** What the stage tells of its picture: pixels across, millimetres across, and how many pixels a millimetre it wants. */
-interface Fine { width: number, wide: number, fine: number }
-const fine = (page: Page): Promise<Fine> => page.evaluate(() => (window as unknown as { faceStage: { picture: () => Fine } }).faceStage.picture())
+interface Fine {
+  width: number
+  wide: number
+  fine: number
+}
+const fine = (page: Page): Promise<Fine> =>
+  page.evaluate(() => (window as unknown as { faceStage: { picture: () => Fine } }).faceStage.picture())
 /** Whether every pixel of the picture stands where the guides think it does. */
 async function inRegister(page: Page): Promise<void> {
-  await expect.poll(async () => {
-    const { width, wide, fine: wanted } = await fine(page)
-    return Math.abs(width / wide - wanted)
-  }).toBeLessThan(0.02)
+  await expect
+    .poll(async () => {
+      const { width, wide, fine: wanted } = await fine(page)
+      return Math.abs(width / wide - wanted)
+    })
+    .toBeLessThan(0.02)
 }
 /** Lays a sheet from the tray, and waits until it lies in the strip: its shape is fetched first. */
 async function lay(page: Page, sheet: string): Promise<void> {
-  const strip = page.locator('[data-step]'), before = await strip.count()
+  const strip = page.locator('[data-step]'),
+    before = await strip.count()
   await page.locator(`[data-sheet="${sheet}"]`).press('Enter')
   await expect(strip).toHaveCount(before + 1)
 }
@@ -25,7 +33,11 @@ test('strokes are painted in a colour that was chosen before, and the look goes 
   await tab(page, 'Line')
   for (const paint of ['Mulberry', 'Gull White']) {
     await page.getByRole('button', { name: 'Colour of the next stroke' }).click()
-    await page.getByRole('option').filter({ hasText: new RegExp(`^${paint}$`) }).first().click()
+    await page
+      .getByRole('option')
+      .filter({ hasText: new RegExp(`^${paint}$`) })
+      .first()
+      .click()
     await page.locator('[data-shape="teardrop"]').click()
     await painted(page)
   }
@@ -44,7 +56,9 @@ test('what fits ends its search when the zone is changed at once', async ({ page
   await page.getByRole('button', { name: 'What fits', exact: true }).click()
   await page.getByLabel('Zone to fill').selectOption('right.cheek')
   await page.getByLabel('Zone to fill').selectOption('left.temple')
-  await expect(page.getByRole('list', { name: 'What fits the left temple' }).locator('li').first()).toBeVisible()
+  await expect(
+    page.getByRole('list', { name: 'What fits the left temple' }).locator('li').first(),
+  ).toBeVisible()
   await expect(page.getByRole('button', { name: 'Stop', exact: true })).toHaveCount(0)
 })
 
@@ -73,8 +87,14 @@ test('a look of eighty steps says so instead of failing to save', async ({ page 
   await tab(page, 'Line')
   await page.locator('[data-run="row"]').click()
   await saved(page)
-  const { look: one, version } = await look(page, id), [dots] = one.steps
-  const answer = await page.request.put(`/api/looks/${id}`, { data: { base: version, look: { ...one, steps: Array.from({ length: 80 }, (_, i) => ({ ...dots, id: `dot-${i}` })) } } })
+  const { look: one, version } = await look(page, id),
+    [dots] = one.steps
+  const answer = await page.request.put(`/api/looks/${id}`, {
+    data: {
+      base: version,
+      look: { ...one, steps: Array.from({ length: 80 }, (_, i) => ({ ...dots, id: `dot-${i}` })) },
+    },
+  })
   expect(answer.status()).toBe(200)
   await openBench(page, id)
   await page.locator('[data-step]').first().click()
@@ -102,12 +122,17 @@ test('an earlier version opens beside the present one', async ({ page }) => {
 test('no demo look scrolls the bench into the blank', async ({ page }) => {
   // A dozen looks are opened one after the other.
   test.setTimeout(180_000)
-  const looks = (await (await page.request.get('/api/looks')).json() as { id: string }[]).filter(l => l.id.startsWith('demo-'))
+  const looks = ((await (await page.request.get('/api/looks')).json()) as { id: string }[]).filter(l =>
+    l.id.startsWith('demo-'),
+  )
   expect(looks.length).toBeGreaterThan(8)
   for (const { id } of looks) {
     await page.goto(`/looks/${id}`)
     await expect(page.locator('[data-step]').first()).toBeVisible()
-    const over = await page.evaluate(() => [document.documentElement.scrollWidth - window.innerWidth, document.documentElement.scrollHeight - window.innerHeight])
+    const over = await page.evaluate(() => [
+      document.documentElement.scrollWidth - window.innerWidth,
+      document.documentElement.scrollHeight - window.innerHeight,
+    ])
     expect(over, id).toEqual([0, 0])
   }
 })
@@ -121,8 +146,18 @@ test('every palette and popover opens whole inside the window', async ({ page })
     expect(box.x + box.width).toBeLessThanOrEqual(1280)
     expect(box.y + box.height).toBeLessThanOrEqual(800)
     // Whatever shows is not covered by anything: the middle of every corner cell takes the press.
-    for (const [x, y] of [[box.x + 12, box.y + 12], [box.x + box.width - 24, box.y + 12], [box.x + 12, box.y + box.height - 12], [box.x + box.width - 24, box.y + box.height - 12]] as const) {
-      expect(await page.evaluate(([a, b]) => Boolean(document.elementFromPoint(a!, b!)?.closest('[data-floating]')), [x, y])).toBe(true)
+    for (const [x, y] of [
+      [box.x + 12, box.y + 12],
+      [box.x + box.width - 24, box.y + 12],
+      [box.x + 12, box.y + box.height - 12],
+      [box.x + box.width - 24, box.y + box.height - 12],
+    ] as const) {
+      expect(
+        await page.evaluate(
+          ([a, b]) => Boolean(document.elementFromPoint(a!, b!)?.closest('[data-floating]')),
+          [x, y],
+        ),
+      ).toBe(true)
     }
   }
   for (const name of [/^skin/, 'Export']) {
@@ -150,10 +185,13 @@ test('every palette and popover opens whole inside the window', async ({ page })
   await painted(page)
 })
 
-interface Told { screen: (p: [number, number]) => [number, number] }
+interface Told {
+  screen: (p: [number, number]) => [number, number]
+}
 /** Where a point of the skin stands on the page. */
 async function onPage(page: Page, at: [number, number]): Promise<[number, number]> {
-  const box = (await page.getByTestId('stage').boundingBox())!, [x, y] = await page.evaluate(p => (window as unknown as { faceStage: Told }).faceStage.screen(p), at)
+  const box = (await page.getByTestId('stage').boundingBox())!,
+    [x, y] = await page.evaluate(p => (window as unknown as { faceStage: Told }).faceStage.screen(p), at)
   return [box.x + x, box.y + y]
 }
 const steps = async (page: Page, id: string) => {
@@ -172,11 +210,14 @@ test('clear is said only once everything was checked', async ({ page }) => {
   await expect(verdict).toHaveAttribute('data-checking', 'false')
 })
 
-test('a spot is picked on painted skin, by pressing long, with Alt or by the switch, and what comes next lands there', async ({ page }) => {
+test('a spot is picked on painted skin, by pressing long, with Alt or by the switch, and what comes next lands there', async ({
+  page,
+}) => {
   const id = await openNew(page)
   await lay(page, 'heart-crest')
   await painted(page)
-  const [heart] = await steps(page, id), spot = await onPage(page, [heart.at[0] + 14, heart.at[1]])
+  const [heart] = await steps(page, id),
+    spot = await onPage(page, [heart.at[0] + 14, heart.at[1]])
   await page.mouse.move(...spot)
   await page.mouse.down()
   await expect(page.getByText('Spot picked')).toBeVisible()
@@ -201,23 +242,41 @@ test('a spot is picked on painted skin, by pressing long, with Alt or by the swi
   await tab(page, 'Line')
   await page.locator('[data-shape="eyeliner"]').click()
   const liner = (await steps(page, id))[2]
-  for (const [x, y] of liner.points as [number, number][]) expect([Math.abs(x) > 12 && Math.abs(x) < 60, y > -12 && y < 14]).toEqual([true, true])
+  for (const [x, y] of liner.points as [number, number][])
+    expect([Math.abs(x) > 12 && Math.abs(x) < 60, y > -12 && y < 14]).toEqual([true, true])
 })
 
-test('openings are chosen by click, drag and loop, all, none and inverted; a miss keeps choosing', async ({ page }) => {
-  const id = await openNew(page), bar = page.getByTestId('choice-bar')
+test('openings are chosen by click, drag and loop, all, none and inverted; a miss keeps choosing', async ({
+  page,
+}) => {
+  const id = await openNew(page),
+    bar = page.getByTestId('choice-bar')
   await lay(page, 'star-set')
   await painted(page)
-  const [sheet] = await steps(page, id), count = Number(/all (\d+) openings/.exec(await page.getByLabel('Openings of pass 1').locator('option').first().textContent() ?? '')![1])
+  const [sheet] = await steps(page, id),
+    count = Number(
+      /all (\d+) openings/.exec(
+        (await page.getByLabel('Openings of pass 1').locator('option').first().textContent()) ?? '',
+      )![1],
+    )
   await page.getByRole('button', { name: 'Choose', exact: true }).click()
   await expect(bar).toContainText(`${count} chosen`)
   await bar.getByRole('button', { name: 'None' }).click()
   await expect(bar).toContainText('none chosen')
   // Beside every opening nothing changes, and choosing goes on.
-  await page.mouse.click(...await onPage(page, [sheet.at[0] + 62, sheet.at[1] - 20]))
+  await page.mouse.click(...(await onPage(page, [sheet.at[0] + 62, sheet.at[1] - 20])))
   await expect(bar).toContainText('none chosen')
   // A loop around the whole sheet takes every opening.
-  const corners = await Promise.all(([[-60, -48], [60, -48], [60, 48], [-60, 48]] as const).map(([x, y]) => onPage(page, [sheet.at[0] + x, sheet.at[1] + y])))
+  const corners = await Promise.all(
+    (
+      [
+        [-60, -48],
+        [60, -48],
+        [60, 48],
+        [-60, 48],
+      ] as const
+    ).map(([x, y]) => onPage(page, [sheet.at[0] + x, sheet.at[1] + y])),
+  )
   await page.mouse.move(...corners[0]!)
   await page.mouse.down()
   for (const c of [...corners.slice(1), corners[0]!]) await page.mouse.move(...c, { steps: 5 })
@@ -230,7 +289,9 @@ test('openings are chosen by click, drag and loop, all, none and inverted; a mis
   expect((await steps(page, id))[0].passes[0].openings).toEqual({ use: 'all' })
 })
 
-test('a tap beside what a sheet prints does not take it, and strokes flip with the sheets that are selected with them', async ({ page }) => {
+test('a tap beside what a sheet prints does not take it, and strokes flip with the sheets that are selected with them', async ({
+  page,
+}) => {
   const id = await openNew(page)
   await lay(page, 'star-set')
   await painted(page)
@@ -238,10 +299,13 @@ test('a tap beside what a sheet prints does not take it, and strokes flip with t
   await page.getByTestId('choice-bar').getByRole('button', { name: 'None' }).click()
   const [sheet] = await steps(page, id)
   // The opening nearest to the upper left of the sheet, wherever its stars stand.
-  for (let n = 0; n < 60 && !/1 chosen/.test(await page.getByTestId('choice-bar').textContent() ?? ''); n++) await page.mouse.click(...await onPage(page, [sheet.at[0] - 40 + n % 8 * 5, sheet.at[1] - 26 + Math.floor(n / 8) * 5]))
+  for (let n = 0; n < 60 && !/1 chosen/.test((await page.getByTestId('choice-bar').textContent()) ?? ''); n++)
+    await page.mouse.click(
+      ...(await onPage(page, [sheet.at[0] - 40 + (n % 8) * 5, sheet.at[1] - 26 + Math.floor(n / 8) * 5])),
+    )
   await page.getByTestId('choice-bar').getByRole('button', { name: 'Done' }).click()
   await page.keyboard.press('Escape')
-  await page.mouse.click(...await onPage(page, [sheet.at[0] + 34, sheet.at[1] + 18]))
+  await page.mouse.click(...(await onPage(page, [sheet.at[0] + 34, sheet.at[1] + 18])))
   await expect(page.getByText('Spot picked')).toBeVisible()
   await tab(page, 'Line')
   await page.locator('[data-shape="teardrop"]').click()
@@ -267,7 +331,8 @@ test('fields, tabs and the card keep to themselves what is theirs', async ({ pag
   expect(await at()).toEqual(before)
 
   // What was typed and kept is undone from the next field too, in the look and in the field.
-  const name = page.getByLabel('Name of the step'), old = await name.inputValue()
+  const name = page.getByLabel('Name of the step'),
+    old = await name.inputValue()
   await name.fill('Tide of stars')
   await page.keyboard.press('Tab')
   await expect.poll(async () => (await steps(page, id))[2].label).toBe('Tide of stars')
@@ -298,21 +363,31 @@ test('fields, tabs and the card keep to themselves what is theirs', async ({ pag
   await expect(page.locator('[data-section="Passes"]')).toHaveAttribute('open', '')
 })
 
-test('a cake that looks use is not changed behind their backs, and is only as safe as its strips', async ({ page }) => {
+test('a cake that looks use is not changed behind their backs, and is only as safe as its strips', async ({
+  page,
+}) => {
   const id = await openNew(page)
   await lay(page, 'heart-crest')
   await page.getByLabel('Colour of pass 1, how it is loaded').selectOption('cake')
   await saved(page)
   await page.goto('/kit')
   const cake = (await look(page, id)).look.steps[0].passes[0].load.cake
-  await page.getByRole('button', { name: new RegExp(cake.name) }).first().click()
+  await page
+    .getByRole('button', { name: new RegExp(cake.name) })
+    .first()
+    .click()
   await page.getByLabel('Paint of strip 1').selectOption({ label: 'Flare Pink' })
   await expect(page.getByText('Flare Pink: not for near the eyes, so the cake is not either.')).toBeVisible()
   await page.getByRole('button', { name: 'Keep this paint' }).click()
   await expect(page.getByRole('alert')).toContainText('Test look')
   await page.getByRole('button', { name: 'Keep as a new cake' }).click()
   await expect(page.getByText(`${cake.name} (new) kept`)).toBeVisible()
-  const paints = await (await page.request.get('/api/paints')).json() as { id: string, name: string, eyeSafe: boolean, strips: { name: string }[] }[]
+  const paints = (await (await page.request.get('/api/paints')).json()) as {
+    id: string
+    name: string
+    eyeSafe: boolean
+    strips: { name: string }[]
+  }[]
   expect(paints.find(p => p.id === cake.id)!.strips[0]!.name).not.toBe('Flare Pink')
   expect(paints.find(p => p.name === `${cake.name} (new)`)).toMatchObject({ eyeSafe: false })
 })

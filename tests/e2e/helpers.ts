@@ -21,30 +21,47 @@ export async function saved(page: Page): Promise<void> {
 export function complaints(page: Page): string[] {
   const list: string[] = []
   page.on('pageerror', error => list.push(error.message))
-  page.on('console', message => { if (message.type() === 'error' && !/status of (4\d\d)/.test(message.text())) list.push(message.text()) })
+  page.on('console', message => {
+    if (message.type() === 'error' && !/status of (4\d\d)/.test(message.text())) list.push(message.text())
+  })
   return list
 }
 
 /** Share of pixels that differ between two PNG pictures, 0 to 1. */
 export function difference(a: Buffer, b: Buffer): number {
-  const p = PNG.sync.read(a), q = PNG.sync.read(b)
+  const p = PNG.sync.read(a),
+    q = PNG.sync.read(b)
   expect([p.width, p.height]).toEqual([q.width, q.height])
   let off = 0
-  for (let i = 0; i < p.data.length; i += 4) if ([0, 1, 2].some(k => Math.abs(p.data[i + k]! - q.data[i + k]!) > 2)) off++
+  for (let i = 0; i < p.data.length; i += 4)
+    if ([0, 1, 2].some(k => Math.abs(p.data[i + k]! - q.data[i + k]!) > 2)) off++
   return off / (p.data.length / 4)
 }
 
-export const picture = async (page: Page, id: string): Promise<Buffer> => (await page.request.get(`/api/looks/${id}/picture.png?px=2`)).body()
+export const picture = async (page: Page, id: string): Promise<Buffer> =>
+  (await page.request.get(`/api/looks/${id}/picture.png?px=2`)).body()
 export const look = async (page: Page, id: string) => (await page.request.get(`/api/looks/${id}`)).json()
 export const idOf = (page: Page): string => /looks\/([\w-]+)/.exec(page.url())![1]!
 
 let made = 0
 /** Opens a new empty look of a grown face, told apart from others by its id; the stage then tells where things are. */
 export async function openNew(page: Page): Promise<string> {
-  const { look: base } = await look(page, 'plain-fern-stag'), id = `test-${Date.now()}-${made++}`
-  const answer = await page.request.post('/api/looks', { data: {
-    ...base, id, name: 'Test look', notes: '', tags: [], budget: null, focus: [0, 0], steps: [], canvas: { kind: 'face', build: 'fine', part: 'whole', measures: null, nudges: {} }, skin: { colour: '#d9a98a', hair: '#3a2a20', eyes: 'open', age: 30 },
-  } })
+  const { look: base } = await look(page, 'plain-fern-stag'),
+    id = `test-${Date.now()}-${made++}`
+  const answer = await page.request.post('/api/looks', {
+    data: {
+      ...base,
+      id,
+      name: 'Test look',
+      notes: '',
+      tags: [],
+      budget: null,
+      focus: [0, 0],
+      steps: [],
+      canvas: { kind: 'face', build: 'fine', part: 'whole', measures: null, nudges: {} },
+      skin: { colour: '#d9a98a', hair: '#3a2a20', eyes: 'open', age: 30 },
+    },
+  })
   expect(answer.status()).toBe(201)
   await openBench(page, `${id}?probe`)
   return id

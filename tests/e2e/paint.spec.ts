@@ -13,8 +13,11 @@ const pass = async (page: Page, id: string, n = 0) => (await look(page, id)).loo
 /** Text that may change while the worker still checks is waited for this long. */
 const SOON = { timeout: 15_000 }
 
-test('runny paint is seen to bleed, told in numbers, and one press makes it clean again', async ({ page }) => {
-  const wrong = complaints(page), id = await withSheet(page, 'scales')
+test('runny paint is seen to bleed, told in numbers, and one press makes it clean again', async ({
+  page,
+}) => {
+  const wrong = complaints(page),
+    id = await withSheet(page, 'scales')
   await expect(page.getByTestId('spread')).toContainText('0.', SOON)
   const clean = await page.getByTestId('stage').screenshot()
   await page.getByRole('radio', { name: 'runny' }).click()
@@ -50,7 +53,10 @@ test('a print that gets lost says so, and another paint of the kit is one press 
 })
 
 test('a pass takes a split cake, a colour over another, and what is left on the tool', async ({ page }) => {
-  const wrong = complaints(page), id = await withSheet(page, 'honeycomb'), shot = () => page.getByTestId('stage').screenshot(), one = await shot()
+  const wrong = complaints(page),
+    id = await withSheet(page, 'honeycomb'),
+    shot = () => page.getByTestId('stage').screenshot(),
+    one = await shot()
   const loaded = page.getByLabel('Colour of pass 1, how it is loaded')
   await loaded.selectOption('cake')
   await painted(page)
@@ -87,7 +93,8 @@ test('the same look is tried on six skins, each with its weakest step', async ({
   await page.getByRole('button', { name: 'Try on other skins' }).click()
   const row = page.getByTestId('six-skins')
   await expect(row.locator('figure')).toHaveCount(6, { timeout: 40_000 })
-  for (const words of ['very light', 'light', 'intermediate', 'tan', 'brown', 'dark']) await expect(row.getByRole('img', { name: `The look on ${words} skin`, exact: true })).toBeVisible()
+  for (const words of ['very light', 'light', 'intermediate', 'tan', 'brown', 'dark'])
+    await expect(row.getByRole('img', { name: `The look on ${words} skin`, exact: true })).toBeVisible()
   await expect(row.locator('figcaption').first()).toContainText(/weakest \d .*: \d+, /)
   await row.getByRole('button', { name: 'Use this skin' }).last().click()
   await saved(page)
@@ -101,7 +108,8 @@ test('the hand test shows what each wetness should look like', async ({ page }) 
   await page.getByRole('button', { name: 'Test on the back of the hand' }).click()
   const panel = page.getByTestId('hand-test')
   await expect(panel).toContainText('a closed, even print')
-  for (const w of ['chalky', 'tacky', 'damp', 'runny']) await expect(panel.getByRole('img', { name: `A ${w} print` })).toBeVisible()
+  for (const w of ['chalky', 'tacky', 'damp', 'runny'])
+    await expect(panel.getByRole('img', { name: `A ${w} print` })).toBeVisible()
 })
 
 test('what a look takes of each paint is told, with its cost', async ({ page }) => {
@@ -112,7 +120,9 @@ test('what a look takes of each paint is told, with its cost', async ({ page }) 
   await expect(amounts.locator('li').first()).toContainText(/\d\.\d\d g/)
 })
 
-test('paints are made, read, changed and taken out; what cannot be is refused with a sentence', async ({ page }) => {
+test('paints are made, read, changed and taken out; what cannot be is refused with a sentence', async ({
+  page,
+}) => {
   const wrong = complaints(page)
   await page.goto('/kit')
   await expect(page.locator('[data-paint]').nth(30)).toBeVisible()
@@ -153,13 +163,17 @@ test('a swatch is picked from a picture of a card', async ({ page }) => {
     t.fillRect(100, 0, 100, 100)
     return c.toDataURL('image/png').split(',')[1]!
   })
-  await page.getByLabel('Picture of a swatch card').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(card, 'base64') })
+  await page
+    .getByLabel('Picture of a swatch card')
+    .setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(card, 'base64') })
   const picture = page.locator('form canvas')
   await picture.click({ position: { x: 150, y: 40 } })
   await expect(page.getByLabel('Swatch over white')).toHaveValue('#c08060')
   await picture.click({ position: { x: 40, y: 40 } })
   await expect(page.getByLabel('Swatch over black')).toHaveValue('#804020')
-  await page.getByLabel('Picture of a swatch card').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await page
+    .getByLabel('Picture of a swatch card')
+    .setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
   await expect(page.getByText('This is no picture that can be read')).toBeVisible()
 })
 
@@ -171,16 +185,24 @@ test('palettes leave as GPL and CSV and come in again', async ({ page }) => {
   expect(await (await page.request.get('/api/paints/palette?as=csv')).text()).toContain('Gull White,#F4F1EA')
   await expect(page.locator('[data-paint]').nth(30)).toBeVisible()
   const before = await page.locator('[data-paint]').count()
-  await page.getByLabel('Palette file').setInputFiles({ name: 'p.gpl', mimeType: 'text/plain', buffer: Buffer.from(`${gpl}12 34 56\tDeep Test\n`) })
+  await page.getByLabel('Palette file').setInputFiles({
+    name: 'p.gpl',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(`${gpl}12 34 56\tDeep Test\n`),
+  })
   await expect(page.locator('[data-paint]')).toHaveCount(before + 1)
-  await page.getByLabel('Palette file').setInputFiles({ name: 'p.gpl', mimeType: 'text/plain', buffer: Buffer.from('dear painter') })
+  await page
+    .getByLabel('Palette file')
+    .setInputFiles({ name: 'p.gpl', mimeType: 'text/plain', buffer: Buffer.from('dear painter') })
   await expect(page.getByText(/This is no palette/)).toBeVisible()
   await page.locator('[data-paint]', { hasText: 'Deep Test' }).click()
   await page.getByRole('button', { name: 'Take out' }).click()
   await expect(page.locator('[data-paint]')).toHaveCount(before)
 })
 
-test('readings of the ladder move the model, with mean, count and spread; the ladder prints on one A4', async ({ page }) => {
+test('readings of the ladder move the model, with mean, count and spread; the ladder prints on one A4', async ({
+  page,
+}) => {
   await page.goto('/kit')
   await page.getByRole('tab', { name: 'Tools and calibration' }).click()
   const cell = page.locator('[data-edge="dauber damp"]')
@@ -191,7 +213,9 @@ test('readings of the ladder move the model, with mean, count and spread; the la
     await page.getByRole('button', { name: 'Keep this reading' }).click()
     await expect(page.getByLabel('Narrowest bridge still clear, mm')).toHaveValue('choose')
   }
-  await expect(page.getByTestId('edge-known')).toContainText('1.00 mm from 2 readings, give or take 0.14 mm; it was 0.50 mm')
+  await expect(page.getByTestId('edge-known')).toContainText(
+    '1.00 mm from 2 readings, give or take 0.14 mm; it was 0.50 mm',
+  )
   await expect(cell).toHaveText('1.00×2')
   const back = page.getByRole('button', { name: 'Take this reading back' })
   for (const left of [1, 0]) {
@@ -202,16 +226,32 @@ test('readings of the ladder move the model, with mean, count and spread; the la
   const pdf = await PDFDocument.load(await (await page.request.get('/api/ladder/pdf')).body())
   expect(pdf.getPageCount()).toBe(1)
   expect(await (await page.request.get('/api/ladder/svg')).text()).toContain('width="72mm"')
-  expect((await page.request.post('/api/readings/edges', { data: { tool: 'dauber', wetness: 'damp', bridge: 90 } })).status()).toBe(422)
+  expect(
+    (
+      await page.request.post('/api/readings/edges', {
+        data: { tool: 'dauber', wetness: 'damp', bridge: 90 },
+      })
+    ).status(),
+  ).toBe(422)
 })
 
-test('what a tool lets go, holds and how wide it is can be read without scales, and looks follow', async ({ page }) => {
+test('what a tool lets go, holds and how wide it is can be read without scales, and looks follow', async ({
+  page,
+}) => {
   await page.goto('/kit')
   await page.getByRole('tab', { name: 'Tools and calibration' }).click()
-  const form = page.getByRole('form', { name: 'Reading of a tool' }), keep = form.getByRole('button', { name: 'Keep this reading' })
-  const release = page.locator('[data-tool="makeup release"]'), capacity = page.locator('[data-tool="makeup capacity"]'), tip = page.locator('[data-tool="makeup tip"]')
+  const form = page.getByRole('form', { name: 'Reading of a tool' }),
+    keep = form.getByRole('button', { name: 'Keep this reading' })
+  const release = page.locator('[data-tool="makeup release"]'),
+    capacity = page.locator('[data-tool="makeup capacity"]'),
+    tip = page.locator('[data-tool="makeup tip"]')
   await expect(release).toHaveText('0.35 mg/cm²')
-  const seconds = async () => ((await (await page.request.get('/api/looks')).json()) as { seconds: number }[]).reduce((sum, l) => sum + l.seconds, 0), before = await seconds()
+  const seconds = async () =>
+      ((await (await page.request.get('/api/looks')).json()) as { seconds: number }[]).reduce(
+        (sum, l) => sum + l.seconds,
+        0,
+      ),
+    before = await seconds()
   await release.click()
   await form.getByRole('radio', { name: 'damp' }).click()
   await form.getByLabel('Layers until the line is hidden').fill('6')

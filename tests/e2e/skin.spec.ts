@@ -18,15 +18,20 @@ const step = async (page: Page, id: string, n = 0) => (await look(page, id)).loo
 const onPage = async (page: Page, [x, y]: [number, number]): Promise<[number, number]> => {
   const box = (await page.getByTestId('stage').boundingBox())!
   const { k, ox, oy } = await page.evaluate(() => {
-    const v = (window as unknown as { faceStage: { view: () => { k: number, ox: number, oy: number } } }).faceStage.view()
+    const v = (
+      window as unknown as { faceStage: { view: () => { k: number; ox: number; oy: number } } }
+    ).faceStage.view()
     return { k: v.k, ox: v.ox, oy: v.oy }
   })
   return [box.x + ox + k * x, box.y + oy + k * y]
 }
 const openCanvas = (page: Page) => page.getByRole('button', { name: /, \d+ y$/ }).click()
 
-test('a look moves to a child\'s face: what no longer fits is listed, a smaller sheet is taken, undo brings all back', async ({ page }) => {
-  const wrong = complaints(page), id = await withSheet(page, 'crown-crest')
+test("a look moves to a child's face: what no longer fits is listed, a smaller sheet is taken, undo brings all back", async ({
+  page,
+}) => {
+  const wrong = complaints(page),
+    id = await withSheet(page, 'crown-crest')
   await page.getByLabel('Down, mm').fill('-46')
   await page.getByLabel('Down, mm').blur()
   await saved(page)
@@ -51,7 +56,9 @@ test('a look moves to a child\'s face: what no longer fits is listed, a smaller 
   expect(wrong).toEqual([])
 })
 
-test('measures that cannot be get a sentence and change nothing; good ones make the face', async ({ page }) => {
+test('measures that cannot be get a sentence and change nothing; good ones make the face', async ({
+  page,
+}) => {
   const id = await withSheet(page, 'moth')
   await openCanvas(page)
   await page.getByLabel('Age, years').fill('300')
@@ -61,7 +68,9 @@ test('measures that cannot be get a sentence and change nothing; good ones make 
   await page.getByRole('switch', { name: 'Measured with a tape' }).click()
   await page.getByLabel('brow to chin, mm').fill('40')
   await page.getByLabel('brow to chin, mm').blur()
-  await expect(page.getByRole('alert')).toContainText('Brow to chin (40 mm) cannot be shorter than the mouth is wide')
+  await expect(page.getByRole('alert')).toContainText(
+    'Brow to chin (40 mm) cannot be shorter than the mouth is wide',
+  )
   await page.getByLabel('brow to chin, mm').fill('140')
   await page.getByLabel('brow to chin, mm').blur()
   await expect(page.getByRole('alert')).toHaveCount(0)
@@ -71,8 +80,12 @@ test('measures that cannot be get a sentence and change nothing; good ones make 
 })
 
 test('a look goes onto an arm and onto the board, and is painted there', async ({ page }) => {
-  const wrong = complaints(page), id = await withSheet(page, 'swirl-small')
-  for (const [kind, name] of [['An arm', 'left forearm, 30 y'], ['The practice board', 'practice board, 30 y']] as const) {
+  const wrong = complaints(page),
+    id = await withSheet(page, 'swirl-small')
+  for (const [kind, name] of [
+    ['An arm', 'left forearm, 30 y'],
+    ['The practice board', 'practice board, 30 y'],
+  ] as const) {
     await openCanvas(page)
     await page.getByRole('button', { name: kind }).click()
     await expect(page.getByTestId('canvas-preview')).toBeVisible({ timeout: 20_000 })
@@ -93,8 +106,13 @@ test('a look goes onto an arm and onto the board, and is painted there', async (
   expect(wrong).toEqual([])
 })
 
-test('a landmark is dragged onto a person; one that would cross another stays where it was', async ({ page }) => {
-  const id = await withSheet(page, 'moth'), { look: { canvas } } = await look(page, id)
+test('a landmark is dragged onto a person; one that would cross another stays where it was', async ({
+  page,
+}) => {
+  const id = await withSheet(page, 'moth'),
+    {
+      look: { canvas },
+    } = await look(page, id)
   expect(canvas.nudges).toEqual({})
   await page.getByRole('button', { name: 'Fit landmarks' }).click()
   const drag = async (from: [number, number], to: [number, number]) => {
@@ -110,7 +128,8 @@ test('a landmark is dragged onto a person; one that would cross another stays wh
   const nudges = (await look(page, id)).look.canvas.nudges
   expect(Object.keys(nudges)).toEqual(['left.browPeak'])
   expect(nudges['left.browPeak'][1]).toBeLessThan(-2)
-  const pupil = await onPage(page, [29.5, 4.5]), far = await onPage(page, [-20, 4])
+  const pupil = await onPage(page, [29.5, 4.5]),
+    far = await onPage(page, [-20, 4])
   await drag(pupil, far)
   await expect(page.getByText(/right pupil|cannot cross the midline/).first()).toBeVisible()
   expect((await look(page, id)).look.canvas.nudges).toEqual(nudges)
@@ -119,7 +138,9 @@ test('a landmark is dragged onto a person; one that would cross another stays wh
   expect((await look(page, id)).look.canvas.nudges).toEqual({})
 })
 
-test('a twin is unlinked, moved by itself, told how far it is from exact, and linked again', async ({ page }) => {
+test('a twin is unlinked, moved by itself, told how far it is from exact, and linked again', async ({
+  page,
+}) => {
   const id = await withSheet(page, 'feather')
   await page.getByLabel('Across, mm').fill('34')
   await page.getByLabel('Across, mm').blur()
@@ -130,7 +151,9 @@ test('a twin is unlinked, moved by itself, told how far it is from exact, and li
   await expect(page.getByTestId('twin-miss')).toContainText('nobody would notice')
   await page.getByTestId('stage').focus()
   await page.keyboard.press('Shift+ArrowDown')
-  await expect(page.getByTestId('twin-miss')).toContainText('5.0 mm and 0° from exact: Care: people would notice')
+  await expect(page.getByTestId('twin-miss')).toContainText(
+    '5.0 mm and 0° from exact: Care: people would notice',
+  )
   await saved(page)
   const moved = await step(page, id)
   expect(moved.at[1] + 5).toBeCloseTo(moved.twin.own.at[1], 0)
@@ -139,13 +162,17 @@ test('a twin is unlinked, moved by itself, told how far it is from exact, and li
   expect((await step(page, id)).twin.own).toBeNull()
 })
 
-test('two sheets are held in register while the host moves, and a hand on the guest lets go', async ({ page }) => {
+test('two sheets are held in register while the host moves, and a hand on the guest lets go', async ({
+  page,
+}) => {
   const id = await withSheet(page, 'diamonds')
   await lay(page, 'crosses')
   await page.locator('[data-section="Registered"] summary').click()
   await page.getByLabel('How to register').selectOption('openings')
   await page.getByRole('button', { name: 'Register', exact: true }).click()
-  await expect(page.getByTestId('register-report')).toContainText(/Held on pattern on the openings: (no|0\.0\d) mm left over, \d+ points; it may slip \d\.\d mm/)
+  await expect(page.getByTestId('register-report')).toContainText(
+    /Held on pattern on the openings: (no|0\.0\d) mm left over, \d+ points; it may slip \d\.\d mm/,
+  )
   await saved(page)
   await page.locator('[data-step]').nth(0).click()
   await page.getByTestId('stage').focus()
@@ -177,7 +204,9 @@ test('lift and grid of a sheet are shown on demand, in colours, patterns and wor
   await painted(page)
   const plain = await page.getByTestId('stage').screenshot()
   await page.getByRole('button', { name: 'Lift', exact: true }).click()
-  await expect(page.getByTestId('seating')).toContainText(/\d+ % seats by itself, \d+ % pressed down where you dab\. Rests on the .*gap (\d+\.\d|over 10) mm .*press this side down separately/)
+  await expect(page.getByTestId('seating')).toContainText(
+    /\d+ % seats by itself, \d+ % pressed down where you dab\. Rests on the .*gap (\d+\.\d|over 10) mm .*press this side down separately/,
+  )
   const lift = await page.getByTestId('stage').screenshot()
   expect(difference(plain, lift)).toBeGreaterThan(0.005)
   await page.getByRole('button', { name: 'Sheet grid' }).click()
@@ -213,7 +242,8 @@ test('the head turns by pointer and keys, and keeps three fixed views', async ({
   await page.mouse.move(box.x + 200, box.y + 300, { steps: 5 })
   await page.mouse.up()
   await expect(page.getByTestId('turn')).toHaveText('25° from the right')
-  for (const name of ['from the left', 'front', 'from the right']) await expect(page.getByRole('img', { name: `The look ${name}`, exact: true })).toBeVisible()
+  for (const name of ['from the left', 'front', 'from the right'])
+    await expect(page.getByRole('img', { name: `The look ${name}`, exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'from the right' }).click()
   await expect(page.getByTestId('turn')).toHaveText('62° from the right')
   await page.keyboard.press('Escape')
@@ -224,7 +254,11 @@ test('the head turns by pointer and keys, and keeps three fixed views', async ({
 test('without WebGL the turned head says so and the rest works', async ({ page }) => {
   await page.addInitScript(() => {
     const real = HTMLCanvasElement.prototype.getContext
-    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...more: unknown[]) {
+    HTMLCanvasElement.prototype.getContext = function (
+      this: HTMLCanvasElement,
+      kind: string,
+      ...more: unknown[]
+    ) {
       return /webgl/.test(kind) ? null : (real as (...a: unknown[]) => unknown).call(this, kind, ...more)
     } as never
   })

@@ -3,7 +3,9 @@ import { readFileSync } from 'node:fs'
 import { PDFDocument } from 'pdf-lib'
 import { complaints, difference, idOf, look, openBench, painted, picture, saved } from './helpers'
 
-test('a look with a base, a twinned stencil and two passes survives a reload, and leaves and comes back as a file', async ({ page }) => {
+test('a look with a base, a twinned stencil and two passes survives a reload, and leaves and comes back as a file', async ({
+  page,
+}) => {
   const wrong = complaints(page)
   await page.goto('/')
   await expect(page.locator('[data-look]').nth(3)).toBeVisible()
@@ -14,12 +16,15 @@ test('a look with a base, a twinned stencil and two passes survives a reload, an
 
   await page.getByRole('tab', { name: 'Base' }).click()
   await page.getByRole('button', { name: 'Eyes', exact: true }).click()
-  for (const colour of ['Morning Sky', 'Lagoon Teal']) await page.getByRole('button', { name: colour, exact: true }).click()
+  for (const colour of ['Morning Sky', 'Lagoon Teal'])
+    await page.getByRole('button', { name: colour, exact: true }).click()
   await page.getByRole('button', { name: 'Lay this base' }).click()
   await expect(page.locator('[data-step]')).toHaveCount(1)
 
   await page.getByRole('tab', { name: 'Stencil' }).click()
-  await page.locator('[data-sheet="leaf-spray"]').dragTo(page.getByTestId('stage'), { targetPosition: { x: 460, y: 330 } })
+  await page
+    .locator('[data-sheet="leaf-spray"]')
+    .dragTo(page.getByTestId('stage'), { targetPosition: { x: 460, y: 330 } })
   await expect(page.locator('[data-step]')).toHaveCount(2)
   await page.getByTestId('stage').focus()
   await page.keyboard.press('t')
@@ -32,8 +37,15 @@ test('a look with a base, a twinned stencil and two passes survives a reload, an
   await painted(page)
   await saved(page)
 
-  const id = idOf(page), before = await look(page, id), shot = await picture(page, id)
-  expect(before.look.steps.map((s: { kind: string, twin: { rule: string } }) => [s.kind, s.twin.rule])).toEqual([['wash', 'none'], ['sheet', 'features']])
+  const id = idOf(page),
+    before = await look(page, id),
+    shot = await picture(page, id)
+  expect(
+    before.look.steps.map((s: { kind: string; twin: { rule: string } }) => [s.kind, s.twin.rule]),
+  ).toEqual([
+    ['wash', 'none'],
+    ['sheet', 'features'],
+  ])
   expect(before.look.steps[1].passes).toHaveLength(2)
   expect(before.look.steps[1].tilt).toBe(1)
   await page.reload()
@@ -43,7 +55,10 @@ test('a look with a base, a twinned stencil and two passes survives a reload, an
   const stage = await page.getByTestId('stage').screenshot()
 
   await page.getByRole('button', { name: 'Export' }).click()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: /JSON/ }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: /JSON/ }).click(),
+  ])
   const file = (await download.path())!
   expect(JSON.parse(readFileSync(file, 'utf8'))).toEqual(before.look)
 
@@ -79,13 +94,17 @@ test('the gallery renames, copies, and undoes a deletion', async ({ page }) => {
   await expect(card).toBeVisible()
 })
 
-test('steps are selected, moved with the pointer, reordered, deleted, undone and redone', async ({ page }) => {
+test('steps are selected, moved with the pointer, reordered, deleted, undone and redone', async ({
+  page,
+}) => {
   await openBench(page, 'plain-midnight-moth')
-  const before = await look(page, 'plain-midnight-moth'), steps = page.locator('[data-step]')
+  const before = await look(page, 'plain-midnight-moth'),
+    steps = page.locator('[data-step]')
   await steps.nth(2).click()
   await expect(page.getByLabel('Name of the step')).toHaveValue('Moth on the brow')
   const stage = (await page.getByTestId('stage').boundingBox())!
-  const x = stage.x + stage.width / 2 + 9, y = stage.y + 240
+  const x = stage.x + stage.width / 2 + 9,
+    y = stage.y + 240
   await page.mouse.move(x, y)
   await page.mouse.down()
   await page.mouse.move(x + 60, y + 20, { steps: 6 })
@@ -159,7 +178,9 @@ test('two pages that save the same look keep both versions', async ({ page, cont
 
 test('work done while the server is away comes back', async ({ page }) => {
   await openBench(page, 'plain-barn-owl')
-  await page.route('**/api/looks/plain-barn-owl', (route, request) => request.method() === 'PUT' ? route.abort() : route.continue())
+  await page.route('**/api/looks/plain-barn-owl', (route, request) =>
+    request.method() === 'PUT' ? route.abort() : route.continue(),
+  )
   await page.locator('[data-step]').nth(2).click()
   await page.keyboard.press('Shift+ArrowUp')
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'failed')
@@ -173,12 +194,23 @@ test('work done while the server is away comes back', async ({ page }) => {
 })
 
 /** The smallest letters on a page, CSS px. */
-const smallest = (page: Page) => page.evaluate(() => Math.min(...[...document.querySelectorAll('.print-sheet *')].filter(e => [...e.childNodes].some(n => n.nodeType === 3 && n.textContent!.trim())).map(e => parseFloat(getComputedStyle(e).fontSize))))
+const smallest = (page: Page) =>
+  page.evaluate(() =>
+    Math.min(
+      ...[...document.querySelectorAll('.print-sheet *')]
+        .filter(e => [...e.childNodes].some(n => n.nodeType === 3 && n.textContent!.trim()))
+        .map(e => parseFloat(getComputedStyle(e).fontSize)),
+    ),
+  )
 
-test('the step list fits A4, names every step and what was asked, and is never under 9 pt', async ({ page }) => {
+test('the step list fits A4, names every step and what was asked, and is never under 9 pt', async ({
+  page,
+}) => {
   await page.goto('/looks/plain-midnight-moth/steps')
   await expect(page.getByRole('img', { name: 'Face after step 5' })).toBeVisible({ timeout: 20_000 })
-  await expect(page.getByRole('listitem').filter({ hasText: 'Night Moth' }).first()).toContainText('on the midline')
+  await expect(page.getByRole('listitem').filter({ hasText: 'Night Moth' }).first()).toContainText(
+    'on the midline',
+  )
   const pages = async () => (await PDFDocument.load(await page.pdf({ format: 'A4' }))).getPageCount()
   expect(await pages()).toBe(1)
   await expect(page.getByTestId('asked')).toContainText('not asked yet: allergies')
@@ -186,10 +218,19 @@ test('the step list fits A4, names every step and what was asked, and is never u
   // A long look takes a second sheet of paper rather than letters that nobody can read at the chair.
   const { look: moth } = await look(page, 'plain-midnight-moth')
   for (const times of [2, 4, 6]) {
-    const steps = Array.from({ length: times }, (_, k) => moth.steps.map((s: { id: string }) => ({ ...s, id: `${s.id}-${k}` }))).flat(), id = `long-${times}`
-    expect((await page.request.post('/api/looks', { data: { ...moth, id, name: `Long ${times}`, steps } })).status()).toBe(201)
+    const steps = Array.from({ length: times }, (_, k) =>
+        moth.steps.map((s: { id: string }) => ({ ...s, id: `${s.id}-${k}` })),
+      ).flat(),
+      id = `long-${times}`
+    expect(
+      (
+        await page.request.post('/api/looks', { data: { ...moth, id, name: `Long ${times}`, steps } })
+      ).status(),
+    ).toBe(201)
     await page.goto(`/looks/${id}/steps`)
-    await expect(page.getByRole('img', { name: `Face after step ${times * 5}`, exact: true })).toBeVisible({ timeout: 20_000 })
+    await expect(page.getByRole('img', { name: `Face after step ${times * 5}`, exact: true })).toBeVisible({
+      timeout: 20_000,
+    })
     expect(await pages(), `${times * 5} steps`).toBeLessThanOrEqual(times / 2)
     expect(await smallest(page)).toBeGreaterThanOrEqual(12)
     await page.request.delete(`/api/looks/${id}`)
@@ -198,7 +239,9 @@ test('the step list fits A4, names every step and what was asked, and is never u
 
 test('the SVG export is at true size, with prints as paths and the sheets apart', async ({ page }) => {
   const text = await (await page.request.get('/api/looks/plain-midnight-moth/export.svg')).text()
-  const [, width, height, w, h] = /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="\S+ \S+ (\S+) (\S+)"/.exec(text)!
+  const [, width, height, w, h] = /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="\S+ \S+ (\S+) (\S+)"/.exec(
+    text,
+  )!
   expect([width, height]).toEqual([w, h])
   expect(text.match(/<g id="step-/g)).toHaveLength(5)
   expect(/<g id="sheets"[^>]*>([\s\S]*)<\/g>/.exec(text)![1]!.match(/<path/g)).toHaveLength(6)

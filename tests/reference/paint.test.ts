@@ -1,6 +1,30 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { bandOf, chromaOf, contrastRatio, deltaE, filmOver, hidingWords, HIDES, labDifference, labOf, linearOf, luminance, masstone, mudOf, opticsFrom, opticsOf, reflectance, SIX_SKINS, skinClass, typologyAngle, wetBlend, wetMix, WHITE_CARD, type LinearRgb } from '#core/paint'
+import {
+  bandOf,
+  chromaOf,
+  contrastRatio,
+  deltaE,
+  filmOver,
+  hidingWords,
+  HIDES,
+  labDifference,
+  labOf,
+  linearOf,
+  luminance,
+  masstone,
+  mudOf,
+  opticsFrom,
+  opticsOf,
+  reflectance,
+  SIX_SKINS,
+  skinClass,
+  typologyAngle,
+  wetBlend,
+  wetMix,
+  WHITE_CARD,
+  type LinearRgb,
+} from '#core/paint'
 
 describe('CIEDE2000 of the 34 pairs of Sharma, Wu and Dalal 2005 (Color Res Appl 30:21; values from memory)', () => {
   const PAIRS = `50 2.6772 -79.7751 50 0 -82.7485 2.0425
@@ -36,7 +60,9 @@ describe('CIEDE2000 of the 34 pairs of Sharma, Wu and Dalal 2005 (Color Res Appl
 90.8027 -2.0831 1.441 91.1528 -1.6435 0.0447 1.4441
 90.9257 -0.5406 -0.9208 88.6381 -0.8985 -0.7239 1.5381
 6.7747 -0.2908 -2.4247 5.8714 -0.0985 -2.2286 0.6377
-2.0776 0.0795 -1.135 0.9033 -0.0636 -0.5514 0.9082`.split('\n').map(l => l.split(' ').map(Number) as [number, number, number, number, number, number, number])
+2.0776 0.0795 -1.135 0.9033 -0.0636 -0.5514 0.9082`
+    .split('\n')
+    .map(l => l.split(' ').map(Number) as [number, number, number, number, number, number, number])
 
   it('has all of them', () => expect(PAIRS).toHaveLength(34))
   it.each(PAIRS)('%d %d %d against %d %d %d is %d', (l, a, b, m, c, d, difference) => {
@@ -46,41 +72,69 @@ describe('CIEDE2000 of the 34 pairs of Sharma, Wu and Dalal 2005 (Color Res Appl
 })
 
 describe('films by the two-flux formulas (Kubelka 1948, J Opt Soc Am 38:448)', () => {
-  const k = fc.double({ min: 0.001, max: 8, noNaN: true }), s = fc.double({ min: 0.05, max: 8, noNaN: true }), x = fc.double({ min: 0.01, max: 3, noNaN: true }), g = fc.double({ min: 0, max: 1, noNaN: true })
+  const k = fc.double({ min: 0.001, max: 8, noNaN: true }),
+    s = fc.double({ min: 0.05, max: 8, noNaN: true }),
+    x = fc.double({ min: 0.01, max: 3, noNaN: true }),
+    g = fc.double({ min: 0, max: 1, noNaN: true })
   /** The formula as it is printed, with the hyperbolic cotangent. */
   const printed = (kk: number, ss: number, xx: number, ground: number) => {
-    const a = 1 + kk / ss, b = Math.sqrt(a * a - 1), coth = 1 / Math.tanh(b * ss * xx)
+    const a = 1 + kk / ss,
+      b = Math.sqrt(a * a - 1),
+      coth = 1 / Math.tanh(b * ss * xx)
     return (1 - ground * (a - b * coth)) / (a - ground + b * coth)
   }
 
-  it('are the printed formula', () => fc.assert(fc.property(k, s, x, g, (kk, ss, xx, ground) => {
-    expect(reflectance(kk, ss, xx, ground)).toBeCloseTo(printed(kk, ss, xx, ground), 9)
-  })))
+  it('are the printed formula', () =>
+    fc.assert(
+      fc.property(k, s, x, g, (kk, ss, xx, ground) => {
+        expect(reflectance(kk, ss, xx, ground)).toBeCloseTo(printed(kk, ss, xx, ground), 9)
+      }),
+    ))
 
-  it('of no thickness leave the ground, and of great thickness show a - b', () => fc.assert(fc.property(k, s, g, (kk, ss, ground) => {
-    const a = 1 + kk / ss
-    expect(reflectance(kk, ss, 0, ground)).toBeCloseTo(ground, 12)
-    expect(reflectance(kk, ss, 1e4, ground)).toBeCloseTo(a - Math.sqrt(a * a - 1), 6)
-    expect(masstone({ k: [kk, kk, kk], s: [ss, ss, ss] })[0]).toBeCloseTo(a - Math.sqrt(a * a - 1), 9)
-  })))
+  it('of no thickness leave the ground, and of great thickness show a - b', () =>
+    fc.assert(
+      fc.property(k, s, g, (kk, ss, ground) => {
+        const a = 1 + kk / ss
+        expect(reflectance(kk, ss, 0, ground)).toBeCloseTo(ground, 12)
+        expect(reflectance(kk, ss, 1e4, ground)).toBeCloseTo(a - Math.sqrt(a * a - 1), 6)
+        expect(masstone({ k: [kk, kk, kk], s: [ss, ss, ss] })[0]).toBeCloseTo(a - Math.sqrt(a * a - 1), 9)
+      }),
+    ))
 
-  it('one after the other are one film of the summed thickness', () => fc.assert(fc.property(k, s, x, x, g, (kk, ss, x1, x2, ground) => {
-    expect(reflectance(kk, ss, x2, reflectance(kk, ss, x1, ground))).toBeCloseTo(reflectance(kk, ss, x1 + x2, ground), 9)
-  })))
+  it('one after the other are one film of the summed thickness', () =>
+    fc.assert(
+      fc.property(k, s, x, x, g, (kk, ss, x1, x2, ground) => {
+        expect(reflectance(kk, ss, x2, reflectance(kk, ss, x1, ground))).toBeCloseTo(
+          reflectance(kk, ss, x1 + x2, ground),
+          9,
+        )
+      }),
+    ))
 
   it('that only absorb follow Bouguer, and that only scatter 1 / (1 + 1 / S X)', () => {
     expect(reflectance(0.7, 0, 0.9, 0.8)).toBeCloseTo(0.8 * Math.exp(-2 * 0.7 * 0.9), 12)
     expect(reflectance(0, 2, 1.5, 0)).toBeCloseTo(3 / 4, 12)
   })
 
-  it('give absorption and scattering back from over black and over white to 1e-9', () => fc.assert(fc.property(fc.double({ min: 0.02, max: 4, noNaN: true }), fc.double({ min: 0.1, max: 3, noNaN: true }), (kk, ss) => {
-    const black = reflectance(kk, ss, 1, 0), white = reflectance(kk, ss, 1, WHITE_CARD)
-    // A film that hides wholly tells nothing of its thickness any more, one of the card's own colour nothing of its absorption.
-    if (white - black < 1e-4) return
-    const found = bandOf(black, white)
-    expect(Math.abs(found.k - kk) / kk).toBeLessThan(1e-7)
-    expect(Math.abs(reflectance(found.k, found.s, 1, 0.5) - reflectance(kk, ss, 1, 0.5))).toBeLessThan(1e-9)
-  }), { numRuns: 400 }))
+  it('give absorption and scattering back from over black and over white to 1e-9', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.02, max: 4, noNaN: true }),
+        fc.double({ min: 0.1, max: 3, noNaN: true }),
+        (kk, ss) => {
+          const black = reflectance(kk, ss, 1, 0),
+            white = reflectance(kk, ss, 1, WHITE_CARD)
+          // A film that hides wholly tells nothing of its thickness any more, one of the card's own colour nothing of its absorption.
+          if (white - black < 1e-4) return
+          const found = bandOf(black, white)
+          expect(Math.abs(found.k - kk) / kk).toBeLessThan(1e-7)
+          expect(Math.abs(reflectance(found.k, found.s, 1, 0.5) - reflectance(kk, ss, 1, 0.5))).toBeLessThan(
+            1e-9,
+          )
+        },
+      ),
+      { numRuns: 400 },
+    ))
 
   it('refuse a swatch that no film gives', () => {
     expect(() => bandOf(0.6, 0.4)).toThrow(RangeError)
@@ -90,22 +144,31 @@ describe('films by the two-flux formulas (Kubelka 1948, J Opt Soc Am 38:448)', (
 
 describe('hiding power as a contrast ratio (ISO 6504-3, ASTM D2805)', () => {
   it('is Y over black against Y over white', () => {
-    const optics = opticsFrom(linearOf('#B3202C'), 0.9), y = (ground: number) => luminance(filmOver(optics, 1, [ground, ground, ground]))
+    const optics = opticsFrom(linearOf('#B3202C'), 0.9),
+      y = (ground: number) => luminance(filmOver(optics, 1, [ground, ground, ground]))
     expect(contrastRatio(optics)).toBeCloseTo(y(0) / y(WHITE_CARD), 12)
     expect(contrastRatio(optics)).toBeCloseTo(0.9, 4)
   })
 
   it('counts as hiding from 0.98 on, and grows with every film', () => {
-    expect([0.995, HIDES, 0.95, 0.85, 0.5].map(hidingWords)).toEqual(['hides', 'hides', 'hides nearly', 'covers partly', 'sheer'])
-    const optics = opticsFrom(linearOf('#F2C230'), 0.8), ratios = [0.25, 0.5, 1, 2, 4].map(f => contrastRatio(optics, f))
+    expect([0.995, HIDES, 0.95, 0.85, 0.5].map(hidingWords)).toEqual([
+      'hides',
+      'hides',
+      'hides nearly',
+      'covers partly',
+      'sheer',
+    ])
+    const optics = opticsFrom(linearOf('#F2C230'), 0.8),
+      ratios = [0.25, 0.5, 1, 2, 4].map(f => contrastRatio(optics, f))
     expect(ratios).toEqual([...ratios].sort((a, b) => a - b))
     expect(ratios.at(-1)).toBeGreaterThan(HIDES)
   })
 })
 
 describe('blue and yellow', () => {
-  const blue = opticsFrom(linearOf('#1F4E9A'), 0.9), yellow = opticsFrom(linearOf('#F2C230'), 0.85)
-  const hue = (c: LinearRgb) => (Math.atan2(labOf(c).b, labOf(c).a) * 180 / Math.PI + 360) % 360
+  const blue = opticsFrom(linearOf('#1F4E9A'), 0.9),
+    yellow = opticsFrom(linearOf('#F2C230'), 0.85)
+  const hue = (c: LinearRgb) => ((Math.atan2(labOf(c).b, labOf(c).a) * 180) / Math.PI + 360) % 360
 
   it('stirred together wet make green', () => {
     const green = wetMix(linearOf('#1F4E9A'), linearOf('#F2C230'), 0.5)
@@ -115,11 +178,15 @@ describe('blue and yellow', () => {
   })
 
   it('laid over one another keep the upper colour, and the more of it the thicker it lies', () => {
-    const ground = masstone(yellow), thin = filmOver(blue, 0.2, ground), thick = filmOver(blue, 2, ground)
+    const ground = masstone(yellow),
+      thin = filmOver(blue, 0.2, ground),
+      thick = filmOver(blue, 2, ground)
     expect(deltaE(thick, masstone(blue))).toBeLessThan(deltaE(thin, masstone(blue)))
     expect(deltaE(thick, masstone(blue))).toBeLessThan(3)
     // Not the same as the other way round: films stack strictly in order.
-    expect(deltaE(filmOver(yellow, 1, masstone(blue)), filmOver(blue, 1, masstone(yellow)))).toBeGreaterThan(30)
+    expect(deltaE(filmOver(yellow, 1, masstone(blue)), filmOver(blue, 1, masstone(yellow)))).toBeGreaterThan(
+      30,
+    )
   })
 
   it('opposite colours turn to mud, neighbours do not', () => {
@@ -133,8 +200,25 @@ describe('blue and yellow', () => {
 
 describe('skin by typology angle (Chardon, Cretois and Hourseau 1991)', () => {
   it('has its classes at 55, 41, 28, 10 and -30 degrees', () => {
-    const at = (angle: number) => skinClass({ l: 50 + 20 * Math.sin(angle * Math.PI / 180), a: 10, b: 20 * Math.cos(angle * Math.PI / 180) })
-    expect([60, 55.1, 54.9, 41.1, 40.9, 28.1, 27.9, 10.1, 9.9, -29.9, -30.1].map(at)).toEqual(['very light', 'very light', 'light', 'light', 'intermediate', 'intermediate', 'tan', 'tan', 'brown', 'brown', 'dark'])
+    const at = (angle: number) =>
+      skinClass({
+        l: 50 + 20 * Math.sin((angle * Math.PI) / 180),
+        a: 10,
+        b: 20 * Math.cos((angle * Math.PI) / 180),
+      })
+    expect([60, 55.1, 54.9, 41.1, 40.9, 28.1, 27.9, 10.1, 9.9, -29.9, -30.1].map(at)).toEqual([
+      'very light',
+      'very light',
+      'light',
+      'light',
+      'intermediate',
+      'intermediate',
+      'tan',
+      'tan',
+      'brown',
+      'brown',
+      'dark',
+    ])
     expect(typologyAngle({ l: 70, a: 8, b: 20 })).toBeCloseTo(45, 9)
   })
 

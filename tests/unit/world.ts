@@ -5,7 +5,9 @@ import { groundOf, PLAIN_FACE } from '#core/skin'
 import { readSvg, type Stencil } from '#core/stencil'
 
 /** The demo drawer as the core sees it. */
-export const sheets = new Map<string, Stencil>(shelf.map(({ id, name, kind }) => [id, { id, name, kind, ...readSvg(shelfSvg(id)).sheet }]))
+export const sheets = new Map<string, Stencil>(
+  shelf.map(({ id, name, kind }) => [id, { id, name, kind, ...readSvg(shelfSvg(id)).sheet }]),
+)
 /** A grown face of nobody in particular. */
 export const ground = groundOf(PLAIN_FACE, 30)
 export const MIDLINE: Twin = { ...NO_TWIN, rule: 'midline' }

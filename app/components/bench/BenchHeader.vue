@@ -1,31 +1,69 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { format } from 'date-fns'
-import { ChevronRight, CircleAlert, CircleCheck, CircleHelp, Download, Frame, ListOrdered, LoaderCircle, OctagonX, Redo2, Undo2, Users } from '@lucide/vue'
+import {
+  ChevronRight,
+  CircleAlert,
+  CircleCheck,
+  CircleHelp,
+  Download,
+  Frame,
+  ListOrdered,
+  LoaderCircle,
+  OctagonX,
+  Redo2,
+  Undo2,
+  Users,
+} from '@lucide/vue'
 
-const emit = defineEmits<{ help: [], canvas: [], findings: [], skins: [], versions: [] }>()
-const bench = useBench(), exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
+const emit = defineEmits<{ help: []; canvas: []; findings: []; skins: []; versions: [] }>()
+const bench = useBench(),
+  exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
 const look = computed(() => bench.look!)
-const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length), care = computed(() => bench.findings.filter(f => f.level === 'care').length)
+const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length),
+  care = computed(() => bench.findings.filter(f => f.level === 'care').length)
 /** Clear is said only when everything was checked. */
 const verdict = computed(() => {
   const words = grave.value ? `${grave.value} stop` : care.value ? `${care.value} care` : ''
-  if (bench.checking) return { icon: LoaderCircle, tone: 'text-soft', words: words ? `${words}?` : 'checking' }
-  return grave.value ? { icon: OctagonX, tone: 'text-stop', words } : care.value ? { icon: CircleAlert, tone: 'text-care', words } : { icon: CircleCheck, tone: 'text-go', words: 'clear' }
+  if (bench.checking)
+    return { icon: LoaderCircle, tone: 'text-soft', words: words ? `${words}?` : 'checking' }
+  return grave.value
+    ? { icon: OctagonX, tone: 'text-stop', words }
+    : care.value
+      ? { icon: CircleAlert, tone: 'text-care', words }
+      : { icon: CircleCheck, tone: 'text-go', words: 'clear' }
 })
 const rename = (event: Event) => {
-  const box = event.target as HTMLInputElement, name = box.value.trim().slice(0, 80)
-  if (name) bench.edit('rename', (d) => { d.name = name })
+  const box = event.target as HTMLInputElement,
+    name = box.value.trim().slice(0, 80)
+  if (name)
+    bench.edit('rename', d => {
+      d.name = name
+    })
   else box.value = look.value.name
 }
 const saver = computed(() => bench.saver!)
 const state = computed(() => saver.value.state.value)
-const save = computed(() => ({
-  saved: { icon: CircleCheck, words: `saved ${format(new Date(saver.value.savedAt.value), 'HH:mm')}`, tone: 'text-go' }, waiting: { icon: LoaderCircle, words: 'saving soon', tone: 'text-soft' },
-  saving: { icon: LoaderCircle, words: 'saving', tone: 'text-soft' }, failed: { icon: CircleAlert, words: 'not saved yet; kept on this device', tone: 'text-stop' }, conflict: { icon: CircleAlert, words: 'two versions', tone: 'text-care' },
-}[state.value]))
+const save = computed(
+  () =>
+    ({
+      saved: {
+        icon: CircleCheck,
+        words: `saved ${format(new Date(saver.value.savedAt.value), 'HH:mm')}`,
+        tone: 'text-go',
+      },
+      waiting: { icon: LoaderCircle, words: 'saving soon', tone: 'text-soft' },
+      saving: { icon: LoaderCircle, words: 'saving', tone: 'text-soft' },
+      failed: { icon: CircleAlert, words: 'not saved yet; kept on this device', tone: 'text-stop' },
+      conflict: { icon: CircleAlert, words: 'two versions', tone: 'text-care' },
+    })[state.value],
+)
 
-const outs = [['JSON', 'export.json', 'the look as a file'], ['SVG', 'export.svg', 'true size in mm'], ['PNG', 'picture.png?px=8', 'the painted face']] as const
+const outs = [
+  ['JSON', 'export.json', 'the look as a file'],
+  ['SVG', 'export.svg', 'true size in mm'],
+  ['PNG', 'picture.png?px=8', 'the painted face'],
+] as const
 /** The server exports what it has, so what waits is saved first. */
 async function out(path: string): Promise<void> {
   await saver.value.flush()
@@ -39,35 +77,132 @@ async function card(): Promise<void> {
   await navigateTo(`/looks/${look.value.id}/steps`)
 }
 function budget(event: Event): void {
-  const text = (event.target as HTMLInputElement).value.trim(), m = /^(\d{1,3})(?::([0-5]?\d))?$/.exec(text)
-  if (text === '') bench.edit('time', (d) => { d.budget = null })
-  else if (m) bench.edit('time', (d) => { d.budget = Math.min(7200, Math.max(10, Number(m[1]) * 60 + Number(m[2] ?? 0))) });
-  (event.target as HTMLInputElement).value = look.value.budget === null ? '' : clock(look.value.budget)
+  const text = (event.target as HTMLInputElement).value.trim(),
+    m = /^(\d{1,3})(?::([0-5]?\d))?$/.exec(text)
+  if (text === '')
+    bench.edit('time', d => {
+      d.budget = null
+    })
+  else if (m)
+    bench.edit('time', d => {
+      d.budget = Math.min(7200, Math.max(10, Number(m[1]) * 60 + Number(m[2] ?? 0)))
+    })
+  ;(event.target as HTMLInputElement).value = look.value.budget === null ? '' : clock(look.value.budget)
 }
 </script>
 
 <template>
   <header class="flex h-[52px] min-w-0 items-center gap-2.5 border-b border-rule bg-paper px-3">
-    <NuxtLink to="/" class="flex shrink-0 items-center gap-2 font-display text-lg font-bold text-mulberry"><img src="/mark.svg" alt="" class="size-7">Looks</NuxtLink>
+    <NuxtLink to="/" class="flex shrink-0 items-center gap-2 font-display text-lg font-bold text-mulberry"
+      ><img src="/mark.svg" alt="" class="size-7" />Looks</NuxtLink
+    >
     <ChevronRight :size="16" class="shrink-0 text-soft" />
-    <input class="w-40 min-w-0 shrink rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" v-kept="look.name" maxlength="80" aria-label="Name of the look" @change="rename">
-    <button class="flex shrink-0 items-center gap-1 rounded-md px-1 text-sm hover:underline" :class="save.tone" :title="saver.problem.value || (state === 'conflict' ? 'Choose between the two versions' : 'Earlier versions of this look')" @click="emit('versions')"><component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" /><span role="status" data-testid="save-state" :data-state="state">{{ save.words }}</span></button>
+    <input
+      class="w-40 min-w-0 shrink rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry"
+      v-kept="look.name"
+      maxlength="80"
+      aria-label="Name of the look"
+      @change="rename"
+    />
+    <button
+      class="flex shrink-0 items-center gap-1 rounded-md px-1 text-sm hover:underline"
+      :class="save.tone"
+      :title="
+        saver.problem.value ||
+        (state === 'conflict' ? 'Choose between the two versions' : 'Earlier versions of this look')
+      "
+      @click="emit('versions')"
+    >
+      <component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" /><span
+        role="status"
+        data-testid="save-state"
+        :data-state="state"
+        >{{ save.words }}</span
+      >
+    </button>
     <span class="flex-1" />
-    <button class="btn shrink-0" title="What it is painted on: another face, an arm, the board" @click="emit('canvas')"><Frame :size="15" />{{ bench.ground.words }}, {{ look.skin.age }} y</button>
+    <button
+      class="btn shrink-0"
+      title="What it is painted on: another face, an arm, the board"
+      @click="emit('canvas')"
+    >
+      <Frame :size="15" />{{ bench.ground.words }}, {{ look.skin.age }} y
+    </button>
     <SkinPanel />
-    <span class="flex shrink-0 items-center gap-1" title="Painting time from common practice, drying left out; and the time there is">
-      <strong :class="look.budget !== null && bench.seconds > look.budget ? 'text-stop' : ''" data-testid="time">{{ clock(bench.seconds) }}</strong><span class="text-sm text-soft">of</span>
-      <input class="field w-15! px-1! text-center" v-kept="look.budget === null ? '' : clock(look.budget)" placeholder="any" aria-label="Time there is, minutes:seconds" @change="budget"><span class="rounded bg-rule px-1 text-xs">estimate</span>
+    <span
+      class="flex shrink-0 items-center gap-1"
+      title="Painting time from common practice, drying left out; and the time there is"
+    >
+      <strong
+        :class="look.budget !== null && bench.seconds > look.budget ? 'text-stop' : ''"
+        data-testid="time"
+        >{{ clock(bench.seconds) }}</strong><span class="text-sm text-soft">of</span>
+      <input
+        class="field w-15! px-1! text-center"
+        v-kept="look.budget === null ? '' : clock(look.budget)"
+        placeholder="any"
+        aria-label="Time there is, minutes:seconds"
+        @change="budget"
+      /><span class="rounded bg-rule px-1 text-xs">estimate</span>
     </span>
-    <button class="btn shrink-0 px-2" :class="verdict.tone" :title="bench.checking ? 'Being checked; what is told is of before the last change' : 'Everything there is to say of this look'" data-testid="findings" :data-checking="bench.checking" @click="emit('findings')"><component :is="verdict.icon" :size="15" :class="bench.checking && 'animate-spin'" />{{ verdict.words }}</button>
-    <span class="flex shrink-0"><button class="icon-btn" title="Try on other skins" aria-label="Try on other skins" @click="emit('skins')"><Users :size="18" /></button><button class="icon-btn" :disabled="!bench.undoWords" :title="`Undo ${bench.undoWords}`" aria-label="Undo" @click="bench.undo()"><Undo2 :size="18" /></button>
-      <button class="icon-btn" :disabled="!bench.redoWords" :title="`Redo ${bench.redoWords}`" aria-label="Redo" @click="bench.redo()"><Redo2 :size="18" /></button>
-      <button class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')"><CircleHelp :size="18" /></button></span>
+    <button
+      class="btn shrink-0 px-2"
+      :class="verdict.tone"
+      :title="
+        bench.checking
+          ? 'Being checked; what is told is of before the last change'
+          : 'Everything there is to say of this look'
+      "
+      data-testid="findings"
+      :data-checking="bench.checking"
+      @click="emit('findings')"
+    >
+      <component :is="verdict.icon" :size="15" :class="bench.checking && 'animate-spin'" />{{ verdict.words }}
+    </button>
+    <span class="flex shrink-0"
+      ><button
+        class="icon-btn"
+        title="Try on other skins"
+        aria-label="Try on other skins"
+        @click="emit('skins')"
+      >
+        <Users :size="18" /></button
+      ><button
+        class="icon-btn"
+        :disabled="!bench.undoWords"
+        :title="`Undo ${bench.undoWords}`"
+        aria-label="Undo"
+        @click="bench.undo()"
+      >
+        <Undo2 :size="18" />
+      </button>
+      <button
+        class="icon-btn"
+        :disabled="!bench.redoWords"
+        :title="`Redo ${bench.redoWords}`"
+        aria-label="Redo"
+        @click="bench.redo()"
+      >
+        <Redo2 :size="18" />
+      </button>
+      <button class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')">
+        <CircleHelp :size="18" /></button
+    ></span>
     <Menu as="div" class="relative shrink-0">
       <MenuButton ref="exportButton" class="btn"><Download :size="15" />Export</MenuButton>
-      <MenuItems><FloatingPanel :anchor="exportButton" class="w-56 p-1">
-        <MenuItem v-for="[words, path, what] in outs" :key="words" v-slot="{ active }"><button class="flex w-full items-baseline gap-2 rounded-lg px-3 py-1.5 text-left" :class="active && 'bg-mulberry-wash'" @click="out(path)"><strong>{{ words }}</strong><span class="text-sm text-soft">{{ what }}</span></button></MenuItem>
-      </FloatingPanel></MenuItems>
+      <MenuItems
+        ><FloatingPanel :anchor="exportButton" class="w-56 p-1">
+          <MenuItem v-for="[words, path, what] in outs" :key="words" v-slot="{ active }"
+            ><button
+              class="flex w-full items-baseline gap-2 rounded-lg px-3 py-1.5 text-left"
+              :class="active && 'bg-mulberry-wash'"
+              @click="out(path)"
+            >
+              <strong>{{ words }}</strong><span class="text-sm text-soft">{{ what }}</span>
+            </button></MenuItem
+          >
+        </FloatingPanel></MenuItems
+      >
     </Menu>
     <button class="btn-main shrink-0" @click="card"><ListOrdered :size="16" />Step list</button>
   </header>

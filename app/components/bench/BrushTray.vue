@@ -3,20 +3,58 @@ import { AROUND, AROUND_IDS, shapeWords, STARTER_IDS, starterOf, suits } from '#
 import { DOT_RUNS, dotShape, SHAPE_IDS, shapeOf } from '#core/stroke'
 
 /** Strokes, dots and whole arrangements for the brush. */
-const bench = useBench(), brush = useBrushwork(), settings = useSettings()
+const bench = useBench(),
+  brush = useBrushwork(),
+  settings = useSettings()
 const which = ref<'strokes' | 'arrangements'>('strokes')
 const starters = computed(() => STARTER_IDS.filter(id => suits(starterOf(id), bench.ground)))
-const families = [['line', 'Lines'], ['flat', 'Flat brush'], ['figure', 'Figures'], ['edge', 'Edges'], ['eye', 'Eyes']] as const
-const listed = computed(() => families.map(([family, words]) => ({ words, ids: SHAPE_IDS.filter(id => shapeOf(id).family === family && (family !== 'eye' || bench.ground.face)) })).filter(f => f.ids.length))
+const families = [
+  ['line', 'Lines'],
+  ['flat', 'Flat brush'],
+  ['figure', 'Figures'],
+  ['edge', 'Edges'],
+  ['eye', 'Eyes'],
+] as const
+const listed = computed(() =>
+  families
+    .map(([family, words]) => ({
+      words,
+      ids: SHAPE_IDS.filter(id => shapeOf(id).family === family && (family !== 'eye' || bench.ground.face)),
+    }))
+    .filter(f => f.ids.length),
+)
 </script>
 
 <template>
   <div class="flex h-full flex-col">
     <div class="m-3 mb-2 shrink-0 space-y-2">
-      <div class="flex rounded-lg border border-rule bg-white p-0.5" role="group" aria-label="Strokes or arrangements">
-        <button v-for="w in ['strokes', 'arrangements'] as const" :key="w" class="flex-1 rounded-md py-0.5 text-[0.87rem] capitalize" :class="which === w ? 'bg-mulberry font-semibold text-white' : 'text-soft'" :aria-pressed="which === w" @click="which = w">{{ w }}</button>
+      <div
+        class="flex rounded-lg border border-rule bg-white p-0.5"
+        role="group"
+        aria-label="Strokes or arrangements"
+      >
+        <button
+          v-for="w in ['strokes', 'arrangements'] as const"
+          :key="w"
+          class="flex-1 rounded-md py-0.5 text-[0.87rem] capitalize"
+          :class="which === w ? 'bg-mulberry font-semibold text-white' : 'text-soft'"
+          :aria-pressed="which === w"
+          @click="which = w"
+        >
+          {{ w }}
+        </button>
       </div>
-      <PaintPicker v-if="brush.colour" class="w-full" :model-value="brush.colour" label="Colour of the next stroke" @update:model-value="p => { brush.paint = p }" />
+      <PaintPicker
+        v-if="brush.colour"
+        class="w-full"
+        :model-value="brush.colour"
+        label="Colour of the next stroke"
+        @update:model-value="
+          p => {
+            brush.paint = p
+          }
+        "
+      />
       <SwitchField v-if="bench.ground.face" v-model="settings.twinNew" label="New strokes get a twin" />
     </div>
     <div class="min-h-0 flex-1 space-y-2.5 overflow-y-auto px-3 pb-3">
@@ -24,24 +62,68 @@ const listed = computed(() => families.map(([family, words]) => ({ words, ids: S
         <section v-for="f in listed" :key="f.words">
           <h3 class="eyebrow mb-1">{{ f.words }}</h3>
           <div class="grid grid-cols-3 gap-1.5">
-            <button v-for="id in f.ids" :key="id" class="tile" :data-shape="id" :title="shapeWords(id)" @click="brush.addLine(id)"><ShapeIcon :shape="id" /><span>{{ shapeWords(id).split(',')[0] }}</span></button>
+            <button
+              v-for="id in f.ids"
+              :key="id"
+              class="tile"
+              :data-shape="id"
+              :title="shapeWords(id)"
+              @click="brush.addLine(id)"
+            >
+              <ShapeIcon :shape="id" /><span>{{ shapeWords(id).split(',')[0] }}</span>
+            </button>
           </div>
         </section>
         <section>
           <h3 class="eyebrow mb-1">Dots</h3>
           <div class="grid grid-cols-3 gap-1.5">
-            <button v-for="run in DOT_RUNS" :key="run" class="tile" :data-run="run" @click="brush.addDots(run)"><ShapeIcon :run="run" /><span>{{ dotShape(run).words.split(',')[0] }}</span></button>
+            <button
+              v-for="run in DOT_RUNS"
+              :key="run"
+              class="tile"
+              :data-run="run"
+              @click="brush.addDots(run)"
+            >
+              <ShapeIcon :run="run" /><span>{{ dotShape(run).words.split(',')[0] }}</span>
+            </button>
           </div>
         </section>
         <section>
-          <h3 class="eyebrow mb-1">Around {{ bench.selected ? `"${bench.selected.label}"` : 'the last print' }}</h3>
-          <div class="flex flex-wrap gap-1"><button v-for="id in AROUND_IDS" :key="id" class="btn text-[0.87rem]" @click="brush.addAround(id)">{{ AROUND[id].words }}</button><button class="btn text-[0.87rem]" @click="brush.addDots('around')">dots around</button></div>
+          <h3 class="eyebrow mb-1">
+            Around {{ bench.selected ? `"${bench.selected.label}"` : 'the last print' }}
+          </h3>
+          <div class="flex flex-wrap gap-1">
+            <button
+              v-for="id in AROUND_IDS"
+              :key="id"
+              class="btn text-[0.87rem]"
+              @click="brush.addAround(id)"
+            >
+              {{ AROUND[id].words }}</button><button
+              class="btn text-[0.87rem]"
+              @click="brush.addDots('around')"
+            >
+              dots around
+            </button>
+          </div>
         </section>
       </template>
       <template v-else>
-        <p class="text-[0.87rem] leading-snug text-soft">Groups of strokes that fit themselves to this {{ bench.ground.words }}. Every stroke stays editable; G selects the whole.</p>
-        <button v-for="id in starters" :key="id" class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry" :data-starter="id" @click="brush.addStarter(id)">
-          <StarterIcon :starter="id" /><span class="block leading-tight font-semibold">{{ starterOf(id).words }}</span><span class="block text-[0.8rem] leading-tight text-soft">{{ starterOf(id).what }}</span>
+        <p class="text-[0.87rem] leading-snug text-soft">
+          Groups of strokes that fit themselves to this {{ bench.ground.words }}. Every stroke stays editable;
+          G selects the whole.
+        </p>
+        <button
+          v-for="id in starters"
+          :key="id"
+          class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry"
+          :data-starter="id"
+          @click="brush.addStarter(id)"
+        >
+          <StarterIcon :starter="id" /><span class="block leading-tight font-semibold">{{
+            starterOf(id).words
+          }}</span
+          ><span class="block text-[0.8rem] leading-tight text-soft">{{ starterOf(id).what }}</span>
         </button>
       </template>
     </div>
@@ -49,6 +131,18 @@ const listed = computed(() => families.map(([family, words]) => ({ words, ids: S
 </template>
 
 <style scoped>
-.tile { border: 1px solid var(--color-rule); border-radius: 0.5rem; background: var(--color-card); padding: 0.25rem; color: var(--color-ink); font-size: 0.75rem; line-height: 1.1; text-align: center; }
-.tile:hover { border-color: var(--color-mulberry); color: var(--color-mulberry); }
+.tile {
+  border: 1px solid var(--color-rule);
+  border-radius: 0.5rem;
+  background: var(--color-card);
+  padding: 0.25rem;
+  color: var(--color-ink);
+  font-size: 0.75rem;
+  line-height: 1.1;
+  text-align: center;
+}
+.tile:hover {
+  border-color: var(--color-mulberry);
+  color: var(--color-mulberry);
+}
 </style>

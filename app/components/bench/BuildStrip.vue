@@ -6,7 +6,10 @@ import { BRUSHES, TOOLS } from '#core/paint'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ play: [] }>()
-const bench = useBench(), painter = usePainter(), kit = useKit(), drawer = useDrawer()
+const bench = useBench(),
+  painter = usePainter(),
+  kit = useKit(),
+  drawer = useDrawer()
 
 /** Pictures of the face after each step; the first is the bare skin. */
 const thumbs = shallowRef<string[]>([])
@@ -24,23 +27,34 @@ const steps = computed<Step[]>({
   },
 })
 /** Wipes, flips and second copies that the order of steps makes needed. */
-const handlings = computed(() => bench.loaded ? handlingsOf(bench.look!.steps, bench.world) : [])
+const handlings = computed(() => (bench.loaded ? handlingsOf(bench.look!.steps, bench.world) : []))
 const before = (id: string) => handlings.value.find(h => h.stepId === id && !h.twin)
 const between = (id: string) => handlings.value.find(h => h.stepId === id && h.twin)
-const colourDots = (step: Step) => step.kind === 'gem' || step.kind === 'glitter' ? [step.colour.colour] : kindOf(step).paints(step).map(p => swatchOf(kit.find(p.id) ?? p))
-const gravest = (id: string) => ['stop', 'care'].find(level => bench.findings.some(f => f.stepId === id && f.level === level)) ?? null
+const colourDots = (step: Step) =>
+  step.kind === 'gem' || step.kind === 'glitter'
+    ? [step.colour.colour]
+    : kindOf(step)
+        .paints(step)
+        .map(p => swatchOf(kit.find(p.id) ?? p))
+const gravest = (id: string) =>
+  ['stop', 'care'].find(level => bench.findings.some(f => f.stepId === id && f.level === level)) ?? null
 /** A gate stands before a sheet for which something must dry. */
-const gate = (step: Step) => step.kind === 'sheet' && step.dry ? bench.waits.get(step.id) || null : null
+const gate = (step: Step) => (step.kind === 'sheet' && step.dry ? bench.waits.get(step.id) || null : null)
 const toolName = (step: Step) => {
   const tool = kindOf(step).tool(step)
-  return tool ? (TOOLS as Record<string, { name: string }>)[tool]?.name ?? (BRUSHES as Record<string, { name: string }>)[tool]?.name ?? tool : ''
+  return tool
+    ? ((TOOLS as Record<string, { name: string }>)[tool]?.name ??
+        (BRUSHES as Record<string, { name: string }>)[tool]?.name ??
+        tool)
+    : ''
 }
 
 /** The strip follows the selection. */
 const strip = useTemplateRef<HTMLElement>('strip')
 watch([() => bench.selectedId, () => bench.look?.steps.length], async ([id]) => {
   await nextTick()
-  if (id) strip.value?.querySelector(`[data-step="${id}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  if (id)
+    strip.value?.querySelector(`[data-step="${id}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
 })
 
 /** With Shift or Ctrl a step is added to what is selected. */
@@ -54,7 +68,8 @@ function key(event: KeyboardEvent, i: number): void {
   if (by === 0 || !event.altKey) return
   event.preventDefault()
   event.stopPropagation()
-  const step = steps.value[i]!, to = Math.min(steps.value.length - 1, Math.max(0, i + by))
+  const step = steps.value[i]!,
+    to = Math.min(steps.value.length - 1, Math.max(0, i + by))
   bench.move(step.id, to)
   const list = (event.currentTarget as HTMLElement).closest('[data-strip]')
   void nextTick(() => list?.querySelectorAll<HTMLElement>('[data-step]')[to]?.focus())
@@ -63,43 +78,140 @@ function key(event: KeyboardEvent, i: number): void {
 
 <template>
   <section class="flex min-w-0 items-stretch border-t border-rule bg-card" aria-label="Build strip">
-    <button class="flex w-12 shrink-0 flex-col items-center justify-center gap-1 border-r border-rule text-soft hover:text-mulberry" title="Play the build (P)" @click="emit('play')">
-      <component :is="props.playTo === null ? Play : Pause" :size="20" /><span class="text-xs font-semibold">{{ props.playTo === null ? 'Play' : 'Stop' }}</span>
+    <button
+      class="flex w-12 shrink-0 flex-col items-center justify-center gap-1 border-r border-rule text-soft hover:text-mulberry"
+      title="Play the build (P)"
+      @click="emit('play')"
+    >
+      <component :is="props.playTo === null ? Play : Pause" :size="20" /><span
+        class="text-xs font-semibold"
+        >{{ props.playTo === null ? 'Play' : 'Stop' }}</span
+      >
     </button>
     <div ref="strip" class="relative flex min-w-0 flex-1 items-center overflow-x-auto px-3 py-1">
-      <figure class="shrink-0 text-center"><img v-if="thumbs[0]" :src="thumbs[0]" alt="Bare skin" class="h-[84px] rounded-md border border-rule object-cover"><figcaption class="text-xs leading-4 text-soft">skin</figcaption></figure>
-      <VueDraggable v-model="steps" data-strip class="flex items-center" :animation="150" :delay="80" :delay-on-touch-only="true" role="list" aria-label="Steps in order">
+      <figure class="shrink-0 text-center">
+        <img
+          v-if="thumbs[0]"
+          :src="thumbs[0]"
+          alt="Bare skin"
+          class="h-[84px] rounded-md border border-rule object-cover"
+        />
+        <figcaption class="text-xs leading-4 text-soft">skin</figcaption>
+      </figure>
+      <VueDraggable
+        v-model="steps"
+        data-strip
+        class="flex items-center"
+        :animation="150"
+        :delay="80"
+        :delay-on-touch-only="true"
+        role="list"
+        aria-label="Steps in order"
+      >
         <div v-for="(step, i) in steps" :key="step.id" class="flex items-center" role="listitem">
-          <span class="h-px w-3 bg-soft/50" :class="step.optional && 'border-t border-dashed border-soft bg-transparent'" />
-          <template v-if="gate(step)"><span class="gate" data-gate title="Let it dry (estimate)">= dry {{ gate(step) }} s =</span><span class="h-px w-2 bg-soft/50" /></template>
-          <template v-if="before(step.id)"><span class="handling" data-handling>{{ before(step.id)!.what }}</span><span class="h-px w-2 bg-soft/50" /></template>
+          <span
+            class="h-px w-3 bg-soft/50"
+            :class="step.optional && 'border-t border-dashed border-soft bg-transparent'"
+          />
+          <template v-if="gate(step)"
+            ><span class="gate" data-gate title="Let it dry (estimate)">= dry {{ gate(step) }} s =</span
+            ><span class="h-px w-2 bg-soft/50"
+          /></template>
+          <template v-if="before(step.id)"
+            ><span class="handling" data-handling>{{ before(step.id)!.what }}</span
+            ><span class="h-px w-2 bg-soft/50"
+          /></template>
           <button
-            :data-step="step.id" :aria-current="step.id === bench.selectedId ? 'step' : undefined" class="flex h-[92px] w-[112px] shrink-0 flex-col rounded-lg border-2 p-1 text-left"
-            :class="[step.id === bench.selectedId ? 'border-mulberry bg-mulberry-wash' : bench.alsoIds.includes(step.id) ? 'border-mulberry/60 bg-mulberry-wash' : step.optional ? 'border-dashed border-rule' : 'border-rule', props.playTo !== null && i >= props.playTo && 'opacity-40']"
-            @click="pick($event, step.id)" @keydown="key($event, i)"
+            :data-step="step.id"
+            :aria-current="step.id === bench.selectedId ? 'step' : undefined"
+            class="flex h-[92px] w-[112px] shrink-0 flex-col rounded-lg border-2 p-1 text-left"
+            :class="[
+              step.id === bench.selectedId
+                ? 'border-mulberry bg-mulberry-wash'
+                : bench.alsoIds.includes(step.id)
+                  ? 'border-mulberry/60 bg-mulberry-wash'
+                  : step.optional
+                    ? 'border-dashed border-rule'
+                    : 'border-rule',
+              props.playTo !== null && i >= props.playTo && 'opacity-40',
+            ]"
+            @click="pick($event, step.id)"
+            @keydown="key($event, i)"
           >
             <span class="flex gap-1">
-              <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" alt="" draggable="false" class="h-[58px] w-11 rounded-md object-cover">
+              <img
+                v-if="thumbs[i + 1]"
+                :src="thumbs[i + 1]"
+                alt=""
+                draggable="false"
+                class="h-[58px] w-11 rounded-md object-cover"
+              />
               <span v-else class="h-[58px] w-11 rounded-md bg-stage" />
               <span class="flex min-w-0 flex-1 flex-col items-start gap-0.5">
                 <span class="text-sm font-bold">{{ i + 1 }}</span>
-                <span class="flex flex-wrap gap-0.5"><span v-for="(c, n) in colourDots(step)" :key="n" class="size-2.5 rounded-full border border-ink/20" :style="{ background: c }" /></span>
-                <span v-if="step.twin.rule !== 'none'" class="rounded bg-ink/80 px-1 text-[0.65rem] font-semibold text-paper">twin</span>
-                <span v-if="gravest(step.id)" class="grid size-4 place-items-center rounded-full text-[0.65rem] font-bold text-white" :class="gravest(step.id) === 'stop' ? 'rounded-sm bg-stop' : 'bg-care'" :title="gravest(step.id) === 'stop' ? 'Stop' : 'Care'">!</span>
+                <span class="flex flex-wrap gap-0.5"
+                  ><span
+                    v-for="(c, n) in colourDots(step)"
+                    :key="n"
+                    class="size-2.5 rounded-full border border-ink/20"
+                    :style="{ background: c }"
+                /></span>
+                <span
+                  v-if="step.twin.rule !== 'none'"
+                  class="rounded bg-ink/80 px-1 text-[0.65rem] font-semibold text-paper"
+                  >twin</span
+                >
+                <span
+                  v-if="gravest(step.id)"
+                  class="grid size-4 place-items-center rounded-full text-[0.65rem] font-bold text-white"
+                  :class="gravest(step.id) === 'stop' ? 'rounded-sm bg-stop' : 'bg-care'"
+                  :title="gravest(step.id) === 'stop' ? 'Stop' : 'Care'"
+                  >!</span
+                >
                 <span class="sr-only">{{ toolName(step) }}{{ step.optional ? ', optional' : '' }}</span>
               </span>
             </span>
-            <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" :title="step.label">{{ step.label || kindOf(step).words }}</span>
+            <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" :title="step.label">{{
+              step.label || kindOf(step).words
+            }}</span>
           </button>
-          <template v-if="between(step.id)"><span class="h-px w-2 bg-soft/50" /><span class="handling" data-handling :title="`before the twin of step ${i + 1}`">{{ between(step.id)!.what }}, twin</span></template>
+          <template v-if="between(step.id)"
+            ><span class="h-px w-2 bg-soft/50" /><span
+              class="handling"
+              data-handling
+              :title="`before the twin of step ${i + 1}`"
+              >{{ between(step.id)!.what }}, twin</span
+            ></template
+          >
         </div>
       </VueDraggable>
-      <p v-if="!steps.length" class="ml-6 text-soft">The build begins here: lay a base or a stencil and each step shows up with a picture of the face after it.</p>
+      <p v-if="!steps.length" class="ml-6 text-soft">
+        The build begins here: lay a base or a stencil and each step shows up with a picture of the face after
+        it.
+      </p>
     </div>
   </section>
 </template>
 
 <style scoped>
-.gate { width: 3.2rem; text-align: center; font-size: 0.68rem; line-height: 1.15; font-weight: 600; color: var(--color-soft); }
-.handling { width: 3.6rem; border: 1px solid var(--color-care); border-radius: 0.5rem; background: var(--color-paper); padding: 0.15rem 0.25rem; text-align: center; font-size: 0.68rem; line-height: 1.15; font-weight: 600; color: var(--color-care); }
+.gate {
+  width: 3.2rem;
+  text-align: center;
+  font-size: 0.68rem;
+  line-height: 1.15;
+  font-weight: 600;
+  color: var(--color-soft);
+}
+.handling {
+  width: 3.6rem;
+  border: 1px solid var(--color-care);
+  border-radius: 0.5rem;
+  background: var(--color-paper);
+  padding: 0.15rem 0.25rem;
+  text-align: center;
+  font-size: 0.68rem;
+  line-height: 1.15;
+  font-weight: 600;
+  color: var(--color-care);
+}
 </style>

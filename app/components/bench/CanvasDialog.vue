@@ -2,40 +2,127 @@
 import { watchDebounced } from '@vueuse/core'
 import { LoaderCircle } from '@lucide/vue'
 import { withSmallerSheets, type Moved } from '#core/look'
-import { armMeasures, armProblems, BUILDS, FACE_PARTS, faceOf, OLDEST, PLAIN_FACE, TAPE_BOUNDS, tapeOf, tapeProblems, YOUNGEST, type ArmCanvas, type Canvas, type FaceCanvas, type TapeMeasures } from '#core/skin'
+import {
+  armMeasures,
+  armProblems,
+  BUILDS,
+  FACE_PARTS,
+  faceOf,
+  OLDEST,
+  PLAIN_FACE,
+  TAPE_BOUNDS,
+  tapeOf,
+  tapeProblems,
+  YOUNGEST,
+  type ArmCanvas,
+  type Canvas,
+  type FaceCanvas,
+  type TapeMeasures,
+} from '#core/skin'
 
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(), drawer = useDrawer(), worker = useSheetWorker(), painter = usePainter()
-const start = toRaw(bench.look!), kinds = [['face', 'A face'], ['arm', 'An arm'], ['board', 'The practice board']] as const
+const bench = useBench(),
+  drawer = useDrawer(),
+  worker = useSheetWorker(),
+  painter = usePainter()
+const start = toRaw(bench.look!),
+  kinds = [
+    ['face', 'A face'],
+    ['arm', 'An arm'],
+    ['board', 'The practice board'],
+  ] as const
 
-const kind = ref<Canvas['kind']>(start.canvas.kind), age = ref(start.skin.age)
-const face = ref<FaceCanvas>(structuredClone(start.canvas.kind === 'face' ? start.canvas : { ...PLAIN_FACE, build: start.canvas.kind === 'board' ? start.canvas.build : 'fine' }))
-const arm = ref<ArmCanvas>(structuredClone(start.canvas.kind === 'arm' ? start.canvas : { kind: 'arm', part: 'forearm', side: 'left', measures: null }))
+const kind = ref<Canvas['kind']>(start.canvas.kind),
+  age = ref(start.skin.age)
+const face = ref<FaceCanvas>(
+  structuredClone(
+    start.canvas.kind === 'face'
+      ? start.canvas
+      : { ...PLAIN_FACE, build: start.canvas.kind === 'board' ? start.canvas.build : 'fine' },
+  ),
+)
+const arm = ref<ArmCanvas>(
+  structuredClone(
+    start.canvas.kind === 'arm'
+      ? start.canvas
+      : { kind: 'arm', part: 'forearm', side: 'left', measures: null },
+  ),
+)
 // Plain data, as it crosses to the worker.
-const canvas = computed<Canvas>(() => JSON.parse(JSON.stringify(kind.value === 'face' ? face.value : kind.value === 'arm' ? arm.value : { kind: 'board', build: face.value.build })))
+const canvas = computed<Canvas>(() =>
+  JSON.parse(
+    JSON.stringify(
+      kind.value === 'face'
+        ? face.value
+        : kind.value === 'arm'
+          ? arm.value
+          : { kind: 'board', build: face.value.build },
+    ),
+  ),
+)
 const builds = { broad: 'broad (the means of men)', fine: 'fine (the means of women)' } as const
 
 const aged = computed(() => age.value >= YOUNGEST && age.value <= OLDEST)
 function measureFace(on: boolean): void {
-  face.value = { ...face.value, measures: on && aged.value ? tapeOf(faceOf({ build: face.value.build, measures: null, nudges: {} }, age.value)) : null }
+  face.value = {
+    ...face.value,
+    measures:
+      on && aged.value
+        ? tapeOf(faceOf({ build: face.value.build, measures: null, nudges: {} }, age.value))
+        : null,
+  }
 }
-const tape = (name: keyof TapeMeasures, event: Event) => { face.value = { ...face.value, measures: { ...face.value.measures!, [name]: (event.target as HTMLInputElement).valueAsNumber || 0 } } }
-const armNames = computed(() => arm.value.part === 'forearm' ? { upper: 'girth below the elbow', lower: 'girth at the wrist', length: 'elbow to wrist' } : { upper: 'girth at the top', lower: 'girth above the elbow', length: 'shoulder to elbow' })
-const measureArm = (on: boolean) => { arm.value = { ...arm.value, measures: on && aged.value ? armMeasures(arm.value, age.value) : null } }
-const girth = (name: 'upper' | 'lower' | 'length', event: Event) => { arm.value = { ...arm.value, measures: { ...arm.value.measures!, [name]: (event.target as HTMLInputElement).valueAsNumber || 0 } } }
+const tape = (name: keyof TapeMeasures, event: Event) => {
+  face.value = {
+    ...face.value,
+    measures: { ...face.value.measures!, [name]: (event.target as HTMLInputElement).valueAsNumber || 0 },
+  }
+}
+const armNames = computed(() =>
+  arm.value.part === 'forearm'
+    ? { upper: 'girth below the elbow', lower: 'girth at the wrist', length: 'elbow to wrist' }
+    : { upper: 'girth at the top', lower: 'girth above the elbow', length: 'shoulder to elbow' },
+)
+const measureArm = (on: boolean) => {
+  arm.value = { ...arm.value, measures: on && aged.value ? armMeasures(arm.value, age.value) : null }
+}
+const girth = (name: 'upper' | 'lower' | 'length', event: Event) => {
+  arm.value = {
+    ...arm.value,
+    measures: { ...arm.value.measures!, [name]: (event.target as HTMLInputElement).valueAsNumber || 0 },
+  }
+}
 
 /** What is wrong with what was typed; the last good state stays in the picture. */
-const problems = computed<string[]>(() => !aged.value ? [`An age of ${age.value} cannot be: faces are drawn for ${YOUNGEST} to ${OLDEST} years.`]
-  : kind.value === 'face' && face.value.measures ? tapeProblems(face.value.measures) : kind.value === 'arm' && arm.value.measures ? armProblems(arm.value.measures) : [])
+const problems = computed<string[]>(() =>
+  !aged.value
+    ? [`An age of ${age.value} cannot be: faces are drawn for ${YOUNGEST} to ${OLDEST} years.`]
+    : kind.value === 'face' && face.value.measures
+      ? tapeProblems(face.value.measures)
+      : kind.value === 'arm' && arm.value.measures
+        ? armProblems(arm.value.measures)
+        : [],
+)
 /** What is asked for, and what was last answered: until they are the same, what is shown is of something else. */
-const asked = computed(() => JSON.stringify([canvas.value, age.value])), answered = ref(''), busy = computed(() => asked.value !== answered.value && !problems.value.length)
-const refused = ref(''), moved = shallowRef<Moved | null>(null), picture = ref(''), taken = ref<string[]>([])
-const accepted = computed(() => moved.value?.misfits.filter(m => m.instead && taken.value.includes(m.stepId)) ?? [])
-const next = computed(() => moved.value && withSmallerSheets(moved.value.look, accepted.value, id => drawer.find(id)?.name))
+const asked = computed(() => JSON.stringify([canvas.value, age.value])),
+  answered = ref(''),
+  busy = computed(() => asked.value !== answered.value && !problems.value.length)
+const refused = ref(''),
+  moved = shallowRef<Moved | null>(null),
+  picture = ref(''),
+  taken = ref<string[]>([])
+const accepted = computed(
+  () => moved.value?.misfits.filter(m => m.instead && taken.value.includes(m.stepId)) ?? [],
+)
+const next = computed(
+  () => moved.value && withSmallerSheets(moved.value.look, accepted.value, id => drawer.find(id)?.name),
+)
 
 const work = newestOnly(async () => {
   if (problems.value.length) return
-  const mine = asked.value, to = canvas.value, years = age.value
+  const mine = asked.value,
+    to = canvas.value,
+    years = age.value
   try {
     await worker.knowDrawer()
     const answer = await worker.moved(start, to, years)
@@ -62,57 +149,194 @@ async function apply(): Promise<void> {
   const look = next.value
   if (!look) return
   await drawer.ensure(accepted.value.map(m => m.instead!.id))
-  bench.edit('another canvas', draft => void Object.assign(draft, structuredClone({ canvas: look.canvas, skin: look.skin, focus: look.focus, steps: look.steps })))
+  bench.edit(
+    'another canvas',
+    draft =>
+      void Object.assign(
+        draft,
+        structuredClone({ canvas: look.canvas, skin: look.skin, focus: look.focus, steps: look.steps }),
+      ),
+  )
   emit('close')
 }
-const same = computed(() => JSON.stringify([canvas.value, age.value]) === JSON.stringify([start.canvas, start.skin.age]))
+const same = computed(
+  () => JSON.stringify([canvas.value, age.value]) === JSON.stringify([start.canvas, start.skin.age]),
+)
 </script>
 
 <template>
   <PanelDialog open wide title="What is it painted on?" @close="emit('close')">
     <div class="grid grid-cols-[1fr_270px] gap-5">
       <div class="space-y-3">
-        <div class="flex rounded-lg border border-rule bg-white p-0.5" role="group" aria-label="Kind of canvas">
-          <button v-for="[value, words] in kinds" :key="value" class="flex-1 rounded-md py-1" :class="kind === value ? 'bg-mulberry font-semibold text-white' : 'text-soft'" :aria-pressed="kind === value" @click="kind = value">{{ words }}</button>
+        <div
+          class="flex rounded-lg border border-rule bg-white p-0.5"
+          role="group"
+          aria-label="Kind of canvas"
+        >
+          <button
+            v-for="[value, words] in kinds"
+            :key="value"
+            class="flex-1 rounded-md py-1"
+            :class="kind === value ? 'bg-mulberry font-semibold text-white' : 'text-soft'"
+            :aria-pressed="kind === value"
+            @click="kind = value"
+          >
+            {{ words }}
+          </button>
         </div>
         <div class="grid grid-cols-2 gap-3">
-          <label>Age, years<input v-model.number="age" class="field" type="number" :min="YOUNGEST" :max="OLDEST" aria-label="Age, years"></label>
-          <label v-if="kind !== 'arm'">Build<select v-model="face.build" class="field" aria-label="Build"><option v-for="b in BUILDS" :key="b" :value="b">{{ builds[b] }}</option></select></label>
-          <label v-if="kind === 'face'">Part<select v-model="face.part" class="field" aria-label="Part of the face"><option v-for="p in FACE_PARTS" :key="p" :value="p">{{ p === 'whole' ? 'whole face' : p }}</option></select></label>
+          <label
+            >Age, years<input
+              v-model.number="age"
+              class="field"
+              type="number"
+              :min="YOUNGEST"
+              :max="OLDEST"
+              aria-label="Age, years"
+          /></label>
+          <label v-if="kind !== 'arm'"
+            >Build<select v-model="face.build" class="field" aria-label="Build">
+              <option v-for="b in BUILDS" :key="b" :value="b">{{ builds[b] }}</option>
+            </select></label
+          >
+          <label v-if="kind === 'face'"
+            >Part<select v-model="face.part" class="field" aria-label="Part of the face">
+              <option v-for="p in FACE_PARTS" :key="p" :value="p">
+                {{ p === 'whole' ? 'whole face' : p }}
+              </option>
+            </select></label
+          >
           <template v-if="kind === 'arm'">
-            <label>Part<select v-model="arm.part" class="field" aria-label="Part of the arm"><option value="forearm">forearm</option><option value="upper arm">upper arm</option></select></label>
-            <label>The client's<select v-model="arm.side" class="field" aria-label="Which arm"><option value="left">left arm</option><option value="right">right arm</option></select></label>
+            <label
+              >Part<select v-model="arm.part" class="field" aria-label="Part of the arm">
+                <option value="forearm">forearm</option>
+                <option value="upper arm">upper arm</option>
+              </select></label
+            >
+            <label
+              >The client's<select v-model="arm.side" class="field" aria-label="Which arm">
+                <option value="left">left arm</option>
+                <option value="right">right arm</option>
+              </select></label
+            >
           </template>
         </div>
         <template v-if="kind === 'face'">
-          <SwitchField :model-value="face.measures !== null" label="Measured with a tape" @update:model-value="measureFace" />
+          <SwitchField
+            :model-value="face.measures !== null"
+            label="Measured with a tape"
+            @update:model-value="measureFace"
+          />
           <div v-if="face.measures" class="grid grid-cols-2 gap-x-3 gap-y-1.5">
-            <label v-for="(about, name) in TAPE_BOUNDS" :key="name" class="flex items-center justify-between gap-2 text-[0.87rem]">{{ about.words }}<span class="flex items-center gap-1"><input class="field w-18!" type="number" step="0.5" v-kept="face.measures[name]" :aria-label="`${about.words}, mm`" @change="tape(name, $event)">mm</span></label>
+            <label
+              v-for="(about, name) in TAPE_BOUNDS"
+              :key="name"
+              class="flex items-center justify-between gap-2 text-[0.87rem]"
+              >{{ about.words
+              }}<span class="flex items-center gap-1"
+                ><input
+                  class="field w-18!"
+                  type="number"
+                  step="0.5"
+                  v-kept="face.measures[name]"
+                  :aria-label="`${about.words}, mm`"
+                  @change="tape(name, $event)"
+                />mm</span
+              ></label
+            >
           </div>
-          <p v-else class="text-[0.87rem] text-soft">Sizes follow from age and build, from published means <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. Five measures make it this person's face; single features can then be moved on the face itself.</p>
+          <p v-else class="text-[0.87rem] text-soft">
+            Sizes follow from age and build, from published means
+            <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. Five measures make it this
+            person's face; single features can then be moved on the face itself.
+          </p>
         </template>
         <template v-else-if="kind === 'arm'">
-          <SwitchField :model-value="arm.measures !== null" label="Measured with a tape" @update:model-value="measureArm" />
-          <div v-if="arm.measures" class="grid gap-y-1.5"><label v-for="(words, name) in armNames" :key="name" class="flex items-center justify-between gap-2 text-[0.87rem]">{{ words }}<span class="flex items-center gap-1"><input class="field w-20!" type="number" v-kept="arm.measures[name]" :aria-label="`${words}, mm`" @change="girth(name, $event)">mm</span></label></div>
-          <p v-else class="text-[0.87rem] text-soft">Girths and length follow from the age, from common practice <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. For very young children a small design on the arm, or none (common practice).</p>
+          <SwitchField
+            :model-value="arm.measures !== null"
+            label="Measured with a tape"
+            @update:model-value="measureArm"
+          />
+          <div v-if="arm.measures" class="grid gap-y-1.5">
+            <label
+              v-for="(words, name) in armNames"
+              :key="name"
+              class="flex items-center justify-between gap-2 text-[0.87rem]"
+              >{{ words
+              }}<span class="flex items-center gap-1"
+                ><input
+                  class="field w-20!"
+                  type="number"
+                  v-kept="arm.measures[name]"
+                  :aria-label="`${words}, mm`"
+                  @change="girth(name, $event)"
+                />mm</span
+              ></label
+            >
+          </div>
+          <p v-else class="text-[0.87rem] text-soft">
+            Girths and length follow from the age, from common practice
+            <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. For very young children a
+            small design on the arm, or none (common practice).
+          </p>
         </template>
-        <p v-else class="text-[0.87rem] text-soft">A sheet of A4 with a face of this age printed on it at true size, for practice.</p>
-        <div v-if="problems.length || refused" role="alert" class="rounded-lg border border-stop bg-card p-2 text-stop"><p v-for="p in problems.length ? problems : [refused]" :key="p">{{ p }}</p></div>
+        <p v-else class="text-[0.87rem] text-soft">
+          A sheet of A4 with a face of this age printed on it at true size, for practice.
+        </p>
+        <div
+          v-if="problems.length || refused"
+          role="alert"
+          class="rounded-lg border border-stop bg-card p-2 text-stop"
+        >
+          <p v-for="p in problems.length ? problems : [refused]" :key="p">{{ p }}</p>
+        </div>
         <section v-else-if="moved?.misfits.length" aria-label="What no longer fits" class="space-y-1.5">
           <h3 class="eyebrow">What no longer fits: sheets keep their size</h3>
           <ul class="max-h-52 space-y-1.5 overflow-y-auto">
-            <li v-for="m in moved.misfits" :key="m.stepId" class="rounded-lg border border-rule bg-card p-2 text-[0.87rem] leading-snug" data-misfit>
+            <li
+              v-for="m in moved.misfits"
+              :key="m.stepId"
+              class="rounded-lg border border-rule bg-card p-2 text-[0.87rem] leading-snug"
+              data-misfit
+            >
               <p><strong class="text-care">Care</strong> {{ m.sentence }}</p>
-              <label v-if="m.instead" class="mt-1 block"><input v-model="taken" type="checkbox" :value="m.stepId" class="mr-2 size-4 align-[-2px] accent-mulberry">lay <strong>{{ drawer.find(m.instead.id)?.name }}</strong> instead ({{ m.instead.reasons[0] }})</label>
+              <label v-if="m.instead" class="mt-1 block"
+                ><input
+                  v-model="taken"
+                  type="checkbox"
+                  :value="m.stepId"
+                  class="mr-2 size-4 align-[-2px] accent-mulberry"
+                />lay <strong>{{ drawer.find(m.instead.id)?.name }}</strong> instead ({{
+                  m.instead.reasons[0]
+                }})</label
+              >
               <p v-else class="text-soft">The drawer has no smaller sheet for this spot.</p>
             </li>
           </ul>
         </section>
-        <p v-else-if="moved && start.steps.length" class="text-[0.87rem] text-go">Everything fits: positions follow the features, sheets keep their size.</p>
+        <p v-else-if="moved && start.steps.length" class="text-[0.87rem] text-go">
+          Everything fits: positions follow the features, sheets keep their size.
+        </p>
       </div>
       <div>
-        <div class="relative overflow-hidden rounded-xl border border-rule bg-stage"><img v-if="picture" :src="picture" alt="The look on the new canvas" class="w-full" data-testid="canvas-preview"><div v-else class="aspect-[208/286]" /><LoaderCircle v-if="busy" :size="20" class="absolute top-2 right-2 animate-spin text-soft" /></div>
-        <button class="btn-main mt-3 w-full" :disabled="problems.length > 0 || !!refused || !next || busy || (same && !accepted.length)" @click="apply">{{ start.steps.length ? 'Move the look there' : 'Paint on this' }}</button>
+        <div class="relative overflow-hidden rounded-xl border border-rule bg-stage">
+          <img
+            v-if="picture"
+            :src="picture"
+            alt="The look on the new canvas"
+            class="w-full"
+            data-testid="canvas-preview"
+          />
+          <div v-else class="aspect-[208/286]" />
+          <LoaderCircle v-if="busy" :size="20" class="absolute top-2 right-2 animate-spin text-soft" />
+        </div>
+        <button
+          class="btn-main mt-3 w-full"
+          :disabled="problems.length > 0 || !!refused || !next || busy || (same && !accepted.length)"
+          @click="apply"
+        >
+          {{ start.steps.length ? 'Move the look there' : 'Paint on this' }}
+        </button>
         <p class="mt-1 text-center text-sm text-soft">Undo brings everything back.</p>
       </div>
     </div>

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 const emit = defineEmits<{ close: [] }>()
 const bench = useBench()
-const groups = computed(() => bench.look!.steps.map((step, i) => ({ step, number: i + 1, found: bench.findings.filter(f => f.stepId === step.id) })).filter(g => g.found.length))
+const groups = computed(() =>
+  bench
+    .look!.steps.map((step, i) => ({
+      step,
+      number: i + 1,
+      found: bench.findings.filter(f => f.stepId === step.id),
+    }))
+    .filter(g => g.found.length),
+)
 /** What concerns the whole sitting. */
 const whole = computed(() => bench.findings.filter(f => f.stepId === null))
 function select(id: string): void {
@@ -13,11 +21,26 @@ function select(id: string): void {
 <template>
   <PanelDialog open wide title="What there is to say of this look" @close="emit('close')">
     <p v-if="bench.checking" role="status" class="mb-2 text-soft">Checking…</p>
-    <p v-else-if="!groups.length && !whole.length" class="text-go">Nothing: every step seats, shows and stays clean, as far as can be told beforehand.</p>
+    <p v-else-if="!groups.length && !whole.length" class="text-go">
+      Nothing: every step seats, shows and stays clean, as far as can be told beforehand.
+    </p>
     <div class="max-h-[60vh] space-y-3 overflow-y-auto">
-      <section v-if="whole.length"><h3 class="mb-1 font-semibold">Before painting</h3><FindingList :findings="whole" /></section>
-      <section v-for="g in groups" :key="g.step.id"><h3 class="mb-1 font-semibold"><button class="hover:text-mulberry" @click="select(g.step.id)">{{ g.number }}. {{ g.step.label }}</button></h3><FindingList :findings="g.found" /></section>
+      <section v-if="whole.length">
+        <h3 class="mb-1 font-semibold">Before painting</h3>
+        <FindingList :findings="whole" />
+      </section>
+      <section v-for="g in groups" :key="g.step.id">
+        <h3 class="mb-1 font-semibold">
+          <button class="hover:text-mulberry" @click="select(g.step.id)">
+            {{ g.number }}. {{ g.step.label }}
+          </button>
+        </h3>
+        <FindingList :findings="g.found" />
+      </section>
     </div>
-    <p class="mt-3 text-sm text-soft">Estimates from common practice until your own readings replace them. Local rules and the product's label come first.</p>
+    <p class="mt-3 text-sm text-soft">
+      Estimates from common practice until your own readings replace them. Local rules and the product's label
+      come first.
+    </p>
   </PanelDialog>
 </template>

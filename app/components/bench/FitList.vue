@@ -4,18 +4,35 @@ import { pathData } from '#core/formats'
 import { discAt, layOn, plainZone, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
 import type { Seat } from '#core/stencil'
 
-const bench = useBench(), drawer = useDrawer(), worker = useSheetWorker(), painter = usePainter()
-const zone = ref<ZoneId>(bench.ground.face ? 'forehead' : 'middle band'), radius = ref(25)
-const seats = shallowRef<Seat[]>([]), done = ref<number | null>(null), stopped = ref(false), failed = ref(''), thumb = ref('')
+const bench = useBench(),
+  drawer = useDrawer(),
+  worker = useSheetWorker(),
+  painter = usePainter()
+const zone = ref<ZoneId>(bench.ground.face ? 'forehead' : 'middle band'),
+  radius = ref(25)
+const seats = shallowRef<Seat[]>([]),
+  done = ref<number | null>(null),
+  stopped = ref(false),
+  failed = ref(''),
+  thumb = ref('')
 
-const region = computed(() => bench.spot ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 } : zoneSpot(bench.ground, zone.value) ?? zoneSpot(bench.ground, bench.ground.zones[0]!)!)
+const region = computed(() =>
+  bench.spot
+    ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 }
+    : (zoneSpot(bench.ground, zone.value) ?? zoneSpot(bench.ground, bench.ground.zones[0]!)!),
+)
 const box = computed(() => bench.ground.box)
-watch(() => bench.ground, (ground) => { if (!ground.zone(zone.value)) zone.value = ground.zones[0]! })
+watch(
+  () => bench.ground,
+  ground => {
+    if (!ground.zone(zone.value)) zone.value = ground.zones[0]!
+  },
+)
 const plain = computed(() => {
   const id = bench.spot ? zoneAt(bench.ground, bench.spot) : zone.value
   return id && plainZone(id)
 })
-const where = computed(() => bench.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`)
+const where = computed(() => (bench.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`))
 
 let newest = 0
 async function search(): Promise<void> {
@@ -36,7 +53,18 @@ async function search(): Promise<void> {
   }
 }
 async function rank(mine: number): Promise<void> {
-  const found = await worker.fits({ ...region.value, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: plain.value }, bench.look!, (share) => { if (mine === newest && done.value !== null) done.value = share })
+  const found = await worker.fits(
+    {
+      ...region.value,
+      keepOuts: [...bench.ground.keepOuts],
+      focus: [...bench.look!.focus],
+      zone: plain.value,
+    },
+    bench.look!,
+    share => {
+      if (mine === newest && done.value !== null) done.value = share
+    },
+  )
   // A search that a newer one replaced, or that was stopped, says nothing.
   if (mine !== newest) return
   if (found === null) stopped.value = true
@@ -49,19 +77,33 @@ async function stop(): Promise<void> {
   done.value = null
 }
 watch(region, () => void search(), { immediate: true })
-watch(() => bench.look, async (look) => {
-  if (look && bench.loaded) thumb.value = canvasOf(await painter.paint(look, 1)).toDataURL()
-}, { immediate: true })
+watch(
+  () => bench.look,
+  async look => {
+    if (look && bench.loaded) thumb.value = canvasOf(await painter.paint(look, 1)).toDataURL()
+  },
+  { immediate: true },
+)
 onBeforeUnmount(() => void worker.stop())
 
 /** The seat drawn on the face: the part of the head around the spot, with the openings as they would lie. */
 const view = computed(() => {
-  const b = boxOf(region.value.ring), pad = 14, w = Math.max(b.maxX - b.minX, (b.maxY - b.minY) * 1.6) + 2 * pad, h = w / 1.6
+  const b = boxOf(region.value.ring),
+    pad = 14,
+    w = Math.max(b.maxX - b.minX, (b.maxY - b.minY) * 1.6) + 2 * pad,
+    h = w / 1.6
   return `${(b.minX + b.maxX) / 2 - w / 2} ${(b.minY + b.maxY) / 2 - h / 2} ${w} ${h}`
 })
 const drawn = (seat: Seat) => {
-  const sheet = drawer.shapes.get(seat.id), laid = layOn(bench.ground.surface, seat, true)
-  return sheet ? pathData(ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(r => bench.ground.front.ring(laid.ring(r)))) : ''
+  const sheet = drawer.shapes.get(seat.id),
+    laid = layOn(bench.ground.surface, seat, true)
+  return sheet
+    ? pathData(
+        ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(r =>
+          bench.ground.front.ring(laid.ring(r)),
+        ),
+      )
+    : ''
 }
 </script>
 
@@ -69,22 +111,75 @@ const drawn = (seat: Seat) => {
   <div class="flex min-h-0 flex-1 flex-col">
     <div class="shrink-0 space-y-1.5 px-3 pb-2">
       <template v-if="bench.spot">
-        <label class="flex items-center gap-2 text-[0.87rem]">radius <input v-model.number="radius" type="range" min="10" max="60" step="5" class="min-w-0 flex-1 accent-mulberry" aria-label="Radius of the spot, mm"><span class="w-12 text-right">{{ radius }} mm</span></label>
-        <button class="btn w-full text-[0.87rem]" @click="bench.spot = null">A zone instead of the picked spot</button>
+        <label class="flex items-center gap-2 text-[0.87rem]"
+          >radius
+          <input
+            v-model.number="radius"
+            type="range"
+            min="10"
+            max="60"
+            step="5"
+            class="min-w-0 flex-1 accent-mulberry"
+            aria-label="Radius of the spot, mm"
+          /><span class="w-12 text-right">{{ radius }} mm</span></label
+        >
+        <button class="btn w-full text-[0.87rem]" @click="bench.spot = null">
+          A zone instead of the picked spot
+        </button>
       </template>
       <template v-else>
-        <select v-model="zone" class="field" aria-label="Zone to fill"><option v-for="z in bench.ground.zones" :key="z" :value="z">{{ zoneWords(z) }}</option></select>
-        <p class="text-[0.8rem] text-soft">Or tap a spot on the {{ bench.ground.words }}; on paint press long.</p>
+        <select v-model="zone" class="field" aria-label="Zone to fill">
+          <option v-for="z in bench.ground.zones" :key="z" :value="z">{{ zoneWords(z) }}</option>
+        </select>
+        <p class="text-[0.8rem] text-soft">
+          Or tap a spot on the {{ bench.ground.words }}; on paint press long.
+        </p>
       </template>
-      <p v-if="failed" class="flex items-center gap-2 text-[0.87rem] text-stop" role="alert"><span class="flex-1">{{ failed }}</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button></p>
-      <p v-if="stopped" class="flex items-center gap-2 text-[0.87rem] text-soft" role="status"><span class="flex-1">Stopped before every sheet was tried.</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button></p>
-      <div v-if="done !== null" class="flex items-center gap-2" role="status"><div class="h-1.5 flex-1 overflow-hidden rounded-full bg-rule"><div class="h-full bg-mulberry" :style="{ width: `${100 * done}%` }" /></div><button class="btn px-2 py-0 text-[0.8rem]" @click="stop">Stop</button></div>
+      <p v-if="failed" class="flex items-center gap-2 text-[0.87rem] text-stop" role="alert">
+        <span class="flex-1">{{ failed }}</span><button class="btn px-2 py-0 text-[0.8rem]" @click="search">
+          Search again
+        </button>
+      </p>
+      <p v-if="stopped" class="flex items-center gap-2 text-[0.87rem] text-soft" role="status">
+        <span class="flex-1">Stopped before every sheet was tried.</span
+        ><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button>
+      </p>
+      <div v-if="done !== null" class="flex items-center gap-2" role="status">
+        <div class="h-1.5 flex-1 overflow-hidden rounded-full bg-rule">
+          <div class="h-full bg-mulberry" :style="{ width: `${100 * done}%` }" />
+        </div>
+        <button class="btn px-2 py-0 text-[0.8rem]" @click="stop">Stop</button>
+      </div>
     </div>
     <ol class="min-h-0 flex-1 space-y-2 overflow-y-auto px-3 pb-3" :aria-label="`What fits ${where}`">
       <li v-for="(seat, i) in seats" :key="seat.id">
-        <button class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry" :data-seat="seat.id" @click="bench.addSheet(seat.id, seat.at, seat)">
-          <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage"><image v-if="thumb" :href="thumb" :x="box.minX" :y="box.minY" :width="box.maxX - box.minX" :height="box.maxY - box.minY" /><path :d="drawn(seat)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" /><path :d="pathData([bench.ground.front.ring(region.ring)])" fill="none" stroke="#FDFCF9" stroke-width="0.8" stroke-dasharray="2.4 2" /></svg>
-          <span class="mt-1 flex items-baseline gap-2"><strong class="min-w-0 flex-1 truncate">{{ i + 1 }}. {{ drawer.find(seat.id)?.name }}</strong><span class="font-display font-semibold text-mulberry">{{ seat.score.toFixed(2) }}</span></span>
+        <button
+          class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry"
+          :data-seat="seat.id"
+          @click="bench.addSheet(seat.id, seat.at, seat)"
+        >
+          <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage">
+            <image
+              v-if="thumb"
+              :href="thumb"
+              :x="box.minX"
+              :y="box.minY"
+              :width="box.maxX - box.minX"
+              :height="box.maxY - box.minY"
+            />
+            <path :d="drawn(seat)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" />
+            <path
+              :d="pathData([bench.ground.front.ring(region.ring)])"
+              fill="none"
+              stroke="#FDFCF9"
+              stroke-width="0.8"
+              stroke-dasharray="2.4 2"
+            />
+          </svg>
+          <span class="mt-1 flex items-baseline gap-2"
+            ><strong class="min-w-0 flex-1 truncate">{{ i + 1 }}. {{ drawer.find(seat.id)?.name }}</strong
+            ><span class="font-display font-semibold text-mulberry">{{ seat.score.toFixed(2) }}</span></span
+          >
           <span class="block text-[0.8rem] leading-snug text-soft">{{ seat.reasons.join('; ') }}</span>
         </button>
       </li>

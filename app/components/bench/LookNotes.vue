@@ -3,9 +3,14 @@ import { Layers } from '@lucide/vue'
 import { FEW } from '#core/look'
 
 /** What the step card shows while no step is selected: the look as a whole. */
-const bench = useBench(), settings = useSettings()
+const bench = useBench(),
+  settings = useSettings()
 const look = computed(() => bench.look!)
-const amounts = computed(() => bench.amounts), total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0)), cost = computed(() => amounts.value.some(a => a.cost !== null) ? amounts.value.reduce((s, a) => s + (a.cost ?? 0), 0) : null)
+const amounts = computed(() => bench.amounts),
+  total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0)),
+  cost = computed(() =>
+    amounts.value.some(a => a.cost !== null) ? amounts.value.reduce((s, a) => s + (a.cost ?? 0), 0) : null,
+  )
 function finger(event: Event): void {
   const box = event.target as HTMLInputElement
   if (!(box.valueAsNumber >= 8 && box.valueAsNumber <= 30)) return void box.reportValidity()
@@ -13,27 +18,119 @@ function finger(event: Event): void {
   settings.fingerMeasured = true
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const tagsOf = (text: string) => [...new Set(text.split(',').map(t => t.trim().toLowerCase().slice(0, 30)).filter(Boolean))].slice(0, 20)
+const tagsOf = (text: string) =>
+  [
+    ...new Set(
+      text
+        .split(',')
+        .map(t => t.trim().toLowerCase().slice(0, 30))
+        .filter(Boolean),
+    ),
+  ].slice(0, 20)
 </script>
 
 <template>
   <div class="space-y-3 p-3">
-    <header class="flex items-center gap-2"><Layers :size="18" class="text-soft" /><h2 class="font-display text-lg font-semibold">The look</h2></header>
-    <p class="leading-snug text-soft">{{ look.steps.length ? 'Choose a step in the strip below, or click a print on the face.' : 'Lay a base or a stencil from the tray to begin.' }} Tap bare skin, or press long on paint, to pick a spot for what comes next.</p>
+    <header class="flex items-center gap-2">
+      <Layers :size="18" class="text-soft" />
+      <h2 class="font-display text-lg font-semibold">The look</h2>
+    </header>
+    <p class="leading-snug text-soft">
+      {{
+        look.steps.length
+          ? 'Choose a step in the strip below, or click a print on the face.'
+          : 'Lay a base or a stencil from the tray to begin.'
+      }}
+      Tap bare skin, or press long on paint, to pick a spot for what comes next.
+    </p>
     <SittingPanel />
-    <label class="block"><span class="eyebrow">Notes for the chair</span><textarea class="field" rows="5" maxlength="4000" v-kept="look.notes" placeholder="Ticket number, wishes, what to watch" @change="bench.edit('notes', (d) => { d.notes = value($event) })" /></label>
-    <label class="block"><span class="eyebrow">Tags, with commas</span><input class="field" v-kept="look.tags.join(', ')" @change="bench.edit('tags', (d) => { d.tags = tagsOf(value($event)) })"></label>
-    <details v-if="amounts.length" class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]" data-testid="amounts">
-      <summary class="font-semibold">Paint for this look: {{ total.toFixed(1) }} g<template v-if="cost !== null">, {{ cost.toFixed(2) }}</template> <span class="rounded bg-rule px-1 text-xs font-normal">estimate</span></summary>
-      <ul class="mt-1 space-y-0.5 text-[0.87rem]"><li v-for="a in amounts" :key="a.id" class="flex items-baseline gap-1.5"><span class="size-2.5 shrink-0 rounded-full border border-ink/20" :style="{ background: a.colour }" /><span class="min-w-0 flex-1 truncate">{{ a.name }}</span>{{ a.grams.toFixed(2) }} g<span v-if="a.cost !== null" class="text-soft">{{ a.cost.toFixed(2) }}</span><strong v-if="a.lasts !== null && a.lasts < FEW" class="text-care">Care: lasts {{ a.lasts }}</strong></li></ul>
+    <label class="block"
+      ><span class="eyebrow">Notes for the chair</span
+      ><textarea
+        class="field"
+        rows="5"
+        maxlength="4000"
+        v-kept="look.notes"
+        placeholder="Ticket number, wishes, what to watch"
+        @change="
+          bench.edit('notes', d => {
+            d.notes = value($event)
+          })
+        "
+      />
+    </label>
+    <label class="block"
+      ><span class="eyebrow">Tags, with commas</span
+      ><input
+        class="field"
+        v-kept="look.tags.join(', ')"
+        @change="
+          bench.edit('tags', d => {
+            d.tags = tagsOf(value($event))
+          })
+        "
+    /></label>
+    <details
+      v-if="amounts.length"
+      class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]"
+      data-testid="amounts"
+    >
+      <summary class="font-semibold">
+        Paint for this look: {{ total.toFixed(1) }} g<template v-if="cost !== null"
+          >, {{ cost.toFixed(2) }}</template
+        >
+        <span class="rounded bg-rule px-1 text-xs font-normal">estimate</span>
+      </summary>
+      <ul class="mt-1 space-y-0.5 text-[0.87rem]">
+        <li v-for="a in amounts" :key="a.id" class="flex items-baseline gap-1.5">
+          <span
+            class="size-2.5 shrink-0 rounded-full border border-ink/20"
+            :style="{ background: a.colour }"
+          /><span class="min-w-0 flex-1 truncate">{{ a.name }}</span
+          >{{ a.grams.toFixed(2) }} g<span v-if="a.cost !== null" class="text-soft">{{
+            a.cost.toFixed(2)
+          }}</span
+          ><strong v-if="a.lasts !== null && a.lasts < FEW" class="text-care"
+            >Care: lasts {{ a.lasts }}</strong
+          >
+        </li>
+      </ul>
     </details>
     <details class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]">
       <summary class="font-semibold">Your hands and rules</summary>
-      <label class="mt-1.5 flex items-center justify-between gap-2">Width of your finger, mm<input class="field w-18!" type="number" min="8" max="30" step="0.5" v-kept="settings.finger" aria-label="Width of your finger, mm" @change="finger"></label>
-      <p class="text-[0.87rem] text-soft">Lay a finger on the ruler once; places are then told in fingers too.<span v-if="!settings.fingerMeasured" class="ml-1 rounded bg-rule px-1 text-xs text-ink">estimate</span></p>
-      <label class="mt-1.5 block">New twins on a face<select v-model="settings.mirrorRule" class="field" aria-label="New twins on a face"><option value="features">by the other side's features</option><option value="midline">across the midline, exactly</option></select></label>
+      <label class="mt-1.5 flex items-center justify-between gap-2"
+        >Width of your finger, mm<input
+          class="field w-18!"
+          type="number"
+          min="8"
+          max="30"
+          step="0.5"
+          v-kept="settings.finger"
+          aria-label="Width of your finger, mm"
+          @change="finger"
+      /></label>
+      <p class="text-[0.87rem] text-soft">
+        Lay a finger on the ruler once; places are then told in fingers too.<span
+          v-if="!settings.fingerMeasured"
+          class="ml-1 rounded bg-rule px-1 text-xs text-ink"
+          >estimate</span
+        >
+      </p>
+      <label class="mt-1.5 block"
+        >New twins on a face<select
+          v-model="settings.mirrorRule"
+          class="field"
+          aria-label="New twins on a face"
+        >
+          <option value="features">by the other side's features</option>
+          <option value="midline">across the midline, exactly</option>
+        </select></label
+      >
       <SwitchField v-model="settings.inches" class="mt-1.5" label="Inches instead of mm" />
     </details>
-    <p class="text-[0.87rem] leading-snug text-soft">Ask for allergies and offer a test patch; no paint on broken or sore skin. Local rules and the product's label come first.</p>
+    <p class="text-[0.87rem] leading-snug text-soft">
+      Ask for allergies and offer a test patch; no paint on broken or sore skin. Local rules and the product's
+      label come first.
+    </p>
   </div>
 </template>

@@ -4,9 +4,17 @@ import { nanoid } from 'nanoid'
 import type { LookRecord } from '~~/server/db/looks'
 
 /** The versions of a look that were saved before; each can be opened beside the present one, as a look of its own. */
-interface Revision { version: number, savedAt: string, name: string, steps: number }
+interface Revision {
+  version: number
+  savedAt: string
+  name: string
+  steps: number
+}
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(), list = shallowRef<Revision[] | null>(null), failed = ref<string[]>([]), busy = ref(false)
+const bench = useBench(),
+  list = shallowRef<Revision[] | null>(null),
+  failed = ref<string[]>([]),
+  busy = ref(false)
 onMounted(async () => {
   try {
     await bench.saver?.flush()
@@ -18,8 +26,18 @@ onMounted(async () => {
 async function copy(version: number): Promise<void> {
   busy.value = true
   try {
-    const { look, savedAt } = await $fetch<LookRecord, string>(`/api/looks/${bench.look!.id}/revisions/${version}`), id = nanoid(12)
-    await $fetch('/api/looks', { method: 'POST', body: { ...look, id, name: `${look.name.slice(0, 62)} (of ${format(new Date(savedAt), 'd MMM HH:mm')})` } })
+    const { look, savedAt } = await $fetch<LookRecord, string>(
+        `/api/looks/${bench.look!.id}/revisions/${version}`,
+      ),
+      id = nanoid(12)
+    await $fetch('/api/looks', {
+      method: 'POST',
+      body: {
+        ...look,
+        id,
+        name: `${look.name.slice(0, 62)} (of ${format(new Date(savedAt), 'd MMM HH:mm')})`,
+      },
+    })
     await navigateTo(`/looks/${id}`)
   } catch (error) {
     failed.value = sentencesOf(error)
@@ -30,13 +48,23 @@ async function copy(version: number): Promise<void> {
 
 <template>
   <PanelDialog open title="Earlier versions" @close="emit('close')">
-    <p class="text-soft">Every save is kept. An earlier version opens as a look of its own; this one stays as it is.</p>
+    <p class="text-soft">
+      Every save is kept. An earlier version opens as a look of its own; this one stays as it is.
+    </p>
     <p v-for="s in failed" :key="s" role="alert" class="mt-2 text-stop">{{ s }}</p>
     <p v-if="!list && !failed.length" role="status" class="mt-3 text-soft">Reading…</p>
     <ol v-else-if="list" class="mt-3 max-h-[55vh] space-y-1 overflow-y-auto">
-      <li v-for="r in list.slice(0, 200)" :key="r.version" class="flex items-center gap-3 rounded-lg border border-rule bg-card px-3 py-1">
-        <span class="w-36 tabular-nums">{{ format(new Date(r.savedAt), 'd MMM, HH:mm:ss') }}</span><span class="min-w-0 flex-1 truncate text-soft">{{ r.name }}, {{ r.steps }} {{ r.steps === 1 ? 'step' : 'steps' }}</span>
-        <span v-if="r.version === list[0]!.version" class="text-go">as it is now</span><button v-else class="btn" :disabled="busy" @click="copy(r.version)">Open a copy</button>
+      <li
+        v-for="r in list.slice(0, 200)"
+        :key="r.version"
+        class="flex items-center gap-3 rounded-lg border border-rule bg-card px-3 py-1"
+      >
+        <span class="w-36 tabular-nums">{{ format(new Date(r.savedAt), 'd MMM, HH:mm:ss') }}</span><span
+          class="min-w-0 flex-1 truncate text-soft"
+          >{{ r.name }}, {{ r.steps }} {{ r.steps === 1 ? 'step' : 'steps' }}</span
+        >
+        <span v-if="r.version === list[0]!.version" class="text-go">as it is now</span
+        ><button v-else class="btn" :disabled="busy" @click="copy(r.version)">Open a copy</button>
       </li>
     </ol>
   </PanelDialog>

@@ -4,12 +4,24 @@ import { ageOf, type Sitting } from '#core/look'
 /** What the person is asked before painting; by ticket number only. */
 const bench = useBench()
 const sitting = computed(() => bench.look!.sitting)
-const put = <K extends keyof Sitting>(key: K, value: Sitting[K]) => bench.edit('ask', (d) => { d.sitting[key] = value as never })
-const asks: { key: 'allergies' | 'skin' | 'eyes' | 'lips' | 'patch', words: string, answers: readonly string[] }[] = [
-  { key: 'allergies', words: 'Allergies', answers: ['not asked', 'none', 'some'] }, { key: 'skin', words: 'Skin there', answers: ['not asked', 'sound', 'broken or sore'] },
-  { key: 'eyes', words: 'Near the eyes', answers: ['not asked', 'yes', 'no'] }, { key: 'lips', words: 'Lips', answers: ['not asked', 'yes', 'no'] }, { key: 'patch', words: 'Test patch', answers: ['none', 'clear', 'reacted'] },
+const put = <K extends keyof Sitting>(key: K, value: Sitting[K]) =>
+  bench.edit('ask', d => {
+    d.sitting[key] = value as never
+  })
+const asks: {
+  key: 'allergies' | 'skin' | 'eyes' | 'lips' | 'patch'
+  words: string
+  answers: readonly string[]
+}[] = [
+  { key: 'allergies', words: 'Allergies', answers: ['not asked', 'none', 'some'] },
+  { key: 'skin', words: 'Skin there', answers: ['not asked', 'sound', 'broken or sore'] },
+  { key: 'eyes', words: 'Near the eyes', answers: ['not asked', 'yes', 'no'] },
+  { key: 'lips', words: 'Lips', answers: ['not asked', 'yes', 'no'] },
+  { key: 'patch', words: 'Test patch', answers: ['none', 'clear', 'reacted'] },
 ]
-const asked = computed(() => asks.filter(a => a.key !== 'patch' && sitting.value[a.key] !== 'not asked').length)
+const asked = computed(
+  () => asks.filter(a => a.key !== 'patch' && sitting.value[a.key] !== 'not asked').length,
+)
 const whole = computed(() => bench.findings.filter(f => f.stepId === null))
 function aged(event: Event): void {
   const box = event.target as HTMLInputElement
@@ -23,12 +35,50 @@ function ticketed(event: Event): void {
 </script>
 
 <template>
-  <details class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]" data-testid="sitting" :open="whole.some(f => f.level === 'stop')">
-    <summary class="font-semibold">Ask first <span class="font-normal text-soft">{{ asked === 4 ? 'all asked' : `${asked} of 4 asked` }}{{ sitting.ticket ? `, ticket ${sitting.ticket}` : '' }}</span></summary>
+  <details
+    class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]"
+    data-testid="sitting"
+    :open="whole.some(f => f.level === 'stop')"
+  >
+    <summary class="font-semibold">
+      Ask first
+      <span class="font-normal text-soft"
+        >{{ asked === 4 ? 'all asked' : `${asked} of 4 asked`
+        }}{{ sitting.ticket ? `, ticket ${sitting.ticket}` : '' }}</span
+      >
+    </summary>
     <div class="mt-1.5 grid grid-cols-2 gap-1.5 text-[0.87rem]">
-      <label>ticket, no name<input class="field" v-kept="sitting.ticket" maxlength="20" placeholder="014" aria-label="Ticket number" @change="ticketed"></label>
-      <label>age, years<input class="field" type="number" min="0" max="120" v-kept="sitting.age ?? ''" :placeholder="`${ageOf(bench.look!)}, as the face`" aria-label="Age of the person" @change="aged"></label>
-      <label v-for="a in asks" :key="a.key">{{ a.words }}<select class="field" :value="sitting[a.key]" :aria-label="a.words" @change="put(a.key, ($event.target as HTMLSelectElement).value as never)"><option v-for="v in a.answers" :key="v" :value="v">{{ v }}</option></select></label>
+      <label
+        >ticket, no name<input
+          class="field"
+          v-kept="sitting.ticket"
+          maxlength="20"
+          placeholder="014"
+          aria-label="Ticket number"
+          @change="ticketed"
+      /></label>
+      <label
+        >age, years<input
+          class="field"
+          type="number"
+          min="0"
+          max="120"
+          v-kept="sitting.age ?? ''"
+          :placeholder="`${ageOf(bench.look!)}, as the face`"
+          aria-label="Age of the person"
+          @change="aged"
+      /></label>
+      <label v-for="a in asks" :key="a.key"
+        >{{ a.words
+        }}<select
+          class="field"
+          :value="sitting[a.key]"
+          :aria-label="a.words"
+          @change="put(a.key, ($event.target as HTMLSelectElement).value as never)"
+        >
+          <option v-for="v in a.answers" :key="v" :value="v">{{ v }}</option>
+        </select></label
+      >
     </div>
     <FindingList v-if="whole.length" class="mt-1.5" :findings="whole" />
   </details>

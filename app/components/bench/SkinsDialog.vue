@@ -3,29 +3,65 @@ import { LoaderCircle } from '@lucide/vue'
 import { labOf, linearOf, SIX_SKINS, skinClass, typologyAngle } from '#core/paint'
 
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(), painter = usePainter()
-const rows = shallowRef<{ words: string, colour: string, angle: number, picture: string, weakest: string }[]>([])
+const bench = useBench(),
+  painter = usePainter()
+const rows = shallowRef<{ words: string; colour: string; angle: number; picture: string; weakest: string }[]>(
+  [],
+)
 onMounted(async () => {
-  const look = bench.look!, answers = await painter.onSkins(look, SIX_SKINS.map(s => s.colour), 1.6)
+  const look = bench.look!,
+    answers = await painter.onSkins(
+      look,
+      SIX_SKINS.map(s => s.colour),
+      1.6,
+    )
   rows.value = answers.map(({ picture, shows }, i) => {
-    const lab = labOf(linearOf(SIX_SKINS[i]!.colour)), sheets = shows.filter(s => ['sheet', 'line', 'dots'].includes(look.steps.find(step => step.id === s.stepId)?.kind ?? '')), weakest = [...(sheets.length ? sheets : shows)].sort((a, b) => a.median - b.median)[0], n = look.steps.findIndex(s => s.id === weakest?.stepId)
-    return { words: skinClass(lab), colour: SIX_SKINS[i]!.colour, angle: typologyAngle(lab), picture: canvasOf(picture).toDataURL(), weakest: weakest ? `${n + 1} ${look.steps[n]!.label}: ${weakest.median.toFixed(0)}, ${weakest.words}` : '' }
+    const lab = labOf(linearOf(SIX_SKINS[i]!.colour)),
+      sheets = shows.filter(s =>
+        ['sheet', 'line', 'dots'].includes(look.steps.find(step => step.id === s.stepId)?.kind ?? ''),
+      ),
+      weakest = [...(sheets.length ? sheets : shows)].sort((a, b) => a.median - b.median)[0],
+      n = look.steps.findIndex(s => s.id === weakest?.stepId)
+    return {
+      words: skinClass(lab),
+      colour: SIX_SKINS[i]!.colour,
+      angle: typologyAngle(lab),
+      picture: canvasOf(picture).toDataURL(),
+      weakest: weakest
+        ? `${n + 1} ${look.steps[n]!.label}: ${weakest.median.toFixed(0)}, ${weakest.words}`
+        : '',
+    }
   })
 })
 const wear = (colour: string) => {
-  bench.edit('skin', (d) => { d.skin.colour = colour })
+  bench.edit('skin', d => {
+    d.skin.colour = colour
+  })
   emit('close')
 }
 </script>
 
 <template>
   <PanelDialog open huge title="The same look on six skins" @close="emit('close')">
-    <p class="mb-3 text-soft">One skin of each class by typology angle (ITA). Under each stands its weakest stencil step, with how it shows there.</p>
-    <p v-if="!rows.length" role="status" class="flex h-64 items-center justify-center gap-2 text-soft"><LoaderCircle :size="18" class="animate-spin" />Painting six faces…</p>
+    <p class="mb-3 text-soft">
+      One skin of each class by typology angle (ITA). Under each stands its weakest stencil step, with how it
+      shows there.
+    </p>
+    <p v-if="!rows.length" role="status" class="flex h-64 items-center justify-center gap-2 text-soft">
+      <LoaderCircle :size="18" class="animate-spin" />Painting six faces…
+    </p>
     <div v-else class="grid grid-cols-6 gap-2.5" data-testid="six-skins">
       <figure v-for="r in rows" :key="r.colour" class="overflow-hidden rounded-xl border border-rule bg-card">
-        <img :src="r.picture" :alt="`The look on ${r.words} skin`" class="w-full">
-        <figcaption class="p-2 text-[0.87rem] leading-snug"><strong>{{ r.words }}</strong> <span class="text-soft">{{ r.angle.toFixed(0) }}°</span><br><span v-if="r.weakest" class="text-soft">weakest</span> {{ r.weakest }}<button class="btn mt-1 w-full px-1 text-[0.8rem]" @click="wear(r.colour)">Use this skin</button></figcaption>
+        <img :src="r.picture" :alt="`The look on ${r.words} skin`" class="w-full" />
+        <figcaption class="p-2 text-[0.87rem] leading-snug">
+          <strong>{{ r.words }}</strong> <span class="text-soft">{{ r.angle.toFixed(0) }}°</span><br /><span
+            v-if="r.weakest"
+            class="text-soft"
+            >weakest</span
+          >
+          {{ r.weakest
+          }}<button class="btn mt-1 w-full px-1 text-[0.8rem]" @click="wear(r.colour)">Use this skin</button>
+        </figcaption>
       </figure>
     </div>
   </PanelDialog>

@@ -7,15 +7,30 @@ import type { Seat } from '#core/stencil'
 import { discAt, plainZone, zoneAt } from '#core/skin'
 
 /** Gems, glitter and lips, and the empty patches where they could go. */
-const bench = useBench(), brush = useBrushwork(), drawer = useDrawer(), worker = useSheetWorker()
-const areas = [['patch', 'round patch'], ['trail', 'trail'], ['outline', 'outlined'], ['zones', 'zones'], ['print', 'over a print']] as const
+const bench = useBench(),
+  brush = useBrushwork(),
+  drawer = useDrawer(),
+  worker = useSheetWorker()
+const areas = [
+  ['patch', 'round patch'],
+  ['trail', 'trail'],
+  ['outline', 'outlined'],
+  ['zones', 'zones'],
+  ['print', 'over a print'],
+] as const
 const fillWords: Record<Fill, string> = { dots: 'Dots', star: 'Star', glitter: 'Glitter' }
-const spots = computed(() => brush.composition?.spots ?? []), balance = computed(() => brush.composition?.balance ?? null)
-const share = (pair: readonly [number, number]) => pair[0] + pair[1] > 0 ? Math.round(100 * pair[0] / (pair[0] + pair[1])) : 50
+const spots = computed(() => brush.composition?.spots ?? []),
+  balance = computed(() => brush.composition?.balance ?? null)
+const share = (pair: readonly [number, number]) =>
+  pair[0] + pair[1] > 0 ? Math.round((100 * pair[0]) / (pair[0] + pair[1])) : 50
 /** The composition is worked out while it is looked at. */
 const look = ref(false)
-watch(look, (on) => { brush.showSpots = on })
-onBeforeUnmount(() => { brush.showSpots = false })
+watch(look, on => {
+  brush.showSpots = on
+})
+onBeforeUnmount(() => {
+  brush.showSpots = false
+})
 
 const searching = ref<number | null>(null)
 /** Lays the best small motif of the drawer into a patch. */
@@ -23,9 +38,21 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
   searching.value = n
   try {
     await worker.knowDrawer()
-    const zone = zoneAt(bench.ground, spot.at), seats: Seat[] | null = await worker.fits({ ring: discAt(spot.at, spot.radius * 1.15), even: false, keepOuts: [...bench.ground.keepOuts], focus: [...bench.look!.focus], zone: zone && plainZone(zone) }, bench.look!, () => {})
+    const zone = zoneAt(bench.ground, spot.at),
+      seats: Seat[] | null = await worker.fits(
+        {
+          ring: discAt(spot.at, spot.radius * 1.15),
+          even: false,
+          keepOuts: [...bench.ground.keepOuts],
+          focus: [...bench.look!.focus],
+          zone: zone && plainZone(zone),
+        },
+        bench.look!,
+        () => {},
+      )
     const seat = seats?.find(s => drawer.find(s.id)?.kind !== 'texture' && s.score > 0.2)
-    if (!seat) return void toast.error(`No motif of the drawer is small enough for ${Math.round(2 * spot.radius)} mm.`)
+    if (!seat)
+      return void toast.error(`No motif of the drawer is small enough for ${Math.round(2 * spot.radius)} mm.`)
     await bench.addSheet(seat.id, seat.at, seat)
   } finally {
     searching.value = null
@@ -37,11 +64,31 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
   <div class="h-full space-y-3 overflow-y-auto p-3">
     <section>
       <h3 class="eyebrow mb-1"><Gem :size="13" class="mr-1 inline" />Gems</h3>
-      <div class="grid grid-cols-3 gap-1.5"><button v-for="cut in ['round', 'drop', 'star'] as const" :key="cut" class="btn capitalize" :data-gem="cut" @click="brush.addGem(cut)">{{ cut }}</button></div>
+      <div class="grid grid-cols-3 gap-1.5">
+        <button
+          v-for="cut in ['round', 'drop', 'star'] as const"
+          :key="cut"
+          class="btn capitalize"
+          :data-gem="cut"
+          @click="brush.addGem(cut)"
+        >
+          {{ cut }}
+        </button>
+      </div>
     </section>
     <section>
       <h3 class="eyebrow mb-1"><Sparkles :size="13" class="mr-1 inline" />Glitter</h3>
-      <div class="flex flex-wrap gap-1.5"><button v-for="[area, words] in areas" :key="area" class="btn text-[0.87rem]" :data-glitter="area" @click="brush.addGlitter(area)">{{ words }}</button></div>
+      <div class="flex flex-wrap gap-1.5">
+        <button
+          v-for="[area, words] in areas"
+          :key="area"
+          class="btn text-[0.87rem]"
+          :data-glitter="area"
+          @click="brush.addGlitter(area)"
+        >
+          {{ words }}
+        </button>
+      </div>
     </section>
     <section v-if="bench.ground.face">
       <h3 class="eyebrow mb-1"><Smile :size="13" class="mr-1 inline" />Lips</h3>
@@ -52,16 +99,50 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
       <template v-if="look">
         <div v-if="balance" class="mt-2 text-[0.87rem] leading-snug" data-testid="balance">
           <p class="font-semibold">Left and right: {{ balance.words }}.</p>
-          <div v-for="[words, pair] in [['painted area', balance.area], ['colour weight', balance.weight]] as const" :key="words" class="mt-1">
-            <div class="flex justify-between text-soft"><span>{{ share(pair) }} %</span><span>{{ words }}</span><span>{{ 100 - share(pair) }} %</span></div>
-            <div class="flex h-2 overflow-hidden rounded-full bg-rule"><span class="bg-mulberry" :style="{ width: `${share(pair)}%` }" /><span class="w-px bg-white" /></div>
+          <div
+            v-for="[words, pair] in [
+              ['painted area', balance.area],
+              ['colour weight', balance.weight],
+            ] as const"
+            :key="words"
+            class="mt-1"
+          >
+            <div class="flex justify-between text-soft">
+              <span>{{ share(pair) }} %</span><span>{{ words }}</span
+              ><span>{{ 100 - share(pair) }} %</span>
+            </div>
+            <div class="flex h-2 overflow-hidden rounded-full bg-rule">
+              <span class="bg-mulberry" :style="{ width: `${share(pair)}%` }" /><span class="w-px bg-white" />
+            </div>
           </div>
         </div>
-        <p v-if="!spots.length" class="mt-1 text-[0.87rem] text-soft">No patch of 7 mm or more is free between the elements.</p>
+        <p v-if="!spots.length" class="mt-1 text-[0.87rem] text-soft">
+          No patch of 7 mm or more is free between the elements.
+        </p>
         <ul class="mt-1.5 space-y-1.5" data-testid="spots">
-          <li v-for="(s, i) in spots" :key="i" class="rounded-lg border border-rule bg-card px-2 py-1 text-[0.87rem]">
-            <p><strong>{{ i + 1 }}</strong> {{ Math.round(2 * s.radius) }} mm across, {{ s.where }}</p>
-            <div class="mt-0.5 flex flex-wrap gap-1"><button v-for="f in FILLS" :key="f" class="btn px-2 py-0.5 text-[0.8rem]" @click="brush.fill(f, s.at, s.radius)">{{ fillWords[f] }}</button><button class="btn px-2 py-0.5 text-[0.8rem]" :disabled="searching !== null" @click="motif(s, i)"><Star :size="12" />{{ searching === i ? 'Looking…' : 'Motif' }}</button></div>
+          <li
+            v-for="(s, i) in spots"
+            :key="i"
+            class="rounded-lg border border-rule bg-card px-2 py-1 text-[0.87rem]"
+          >
+            <p>
+              <strong>{{ i + 1 }}</strong> {{ Math.round(2 * s.radius) }} mm across, {{ s.where }}
+            </p>
+            <div class="mt-0.5 flex flex-wrap gap-1">
+              <button
+                v-for="f in FILLS"
+                :key="f"
+                class="btn px-2 py-0.5 text-[0.8rem]"
+                @click="brush.fill(f, s.at, s.radius)"
+              >
+                {{ fillWords[f] }}</button><button
+                class="btn px-2 py-0.5 text-[0.8rem]"
+                :disabled="searching !== null"
+                @click="motif(s, i)"
+              >
+                <Star :size="12" />{{ searching === i ? 'Looking…' : 'Motif' }}
+              </button>
+            </div>
           </li>
         </ul>
       </template>

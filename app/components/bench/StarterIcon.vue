@@ -1,29 +1,85 @@
 <script setup lang="ts">
 import { pathData } from '#core/formats'
 import { boxOf, EMPTY_BOX } from '#core/geometry'
-import { freshSheet, kindOf, starterOf, type PaintRef, type StarterId, type Step, type World } from '#core/look'
+import {
+  freshSheet,
+  kindOf,
+  starterOf,
+  type PaintRef,
+  type StarterId,
+  type Step,
+  type World,
+} from '#core/look'
 
 /** An arrangement drawn small as it would lie on this canvas. */
 const props = defineProps<{ starter: StarterId }>()
-const bench = useBench(), drawer = useDrawer()
+const bench = useBench(),
+  drawer = useDrawer()
 const ref = (colour: string): PaintRef => ({ id: `icon-${colour.slice(1)}`, name: '', colour })
 const palette = { dark: ref('#23201D'), light: ref('#A89F90'), body: ref('#7A2E5D'), accent: ref('#B47A12') }
 const shapes = computed(() => {
   let n = 0
-  const { ground } = bench, sheet = [...drawer.shapes.values()][0], host = starterOf(props.starter).on === 'sheet' && sheet ? freshSheet('host', '', sheet.id, bench.middleSpot() as [number, number], palette.body) : null
-  const steps: Step[] = [...(host ? [host] : []), ...starterOf(props.starter).make({ ground, focus: bench.look!.focus, palette, id: () => `i${n++}`, host })], world: World = { ground, steps, stencil: id => drawer.shapes.get(id), paint: () => undefined, flat: true, quick: true }
-  return steps.flatMap(s => kindOf(s).prints(s, world).map((p, i, all) => ({ rings: p.rings.map(ground.front.ring), colour: s.kind === 'gem' ? '#5C564E' : s.kind === 'line' ? s.load.kind === 'one' ? s.load.paint.colour : i < all.length / 2 ? '#B98BA5' : '#7A2E5D' : s.kind === 'dots' ? s.paint.colour : '#7A2E5D' })))
+  const { ground } = bench,
+    sheet = [...drawer.shapes.values()][0],
+    host =
+      starterOf(props.starter).on === 'sheet' && sheet
+        ? freshSheet('host', '', sheet.id, bench.middleSpot() as [number, number], palette.body)
+        : null
+  const steps: Step[] = [
+      ...(host ? [host] : []),
+      ...starterOf(props.starter).make({
+        ground,
+        focus: bench.look!.focus,
+        palette,
+        id: () => `i${n++}`,
+        host,
+      }),
+    ],
+    world: World = {
+      ground,
+      steps,
+      stencil: id => drawer.shapes.get(id),
+      paint: () => undefined,
+      flat: true,
+      quick: true,
+    }
+  return steps.flatMap(s =>
+    kindOf(s)
+      .prints(s, world)
+      .map((p, i, all) => ({
+        rings: p.rings.map(ground.front.ring),
+        colour:
+          s.kind === 'gem'
+            ? '#5C564E'
+            : s.kind === 'line'
+              ? s.load.kind === 'one'
+                ? s.load.paint.colour
+                : i < all.length / 2
+                  ? '#B98BA5'
+                  : '#7A2E5D'
+              : s.kind === 'dots'
+                ? s.paint.colour
+                : '#7A2E5D',
+      })),
+  )
 })
 /** The landmarks' outline gives the eye a hold. */
-const eyes = computed(() => bench.ground.keepOuts.filter(k => k.words.endsWith('eye') || k.words === 'mouth').map(k => k.ring))
+const eyes = computed(() =>
+  bench.ground.keepOuts.filter(k => k.words.endsWith('eye') || k.words === 'mouth').map(k => k.ring),
+)
 const view = computed(() => {
   const rings = shapes.value.flatMap(s => s.rings)
   if (!rings.length) return '0 0 10 10'
-  const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX }), w = Math.max(60, b.maxX - b.minX + 8), h = Math.max(w * 0.5, b.maxY - b.minY + 8)
+  const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX }),
+    w = Math.max(60, b.maxX - b.minX + 8),
+    h = Math.max(w * 0.5, b.maxY - b.minY + 8)
   return `${(b.minX + b.maxX) / 2 - Math.max(w, h * 2) / 2} ${(b.minY + b.maxY - h) / 2} ${Math.max(w, h * 2)} ${h}`
 })
 </script>
 
 <template>
-  <svg :viewBox="view" class="h-14 w-full" aria-hidden="true"><path :d="pathData(eyes)" fill="none" stroke="#B9B2A6" stroke-width="0.8" /><path v-for="(s, i) in shapes" :key="i" :d="pathData(s.rings)" :fill="s.colour" /></svg>
+  <svg :viewBox="view" class="h-14 w-full" aria-hidden="true">
+    <path :d="pathData(eyes)" fill="none" stroke="#B9B2A6" stroke-width="0.8" />
+    <path v-for="(s, i) in shapes" :key="i" :d="pathData(s.rings)" :fill="s.colour" />
+  </svg>
 </template>

@@ -25,66 +25,177 @@ import ZonesField from './controls/ZonesField.vue'
 
 const bench = useBench()
 /** Controls that take the whole step, and those that hold the one value their field names. */
-const whole: Partial<Record<Field['control'], Component>> = { zones: ZonesField, paints: PaintsField, axis: AxisField, placement: PlacementField, twin: TwinField, register: RegisterField, passes: PassesField, brushwork: BrushworkField, dots: DotsField, gem: GemField, glitter: GlitterField, lips: LipsField, handles: HandlesField, free: FreeField }
+const whole: Partial<Record<Field['control'], Component>> = {
+  zones: ZonesField,
+  paints: PaintsField,
+  axis: AxisField,
+  placement: PlacementField,
+  twin: TwinField,
+  register: RegisterField,
+  passes: PassesField,
+  brushwork: BrushworkField,
+  dots: DotsField,
+  gem: GemField,
+  glitter: GlitterField,
+  lips: LipsField,
+  handles: HandlesField,
+  free: FreeField,
+}
 /** Brushwork has a twin of another kind than a sheet. */
-const controlOf = (field: Field) => field.control === 'twin' && step.value?.kind !== 'sheet' ? MarkTwinField : whole[field.control]
-const single: Partial<Record<Field['control'], Component>> = { tool: ToolPicker, wetness: WetnessPicker, dabs: CountStepper, switch: SwitchField }
+const controlOf = (field: Field) =>
+  field.control === 'twin' && step.value?.kind !== 'sheet' ? MarkTwinField : whole[field.control]
+const single: Partial<Record<Field['control'], Component>> = {
+  tool: ToolPicker,
+  wetness: WetnessPicker,
+  dabs: CountStepper,
+  switch: SwitchField,
+}
 
 const step = computed(() => bench.selected)
 const number = computed(() => bench.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
 const kind = computed(() => step.value && kindOf(step.value))
 /** A base over zones has neither handles nor a twin. */
-const fields = computed(() => kind.value?.fields.filter(f => !(step.value?.kind === 'wash' && !step.value.points.length && ['handles', 'twin', 'free'].includes(f.control))) ?? [])
+const fields = computed(
+  () =>
+    kind.value?.fields.filter(
+      f =>
+        !(
+          step.value?.kind === 'wash' &&
+          !step.value.points.length &&
+          ['handles', 'twin', 'free'].includes(f.control)
+        ),
+    ) ?? [],
+)
 const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
-const put = (field: Field, value: unknown) => bench.editStep(field.label.toLowerCase(), (s) => { (s as unknown as Record<string, unknown>)[field.path] = value })
+const put = (field: Field, value: unknown) =>
+  bench.editStep(field.label.toLowerCase(), s => {
+    ;(s as unknown as Record<string, unknown>)[field.path] = value
+  })
 /** Sections that are folded until somebody opens them; what was opened or folded is remembered by its name. */
 const FOLDED: readonly string[] = ['Registered', 'Left free']
 const folds = useLocalStorage<Record<string, boolean>>('janusform-card-folds', {})
 const isOpen = (label: string) => folds.value[label] ?? !FOLDED.includes(label)
-const fold = (label: string, event: Event) => { folds.value = { ...folds.value, [label]: (event.target as HTMLDetailsElement).open } }
+const fold = (label: string, event: Event) => {
+  folds.value = { ...folds.value, [label]: (event.target as HTMLDetailsElement).open }
+}
 /** Puts the step in another place, by its number. */
 function renumber(event: Event): void {
-  const box = event.target as HTMLInputElement, to = box.valueAsNumber
+  const box = event.target as HTMLInputElement,
+    to = box.valueAsNumber
   if (Number.isInteger(to) && to >= 1 && to <= bench.look!.steps.length) bench.move(step.value!.id, to - 1)
   box.value = String(number.value)
 }
-const rename = (event: Event) => bench.editStep('rename', (s) => { s.label = (event.target as HTMLInputElement).value.slice(0, 60) })
+const rename = (event: Event) =>
+  bench.editStep('rename', s => {
+    s.label = (event.target as HTMLInputElement).value.slice(0, 60)
+  })
 </script>
 
 <template>
   <aside class="flex min-h-0 flex-col border-l border-rule bg-paper" aria-label="Step card">
     <template v-if="step && kind">
-    <div :key="step.id" class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
-      <header>
-        <div class="flex items-center gap-1">
-          <input v-kept="number" type="number" min="1" :max="bench.look!.steps.length" class="number h-6 w-9 rounded-full border-0 bg-mulberry px-1 text-center text-sm font-bold text-white" :title="`Step ${number} of ${bench.look!.steps.length}: type another number to move it there`" aria-label="Place of this step" @change="renumber">
-          <span class="eyebrow flex-1">{{ kind.words }} <span class="font-normal">of {{ bench.look!.steps.length }}</span></span>
-          <button class="icon-btn" title="Copy this step" aria-label="Copy this step" @click="bench.duplicate()"><Copy :size="16" /></button>
-          <button class="icon-btn" title="Delete this step (Delete)" aria-label="Delete this step" @click="bench.remove()"><Trash2 :size="16" /></button>
-          <button class="icon-btn" title="Let go of this step (Esc)" aria-label="Close the card" @click="bench.selectedId = null"><X :size="16" /></button>
-        </div>
-        <input class="mt-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-lg font-semibold hover:border-rule focus:border-mulberry" v-kept="step.label" aria-label="Name of the step" maxlength="60" @change="rename">
-      </header>
-      <template v-for="field in fields" :key="field.label">
-        <SwitchField v-if="field.control === 'switch'" :model-value="valueOf(field.path) as boolean" :label="field.label" @update:model-value="put(field, $event)" />
-        <details v-else :open="isOpen(field.label)" :data-section="field.label" @toggle="fold(field.label, $event)">
-          <summary class="eyebrow mb-1 select-none">{{ field.label }}</summary>
-          <component :is="controlOf(field)" v-if="controlOf(field)" :step="step" />
-          <component :is="single[field.control]" v-else :model-value="valueOf(field.path)" :label="field.label" @update:model-value="put(field, $event)" />
-        </details>
-      </template>
-      <section class="space-y-1.5 border-t border-rule pt-2">
-        <SwitchField :model-value="step.optional" label="Can be left out when there is a queue" @update:model-value="v => bench.editStep('optional', (s) => { s.optional = v })" />
-      </section>
-    </div>
-    <!-- Below the fields and not above them: what comes of a step arrives late, and must not move them under the hand; its height is fixed for the same reason. -->
-    <StepOutcome :key="`${step.id} outcome`" :step="step" class="h-[28%] min-h-36 shrink-0 overflow-y-auto border-t border-rule px-3 py-2.5" />
+      <div :key="step.id" class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
+        <header>
+          <div class="flex items-center gap-1">
+            <input
+              v-kept="number"
+              type="number"
+              min="1"
+              :max="bench.look!.steps.length"
+              class="number h-6 w-9 rounded-full border-0 bg-mulberry px-1 text-center text-sm font-bold text-white"
+              :title="`Step ${number} of ${bench.look!.steps.length}: type another number to move it there`"
+              aria-label="Place of this step"
+              @change="renumber"
+            />
+            <span class="eyebrow flex-1"
+              >{{ kind.words }} <span class="font-normal">of {{ bench.look!.steps.length }}</span></span
+            >
+            <button
+              class="icon-btn"
+              title="Copy this step"
+              aria-label="Copy this step"
+              @click="bench.duplicate()"
+            >
+              <Copy :size="16" />
+            </button>
+            <button
+              class="icon-btn"
+              title="Delete this step (Delete)"
+              aria-label="Delete this step"
+              @click="bench.remove()"
+            >
+              <Trash2 :size="16" />
+            </button>
+            <button
+              class="icon-btn"
+              title="Let go of this step (Esc)"
+              aria-label="Close the card"
+              @click="bench.selectedId = null"
+            >
+              <X :size="16" />
+            </button>
+          </div>
+          <input
+            class="mt-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-lg font-semibold hover:border-rule focus:border-mulberry"
+            v-kept="step.label"
+            aria-label="Name of the step"
+            maxlength="60"
+            @change="rename"
+          />
+        </header>
+        <template v-for="field in fields" :key="field.label">
+          <SwitchField
+            v-if="field.control === 'switch'"
+            :model-value="valueOf(field.path) as boolean"
+            :label="field.label"
+            @update:model-value="put(field, $event)"
+          />
+          <details
+            v-else
+            :open="isOpen(field.label)"
+            :data-section="field.label"
+            @toggle="fold(field.label, $event)"
+          >
+            <summary class="eyebrow mb-1 select-none">{{ field.label }}</summary>
+            <component :is="controlOf(field)" v-if="controlOf(field)" :step="step" />
+            <component
+              :is="single[field.control]"
+              v-else
+              :model-value="valueOf(field.path)"
+              :label="field.label"
+              @update:model-value="put(field, $event)"
+            />
+          </details>
+        </template>
+        <section class="space-y-1.5 border-t border-rule pt-2">
+          <SwitchField
+            :model-value="step.optional"
+            label="Can be left out when there is a queue"
+            @update:model-value="
+              v =>
+                bench.editStep('optional', s => {
+                  s.optional = v
+                })
+            "
+          />
+        </section>
+      </div>
+      <!-- Below the fields and not above them: what comes of a step arrives late, and must not move them under the hand; its height is fixed for the same reason. -->
+      <StepOutcome
+        :key="`${step.id} outcome`"
+        :step="step"
+        class="h-[28%] min-h-36 shrink-0 overflow-y-auto border-t border-rule px-3 py-2.5"
+      />
     </template>
     <div v-else class="min-h-0 overflow-y-auto"><LookNotes /></div>
   </aside>
 </template>
 
 <style scoped>
-.number { appearance: textfield; }
-.number::-webkit-inner-spin-button { display: none; }
+.number {
+  appearance: textfield;
+}
+.number::-webkit-inner-spin-button {
+  display: none;
+}
 </style>

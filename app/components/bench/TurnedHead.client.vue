@@ -6,17 +6,26 @@ import type { HeadScene, Turn } from './head/scene'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(), painter = usePainter()
-const holder = useTemplateRef<HTMLDivElement>('holder'), canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const bench = useBench(),
+  painter = usePainter()
+const holder = useTemplateRef<HTMLDivElement>('holder'),
+  canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { width, height } = useElementSize(holder)
-const turn = ref<Turn>({ across: 35, up: 0 }), problem = ref(''), ready = ref(false)
+const turn = ref<Turn>({ across: 35, up: 0 }),
+  problem = ref(''),
+  ready = ref(false)
 /** Three fixed views, kept as small pictures. Left and right are the painter's. */
-const fixed = [['from the left', -62], ['front', 0], ['from the right', 62]] as const
+const fixed = [
+  ['from the left', -62],
+  ['front', 0],
+  ['from the right', 62],
+] as const
 const thumbs = ref<string[]>([])
 /** px to the mm of the picture that the skin wears. */
 const FINENESS = 4
 
-let scene: HeadScene | null = null, limits = { across: 100, up: 35 }
+let scene: HeadScene | null = null,
+  limits = { across: 100, up: 35 }
 onMounted(async () => {
   await nextTick()
   try {
@@ -24,7 +33,8 @@ onMounted(async () => {
     limits = MOST_TURN
     scene = new HeadScene(canvas.value!)
   } catch {
-    problem.value = 'This browser has no WebGL, so the head cannot be turned here. The picture from the front and everything else work as before.'
+    problem.value =
+      'This browser has no WebGL, so the head cannot be turned here. The picture from the front and everything else work as before.'
     return
   }
   await refresh()
@@ -50,12 +60,18 @@ const refresh = newestOnly(async () => {
 watch([() => bench.look, () => bench.loaded, () => props.playTo], () => refresh())
 watch([turn, width, height], draw)
 function draw(): void {
-  if (scene && width.value > 20) scene.draw(turn.value, width.value, height.value, Math.min(2, window.devicePixelRatio || 1))
+  if (scene && width.value > 20)
+    scene.draw(turn.value, width.value, height.value, Math.min(2, window.devicePixelRatio || 1))
 }
 
 const bounded = (v: number, most: number) => Math.min(most, Math.max(-most, v))
-const by = (across: number, up: number) => { turn.value = { across: bounded(turn.value.across + across, limits.across), up: bounded(turn.value.up + up, limits.up) } }
-let grip: { x: number, y: number } | null = null
+const by = (across: number, up: number) => {
+  turn.value = {
+    across: bounded(turn.value.across + across, limits.across),
+    up: bounded(turn.value.up + up, limits.up),
+  }
+}
+let grip: { x: number; y: number } | null = null
 function press(event: PointerEvent): void {
   grip = { x: event.clientX, y: event.clientY }
   canvas.value!.setPointerCapture(event.pointerId)
@@ -66,27 +82,89 @@ function drag(event: PointerEvent): void {
   grip = { x: event.clientX, y: event.clientY }
 }
 function key(event: KeyboardEvent): void {
-  const step = event.shiftKey ? 15 : 5, move = ({ ArrowLeft: [step, 0], ArrowRight: [-step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] } as Record<string, [number, number]>)[event.key]
+  const step = event.shiftKey ? 15 : 5,
+    move = (
+      { ArrowLeft: [step, 0], ArrowRight: [-step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] } as Record<
+        string,
+        [number, number]
+      >
+    )[event.key]
   if (event.key === 'Escape') emit('close')
-  else if (event.key >= '1' && event.key <= '3') turn.value = { across: fixed[Number(event.key) - 1]![1], up: 0 }
+  else if (event.key >= '1' && event.key <= '3')
+    turn.value = { across: fixed[Number(event.key) - 1]![1], up: 0 }
   else if (move) by(...move)
   else return
   event.preventDefault()
   event.stopPropagation()
 }
-const words = computed(() => turn.value.across === 0 ? 'from the front' : `${Math.abs(turn.value.across).toFixed(0)}° from the ${turn.value.across < 0 ? 'left' : 'right'}`)
+const words = computed(() =>
+  turn.value.across === 0
+    ? 'from the front'
+    : `${Math.abs(turn.value.across).toFixed(0)}° from the ${turn.value.across < 0 ? 'left' : 'right'}`,
+)
 </script>
 
 <template>
-  <div ref="holder" class="absolute inset-0 z-10 bg-stage" data-testid="turned" :data-ready="ready" @keydown="key">
-    <canvas ref="canvas" tabindex="0" class="block size-full touch-none" role="application" aria-label="The turned head: drag it, or use the arrow keys; 1, 2 and 3 are fixed views" @pointerdown="press" @pointermove="drag" @pointerup="grip = null" @pointercancel="grip = null" />
-    <p v-if="!problem && !ready" role="status" class="absolute inset-0 flex items-center justify-center gap-2 text-soft"><LoaderCircle :size="18" class="animate-spin" />Turning the head…</p>
-    <p v-if="problem" role="alert" class="absolute inset-x-10 top-24 rounded-xl border border-care bg-card p-4 text-center">{{ problem }}</p>
-    <p v-if="ready" class="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper" data-testid="turn">{{ words }}</p>
-    <button class="btn absolute top-2 right-2" aria-label="Back to the front picture" @click="emit('close')"><X :size="15" />Back</button>
+  <div
+    ref="holder"
+    class="absolute inset-0 z-10 bg-stage"
+    data-testid="turned"
+    :data-ready="ready"
+    @keydown="key"
+  >
+    <canvas
+      ref="canvas"
+      tabindex="0"
+      class="block size-full touch-none"
+      role="application"
+      aria-label="The turned head: drag it, or use the arrow keys; 1, 2 and 3 are fixed views"
+      @pointerdown="press"
+      @pointermove="drag"
+      @pointerup="grip = null"
+      @pointercancel="grip = null"
+    />
+    <p
+      v-if="!problem && !ready"
+      role="status"
+      class="absolute inset-0 flex items-center justify-center gap-2 text-soft"
+    >
+      <LoaderCircle :size="18" class="animate-spin" />Turning the head…
+    </p>
+    <p
+      v-if="problem"
+      role="alert"
+      class="absolute inset-x-10 top-24 rounded-xl border border-care bg-card p-4 text-center"
+    >
+      {{ problem }}
+    </p>
+    <p
+      v-if="ready"
+      class="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper"
+      data-testid="turn"
+    >
+      {{ words }}
+    </p>
+    <button class="btn absolute top-2 right-2" aria-label="Back to the front picture" @click="emit('close')">
+      <X :size="15" />Back
+    </button>
     <div v-if="ready" class="absolute bottom-2 left-2 flex gap-1.5" role="group" aria-label="Fixed views">
-      <button v-for="([name, across], i) in fixed" :key="name" class="rounded-lg border bg-card p-1 text-xs" :class="turn.across === across && turn.up === 0 ? 'border-mulberry text-mulberry' : 'border-rule text-soft'" :aria-pressed="turn.across === across && turn.up === 0" @click="turn = { across, up: 0 }"><img :src="thumbs[i]" :alt="`The look ${name}`" class="h-[84px] w-[63px] rounded object-cover">{{ name }}</button>
+      <button
+        v-for="([name, across], i) in fixed"
+        :key="name"
+        class="rounded-lg border bg-card p-1 text-xs"
+        :class="
+          turn.across === across && turn.up === 0 ? 'border-mulberry text-mulberry' : 'border-rule text-soft'
+        "
+        :aria-pressed="turn.across === across && turn.up === 0"
+        @click="turn = { across, up: 0 }"
+      >
+        <img :src="thumbs[i]" :alt="`The look ${name}`" class="h-[84px] w-[63px] rounded object-cover" />{{
+          name
+        }}
+      </button>
     </div>
-    <p v-if="ready" class="absolute right-3 bottom-2 text-xs text-soft">drag, or arrow keys; 1 2 3 fixed views; Esc back</p>
+    <p v-if="ready" class="absolute right-3 bottom-2 text-xs text-soft">
+      drag, or arrow keys; 1 2 3 fixed views; Esc back
+    </p>
   </div>
 </template>

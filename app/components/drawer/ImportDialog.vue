@@ -6,17 +6,53 @@ import type { StencilMeta } from '~~/server/db/stencils'
 const emit = defineEmits<{ close: [] }>()
 const worker = useSheetWorker()
 
-interface Entry { key: number, file: string, text: string, name: string, kind: StencilKind, width: number | null, asked: string | null, read: FileRead | null, analysis: Analysis | null, problem: string, progress: string, state: 'reading' | 'ready' | 'bad' | 'sending' | 'done' }
+interface Entry {
+  key: number
+  file: string
+  text: string
+  name: string
+  kind: StencilKind
+  width: number | null
+  asked: string | null
+  read: FileRead | null
+  analysis: Analysis | null
+  problem: string
+  progress: string
+  state: 'reading' | 'ready' | 'bad' | 'sending' | 'done'
+}
 const entries = ref<Entry[]>([])
 const box = useTemplateRef<HTMLInputElement>('box')
-const known = { 'A4 upright': 210, 'A5 upright': 148, 'A5 lying': 210, 'A6 upright': 105, 'A6 lying': 148 } as const
+const known = {
+  'A4 upright': 210,
+  'A5 upright': 148,
+  'A5 lying': 210,
+  'A6 upright': 105,
+  'A6 lying': 148,
+} as const
 let count = 0
 
 const MOST = 8 * 1024 * 1024
 
 async function take(files: FileList | null): Promise<void> {
   for (const file of files ?? []) {
-    entries.value.push({ key: ++count, file: file.name, text: '', name: file.name.replace(/\.(svg|dxf)$/i, '').replace(/[-_]+/g, ' ').slice(0, 80) || 'Sheet', kind: 'motif', width: null, asked: null, read: null, analysis: null, problem: '', progress: '', state: 'reading' })
+    entries.value.push({
+      key: ++count,
+      file: file.name,
+      text: '',
+      name:
+        file.name
+          .replace(/\.(svg|dxf)$/i, '')
+          .replace(/[-_]+/g, ' ')
+          .slice(0, 80) || 'Sheet',
+      kind: 'motif',
+      width: null,
+      asked: null,
+      read: null,
+      analysis: null,
+      problem: '',
+      progress: '',
+      state: 'reading',
+    })
     const entry = entries.value.at(-1)!
     if (file.size > MOST) {
       entry.state = 'bad'
@@ -31,7 +67,8 @@ async function take(files: FileList | null): Promise<void> {
 
 async function read(entry: Entry): Promise<void> {
   entry.state = 'reading'
-  const width = entry.width ?? undefined, result = await worker.read(entry.text, width)
+  const width = entry.width ?? undefined,
+    result = await worker.read(entry.text, width)
   if (!result.ok) {
     entry.state = 'bad'
     entry.problem = result.sentence
@@ -40,7 +77,11 @@ async function read(entry: Entry): Promise<void> {
   entry.read = markRaw(result.read)
   entry.asked = entry.asked ?? result.read.ask
   entry.problem = ''
-  entry.analysis = markRaw(await worker.analyse(result.read.sheet, 1, (words, done) => { entry.progress = `${words}, ${Math.round(100 * done)} %` }))
+  entry.analysis = markRaw(
+    await worker.analyse(result.read.sheet, 1, (words, done) => {
+      entry.progress = `${words}, ${Math.round(100 * done)} %`
+    }),
+  )
   entry.state = 'ready'
 }
 
@@ -54,7 +95,13 @@ async function add(entry: Entry): Promise<void> {
   entry.state = 'sending'
   try {
     await $fetch<{ stencil: StencilMeta }>('/api/stencils', {
-      method: 'POST', body: { file: entry.text, widthMm: entry.width ?? undefined, about: { name: entry.name, kind: entry.kind, groups: entry.analysis!.groups }, analysis: summaryOf(toRaw(entry.analysis!)) },
+      method: 'POST',
+      body: {
+        file: entry.text,
+        widthMm: entry.width ?? undefined,
+        about: { name: entry.name, kind: entry.kind, groups: entry.analysis!.groups },
+        analysis: summaryOf(toRaw(entry.analysis!)),
+      },
     })
     entry.state = 'done'
   } catch (error) {
@@ -63,40 +110,133 @@ async function add(entry: Entry): Promise<void> {
   }
 }
 const ready = computed(() => entries.value.filter(e => e.state === 'ready' && sizeKnown(e)))
-const addAll = async () => { for (const entry of ready.value) await add(entry) }
+const addAll = async () => {
+  for (const entry of ready.value) await add(entry)
+}
 </script>
 
 <template>
   <PanelDialog open title="Import sheets" wide @close="emit('close')">
-    <label class="grid cursor-pointer place-items-center gap-1 rounded-xl border-2 border-dashed border-rule p-5 text-center hover:border-mulberry" @dragover.prevent @drop.prevent="take($event.dataTransfer?.files ?? null)">
-      <FileUp :size="22" class="text-mulberry" /><span><strong>Choose SVG or DXF files</strong> or drop them here</span><span class="text-sm text-soft">What is closed is cut out. Nothing is kept until you add it.</span>
-      <input ref="box" type="file" accept=".svg,.dxf,image/svg+xml" multiple class="sr-only" aria-label="Stencil files" @change="take(($event.target as HTMLInputElement).files)">
+    <label
+      class="grid cursor-pointer place-items-center gap-1 rounded-xl border-2 border-dashed border-rule p-5 text-center hover:border-mulberry"
+      @dragover.prevent
+      @drop.prevent="take($event.dataTransfer?.files ?? null)"
+    >
+      <FileUp :size="22" class="text-mulberry" /><span
+        ><strong>Choose SVG or DXF files</strong> or drop them here</span
+      ><span class="text-sm text-soft">What is closed is cut out. Nothing is kept until you add it.</span>
+      <input
+        ref="box"
+        type="file"
+        accept=".svg,.dxf,image/svg+xml"
+        multiple
+        class="sr-only"
+        aria-label="Stencil files"
+        @change="take(($event.target as HTMLInputElement).files)"
+      />
     </label>
     <ul class="mt-3 max-h-[46vh] space-y-2 overflow-y-auto">
-      <li v-for="(entry, i) in entries" :key="entry.key" class="flex gap-3 rounded-xl border border-rule bg-card p-2" :aria-label="entry.file">
-        <div class="size-28 shrink-0 rounded-lg bg-stage"><SheetDrawing v-if="entry.read" :sheet="entry.read.sheet" :analysis="entry.analysis" :show="{ islands: true }" /></div>
+      <li
+        v-for="(entry, i) in entries"
+        :key="entry.key"
+        class="flex gap-3 rounded-xl border border-rule bg-card p-2"
+        :aria-label="entry.file"
+      >
+        <div class="size-28 shrink-0 rounded-lg bg-stage">
+          <SheetDrawing
+            v-if="entry.read"
+            :sheet="entry.read.sheet"
+            :analysis="entry.analysis"
+            :show="{ islands: true }"
+          />
+        </div>
         <div class="min-w-0 flex-1 space-y-1">
           <div class="flex items-center gap-2">
-            <input v-model="entry.name" class="field min-w-0 flex-1" maxlength="80" :aria-label="`Name of ${entry.file}`" :disabled="entry.state === 'done'">
-            <select v-model="entry.kind" class="field w-32!" :aria-label="`Kind of ${entry.file}`" :disabled="entry.state === 'done'"><option v-for="k in STENCIL_KINDS" :key="k">{{ k }}</option></select>
-            <button class="icon-btn" :aria-label="`Take ${entry.file} off the list`" @click="entries.splice(i, 1)"><X :size="15" /></button>
+            <input
+              v-model="entry.name"
+              class="field min-w-0 flex-1"
+              maxlength="80"
+              :aria-label="`Name of ${entry.file}`"
+              :disabled="entry.state === 'done'"
+            />
+            <select
+              v-model="entry.kind"
+              class="field w-32!"
+              :aria-label="`Kind of ${entry.file}`"
+              :disabled="entry.state === 'done'"
+            >
+              <option v-for="k in STENCIL_KINDS" :key="k">{{ k }}</option>
+            </select>
+            <button
+              class="icon-btn"
+              :aria-label="`Take ${entry.file} off the list`"
+              @click="entries.splice(i, 1)"
+            >
+              <X :size="15" />
+            </button>
           </div>
-          <p v-if="entry.state === 'reading'" class="text-sm text-soft" role="status">Reading… {{ entry.progress }}</p>
-          <p v-if="entry.problem" class="flex items-start gap-1 text-sm text-stop" role="alert"><CircleAlert :size="15" class="mt-0.5 shrink-0" />{{ entry.problem }}</p>
+          <p v-if="entry.state === 'reading'" class="text-sm text-soft" role="status">
+            Reading… {{ entry.progress }}
+          </p>
+          <p v-if="entry.problem" class="flex items-start gap-1 text-sm text-stop" role="alert">
+            <CircleAlert :size="15" class="mt-0.5 shrink-0" />{{ entry.problem }}
+          </p>
           <template v-if="entry.read && entry.analysis && entry.state !== 'bad'">
-            <p class="text-sm">{{ sizeKnown(entry) ? `${entry.read.sheet.width.toFixed(1)} × ${entry.read.sheet.height.toFixed(1)} mm, ` : '' }}{{ entry.analysis.openings }} {{ entry.analysis.openings === 1 ? 'opening' : 'openings' }}<span v-if="sizeKnown(entry) && entry.analysis.bridge">, narrowest bridge {{ entry.analysis.bridge.width.toFixed(2) }} mm</span><span v-if="entry.analysis.islands.length" class="text-stop">, {{ entry.analysis.islands.length }} loose {{ entry.analysis.islands.length === 1 ? 'piece' : 'pieces' }} (mend it on its page)</span></p>
+            <p class="text-sm">
+              {{
+                sizeKnown(entry)
+                  ? `${entry.read.sheet.width.toFixed(1)} × ${entry.read.sheet.height.toFixed(1)} mm, `
+                  : ''
+              }}{{ entry.analysis.openings }} {{ entry.analysis.openings === 1 ? 'opening' : 'openings'
+              }}<span v-if="sizeKnown(entry) && entry.analysis.bridge"
+                >, narrowest bridge {{ entry.analysis.bridge.width.toFixed(2) }} mm</span
+              ><span v-if="entry.analysis.islands.length" class="text-stop"
+                >, {{ entry.analysis.islands.length }} loose
+                {{ entry.analysis.islands.length === 1 ? 'piece' : 'pieces' }} (mend it on its page)</span
+              >
+            </p>
             <p v-for="note in entry.read.notes" :key="note" class="text-sm text-care">{{ note }}</p>
-            <div v-if="entry.asked && entry.state !== 'done'" class="rounded-lg border border-care/50 bg-white p-2 text-sm">
+            <div
+              v-if="entry.asked && entry.state !== 'done'"
+              class="rounded-lg border border-care/50 bg-white p-2 text-sm"
+            >
               <p class="text-care">{{ entry.asked }}</p>
-              <div class="mt-1 flex flex-wrap items-center gap-1.5"><label class="flex items-center gap-1">sheet's width<input class="field w-20!" type="number" min="5" max="1200" step="0.5" v-kept="entry.width ?? ''" :aria-label="`Real width of ${entry.file}, mm`" @change="size(entry, ($event.target as HTMLInputElement).valueAsNumber)">mm</label>
-                <button v-for="(mm, words) in known" :key="words" class="chip" @click="size(entry, mm)">{{ words }}</button></div>
+              <div class="mt-1 flex flex-wrap items-center gap-1.5">
+                <label class="flex items-center gap-1"
+                  >sheet's width<input
+                    class="field w-20!"
+                    type="number"
+                    min="5"
+                    max="1200"
+                    step="0.5"
+                    v-kept="entry.width ?? ''"
+                    :aria-label="`Real width of ${entry.file}, mm`"
+                    @change="size(entry, ($event.target as HTMLInputElement).valueAsNumber)"
+                  />mm</label
+                >
+                <button v-for="(mm, words) in known" :key="words" class="chip" @click="size(entry, mm)">
+                  {{ words }}
+                </button>
+              </div>
             </div>
           </template>
-          <p v-if="entry.state === 'done'" class="flex items-center gap-1 text-sm text-go"><CircleCheck :size="15" />In the drawer</p>
-          <button v-else-if="entry.state === 'ready'" class="btn" :disabled="!sizeKnown(entry)" @click="add(entry)">Add to the drawer</button>
+          <p v-if="entry.state === 'done'" class="flex items-center gap-1 text-sm text-go">
+            <CircleCheck :size="15" />In the drawer
+          </p>
+          <button
+            v-else-if="entry.state === 'ready'"
+            class="btn"
+            :disabled="!sizeKnown(entry)"
+            @click="add(entry)"
+          >
+            Add to the drawer
+          </button>
         </div>
       </li>
     </ul>
-    <div v-if="entries.length" class="mt-3 flex justify-end gap-2"><button v-if="ready.length > 1" class="btn-main" @click="addAll">Add all {{ ready.length }}</button><button class="btn" @click="emit('close')">Done</button></div>
+    <div v-if="entries.length" class="mt-3 flex justify-end gap-2">
+      <button v-if="ready.length > 1" class="btn-main" @click="addAll">Add all {{ ready.length }}</button
+      ><button class="btn" @click="emit('close')">Done</button>
+    </div>
   </PanelDialog>
 </template>

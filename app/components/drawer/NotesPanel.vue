@@ -18,23 +18,98 @@ async function save(notes: Partial<StencilNotes>): Promise<void> {
   }
 }
 const today = () => new Date().toISOString().slice(0, 10)
-const toggleZone = (zone: string) => save({ zones: props.about.zones.includes(zone) ? props.about.zones.filter(z => z !== zone) : [...props.about.zones, zone] })
-const tags = (text: string) => [...new Set(text.split(',').map(t => t.trim().toLowerCase()).filter(Boolean))].slice(0, 20)
+const toggleZone = (zone: string) =>
+  save({
+    zones: props.about.zones.includes(zone)
+      ? props.about.zones.filter(z => z !== zone)
+      : [...props.about.zones, zone],
+  })
+const tags = (text: string) =>
+  [
+    ...new Set(
+      text
+        .split(',')
+        .map(t => t.trim().toLowerCase())
+        .filter(Boolean),
+    ),
+  ].slice(0, 20)
 </script>
 
 <template>
   <section class="space-y-2" aria-label="Notes">
-    <label class="block"><span class="eyebrow">Name</span><input class="field" v-kept="about.name" maxlength="80" @change="save({ name: value($event) })"></label>
+    <label class="block"
+      ><span class="eyebrow">Name</span
+      ><input class="field" v-kept="about.name" maxlength="80" @change="save({ name: value($event) })"
+    /></label>
     <div class="grid grid-cols-2 gap-2">
-      <label><span class="eyebrow">Kind</span><select class="field" :value="about.kind" @change="save({ kind: value($event) as never })"><option v-for="k in STENCIL_KINDS" :key="k">{{ k }}</option></select></label>
-      <label><span class="eyebrow">Material</span><select class="field" :value="about.material" @change="save({ material: value($event) as never })"><option v-for="(m, id) in MATERIALS" :key="id" :value="id">{{ m.words }}</option></select></label>
-      <label><span class="eyebrow">Copies owned</span><input class="field" type="number" min="0" max="99" v-kept="about.copies" @change="save({ copies: Number(value($event)) })"></label>
-      <label><span class="eyebrow">Points to, ° from up</span><input class="field" type="number" min="-360" max="360" v-kept="about.heading ?? ''" placeholder="nowhere" @change="save({ heading: value($event) === '' ? null : Number(value($event)) })"></label>
+      <label
+        ><span class="eyebrow">Kind</span
+        ><select class="field" :value="about.kind" @change="save({ kind: value($event) as never })">
+          <option v-for="k in STENCIL_KINDS" :key="k">{{ k }}</option>
+        </select></label
+      >
+      <label
+        ><span class="eyebrow">Material</span
+        ><select class="field" :value="about.material" @change="save({ material: value($event) as never })">
+          <option v-for="(m, id) in MATERIALS" :key="id" :value="id">{{ m.words }}</option>
+        </select></label
+      >
+      <label
+        ><span class="eyebrow">Copies owned</span
+        ><input
+          class="field"
+          type="number"
+          min="0"
+          max="99"
+          v-kept="about.copies"
+          @change="save({ copies: Number(value($event)) })"
+      /></label>
+      <label
+        ><span class="eyebrow">Points to, ° from up</span
+        ><input
+          class="field"
+          type="number"
+          min="-360"
+          max="360"
+          v-kept="about.heading ?? ''"
+          placeholder="nowhere"
+          @change="save({ heading: value($event) === '' ? null : Number(value($event)) })"
+      /></label>
     </div>
-    <div><span class="eyebrow">Last cleaned</span><div class="flex gap-1.5"><input class="field" type="date" v-kept="about.cleanedOn ?? ''" aria-label="Last cleaned" @change="save({ cleanedOn: value($event) || null })"><button class="btn" @click="save({ cleanedOn: today() })">Today</button></div></div>
-    <div><span class="eyebrow">Made for</span><div class="flex flex-wrap gap-1"><button v-for="z in zones" :key="z" class="chip" :aria-pressed="about.zones.includes(z)" @click="toggleZone(z)">{{ z }}</button></div></div>
-    <label class="block"><span class="eyebrow">Tags, with commas</span><input class="field" v-kept="about.tags.join(', ')" @change="save({ tags: tags(value($event)) })"></label>
-    <label class="block"><span class="eyebrow">Notes</span><textarea class="field" rows="2" v-kept="about.notes" @change="save({ notes: value($event) })" /></label>
+    <div>
+      <span class="eyebrow">Last cleaned</span>
+      <div class="flex gap-1.5">
+        <input
+          class="field"
+          type="date"
+          v-kept="about.cleanedOn ?? ''"
+          aria-label="Last cleaned"
+          @change="save({ cleanedOn: value($event) || null })"
+        /><button class="btn" @click="save({ cleanedOn: today() })">Today</button>
+      </div>
+    </div>
+    <div>
+      <span class="eyebrow">Made for</span>
+      <div class="flex flex-wrap gap-1">
+        <button
+          v-for="z in zones"
+          :key="z"
+          class="chip"
+          :aria-pressed="about.zones.includes(z)"
+          @click="toggleZone(z)"
+        >
+          {{ z }}
+        </button>
+      </div>
+    </div>
+    <label class="block"
+      ><span class="eyebrow">Tags, with commas</span
+      ><input class="field" v-kept="about.tags.join(', ')" @change="save({ tags: tags(value($event)) })"
+    /></label>
+    <label class="block"
+      ><span class="eyebrow">Notes</span
+      ><textarea class="field" rows="2" v-kept="about.notes" @change="save({ notes: value($event) })" />
+    </label>
     <p class="text-sm text-soft">Wash and disinfect between people; local rules come first.</p>
   </section>
 </template>

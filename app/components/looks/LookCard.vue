@@ -2,11 +2,24 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Ellipsis } from '@lucide/vue'
 
-export interface LookSummary { id: string, name: string, tags: string[], version: number, savedAt: string, age: number, canvas: string, seconds: number, sheets: number, steps: number }
+export interface LookSummary {
+  id: string
+  name: string
+  tags: string[]
+  version: number
+  savedAt: string
+  age: number
+  canvas: string
+  seconds: number
+  sheets: number
+  steps: number
+}
 
 const props = defineProps<{ look: LookSummary }>()
-const emit = defineEmits<{ rename: [name: string], duplicate: [], remove: [] }>()
-const naming = ref(false), box = useTemplateRef<HTMLInputElement>('box'), moreButton = useTemplateRef<InstanceType<typeof MenuButton>>('moreButton')
+const emit = defineEmits<{ rename: [name: string]; duplicate: []; remove: [] }>()
+const naming = ref(false),
+  box = useTemplateRef<HTMLInputElement>('box'),
+  moreButton = useTemplateRef<InstanceType<typeof MenuButton>>('moreButton')
 
 async function begin(): Promise<void> {
   naming.value = true
@@ -22,23 +35,73 @@ function finish(): void {
 </script>
 
 <template>
-  <li class="group relative overflow-hidden rounded-2xl border border-rule bg-card transition-shadow hover:shadow-lg" :data-look="look.id">
-    <NuxtLink :to="`/looks/${look.id}`" :aria-label="`Open ${look.name}`" class="block overflow-hidden bg-stage">
-      <img :src="`/api/looks/${look.id}/picture.png?px=1.5&v=${look.version}`" :alt="`${look.name}, painted`" loading="lazy" class="mx-auto aspect-[208/250] w-full object-cover object-top transition-transform duration-300 group-hover:scale-[1.03]">
+  <li
+    class="group relative overflow-hidden rounded-2xl border border-rule bg-card transition-shadow hover:shadow-lg"
+    :data-look="look.id"
+  >
+    <NuxtLink
+      :to="`/looks/${look.id}`"
+      :aria-label="`Open ${look.name}`"
+      class="block overflow-hidden bg-stage"
+    >
+      <img
+        :src="`/api/looks/${look.id}/picture.png?px=1.5&v=${look.version}`"
+        :alt="`${look.name}, painted`"
+        loading="lazy"
+        class="mx-auto aspect-[208/250] w-full object-cover object-top transition-transform duration-300 group-hover:scale-[1.03]"
+      />
     </NuxtLink>
     <div class="p-3">
       <div class="flex items-center gap-1">
-        <input v-if="naming" ref="box" class="field font-display text-lg font-semibold" :value="look.name" maxlength="80" aria-label="New name" @blur="finish" @keydown.enter="finish" @keydown.esc="naming = false">
-        <h2 v-else class="min-w-0 flex-1 truncate font-display text-lg font-semibold"><NuxtLink :to="`/looks/${look.id}`">{{ look.name }}</NuxtLink></h2>
+        <input
+          v-if="naming"
+          ref="box"
+          class="field font-display text-lg font-semibold"
+          :value="look.name"
+          maxlength="80"
+          aria-label="New name"
+          @blur="finish"
+          @keydown.enter="finish"
+          @keydown.esc="naming = false"
+        />
+        <h2 v-else class="min-w-0 flex-1 truncate font-display text-lg font-semibold">
+          <NuxtLink :to="`/looks/${look.id}`">{{ look.name }}</NuxtLink>
+        </h2>
         <Menu as="div" class="relative">
-          <MenuButton ref="moreButton" class="icon-btn" :aria-label="`More for ${look.name}`"><Ellipsis :size="18" /></MenuButton>
-          <MenuItems><FloatingPanel :anchor="moreButton" class="w-36 p-1">
-            <MenuItem v-for="[words, act] in [['Rename', begin], ['Duplicate', () => emit('duplicate')], ['Delete', () => emit('remove')]] as const" :key="words" v-slot="{ active }"><button class="block w-full rounded-lg px-3 py-1 text-left" :class="active && 'bg-mulberry-wash'" @click="act">{{ words }}</button></MenuItem>
-          </FloatingPanel></MenuItems>
+          <MenuButton ref="moreButton" class="icon-btn" :aria-label="`More for ${look.name}`"
+            ><Ellipsis :size="18"
+          /></MenuButton>
+          <MenuItems
+            ><FloatingPanel :anchor="moreButton" class="w-36 p-1">
+              <MenuItem
+                v-for="[words, act] in [
+                  ['Rename', begin],
+                  ['Duplicate', () => emit('duplicate')],
+                  ['Delete', () => emit('remove')],
+                ] as const"
+                :key="words"
+                v-slot="{ active }"
+                ><button
+                  class="block w-full rounded-lg px-3 py-1 text-left"
+                  :class="active && 'bg-mulberry-wash'"
+                  @click="act"
+                >
+                  {{ words }}
+                </button></MenuItem
+              >
+            </FloatingPanel></MenuItems
+          >
         </Menu>
       </div>
-      <p class="text-[0.87rem] text-soft">about {{ clock(look.seconds) }} min, {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, {{ look.canvas }}, {{ look.age }} y</p>
-      <p class="mt-1.5 flex min-h-6 flex-wrap gap-1"><span v-for="tag in look.tags" :key="tag" class="rounded-full bg-stage px-2 text-[0.8rem]">{{ tag }}</span></p>
+      <p class="text-[0.87rem] text-soft">
+        about {{ clock(look.seconds) }} min, {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }},
+        {{ look.canvas }}, {{ look.age }} y
+      </p>
+      <p class="mt-1.5 flex min-h-6 flex-wrap gap-1">
+        <span v-for="tag in look.tags" :key="tag" class="rounded-full bg-stage px-2 text-[0.8rem]">{{
+          tag
+        }}</span>
+      </p>
     </div>
   </li>
 </template>

@@ -2,7 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
 
-defineProps<{ open: boolean, title: string, wide?: boolean, huge?: boolean }>()
+defineProps<{ open: boolean; title: string; wide?: boolean; huge?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 </script>
 
@@ -10,7 +10,10 @@ const emit = defineEmits<{ close: [] }>()
   <Dialog :open="open" class="relative z-50" @close="emit('close')">
     <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
     <div class="fixed inset-0 grid place-items-center overflow-y-auto p-4">
-      <DialogPanel class="w-full rounded-2xl border border-rule bg-paper p-5 shadow-2xl" :class="huge ? 'max-w-6xl' : wide ? 'max-w-3xl' : 'max-w-lg'">
+      <DialogPanel
+        class="w-full rounded-2xl border border-rule bg-paper p-5 shadow-2xl"
+        :class="huge ? 'max-w-6xl' : wide ? 'max-w-3xl' : 'max-w-lg'"
+      >
         <div class="mb-3 flex items-start justify-between gap-3">
           <DialogTitle class="font-display text-xl font-semibold">{{ title }}</DialogTitle>
           <button class="icon-btn" aria-label="Close" @click="emit('close')"><X :size="18" /></button>

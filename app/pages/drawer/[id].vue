@@ -4,10 +4,19 @@ import { ArrowLeft, CircleAlert, CircleCheck, FileDown, Printer } from '@lucide/
 import { LISTED_MM, type Analysis } from '#core/stencil'
 import type { LookSummary } from '~/components/looks/LookCard.vue'
 
-const id = String(useRoute().params.id), drawer = useDrawer(), worker = useSheetWorker(), settings = useSettings()
-const failed = ref<string[]>([]), analysis = shallowRef<Analysis | null>(null), progress = ref(''), below = ref(LISTED_MM), usedIn = shallowRef<LookSummary[]>([]), group = ref<number | null>(null)
+const id = String(useRoute().params.id),
+  drawer = useDrawer(),
+  worker = useSheetWorker(),
+  settings = useSettings()
+const failed = ref<string[]>([]),
+  analysis = shallowRef<Analysis | null>(null),
+  progress = ref(''),
+  below = ref(LISTED_MM),
+  usedIn = shallowRef<LookSummary[]>([]),
+  group = ref<number | null>(null)
 const show = reactive({ bridges: true, slot: true, axes: true, lattice: true, islands: true })
-const about = computed(() => drawer.find(id)), sheet = computed(() => drawer.shapes.get(id))
+const about = computed(() => drawer.find(id)),
+  sheet = computed(() => drawer.shapes.get(id))
 
 try {
   await drawer.load()
@@ -16,11 +25,13 @@ try {
 } catch (error) {
   failed.value = sentencesOf(error)
 }
-useHead({ title: () => about.value ? `${about.value.name}, Janusform` : 'Sheet' })
+useHead({ title: () => (about.value ? `${about.value.name}, Janusform` : 'Sheet') })
 
 const measure = newestOnly(async () => {
   if (!sheet.value || !(below.value > 0)) return
-  analysis.value = await worker.analyse(toRaw(sheet.value), Math.min(20, below.value), (words, done) => { progress.value = `${words}, ${Math.round(100 * done)} %` })
+  analysis.value = await worker.analyse(toRaw(sheet.value), Math.min(20, below.value), (words, done) => {
+    progress.value = `${words}, ${Math.round(100 * done)} %`
+  })
   progress.value = ''
 })
 onMounted(async () => {
@@ -31,22 +42,50 @@ onMounted(async () => {
 watch(below, () => measure())
 
 async function pick(opening: number): Promise<void> {
-  const groups = about.value!.groups, i = group.value
+  const groups = about.value!.groups,
+    i = group.value
   if (i === null || !groups[i]) return
-  const openings = groups[i].openings.includes(opening) ? groups[i].openings.filter(n => n !== opening) : [...groups[i].openings, opening]
-  if (openings.length) await drawer.change(id, { groups: groups.map((g, k) => k === i ? { ...g, openings } : g) })
+  const openings = groups[i].openings.includes(opening)
+    ? groups[i].openings.filter(n => n !== opening)
+    : [...groups[i].openings, opening]
+  if (openings.length)
+    await drawer.change(id, { groups: groups.map((g, k) => (k === i ? { ...g, openings } : g)) })
 }
-const chosen = computed(() => new Set(group.value === null ? [] : about.value?.groups[group.value]?.openings ?? []))
+const chosen = computed(
+  () => new Set(group.value === null ? [] : (about.value?.groups[group.value]?.openings ?? [])),
+)
 
 const facts = computed(() => {
   const a = analysis.value
   if (!a || !sheet.value) return []
-  const angle = (v: number) => Math.abs(v) < 0.5 ? 'upright' : Math.abs(Math.abs(v) - 90) < 0.5 ? 'across' : `at ${v.toFixed(0)}°`
+  const angle = (v: number) =>
+    Math.abs(v) < 0.5 ? 'upright' : Math.abs(Math.abs(v) - 90) < 0.5 ? 'across' : `at ${v.toFixed(0)}°`
   return [
-    ['Sheet', settings.size(sheet.value.width, sheet.value.height)], ['Openings', `${a.openings}, ${(a.openArea / 100).toFixed(1)} cm² open, ${Math.round(a.openShare * 100)} %`],
-    ['Narrowest bridge', a.bridge ? `${a.bridge.width.toFixed(2)} mm` : 'none'], [`Bridges under ${below.value} mm`, String(a.bridges.length)], ['Narrowest slot', `${a.slot.width.toFixed(2)} mm`], ['Edge to opening', `${a.margin.width.toFixed(1)} mm`],
-    ['Mirror axes', a.symmetry.axes.length ? a.symmetry.axes.map(x => angle(x.angle)).join(', ') : 'none: flip it for its twin'], ['Turns on itself', a.symmetry.turns.length ? a.symmetry.turns.map(t => `1/${t.order}`).join(', ') : 'none'],
-    ['Lattice', a.lattice ? `${Math.hypot(...a.lattice.a).toFixed(2)} and ${Math.hypot(...a.lattice.b).toFixed(2)} mm, off by ${a.lattice.residual.toFixed(3)}` : 'none'],
+    ['Sheet', settings.size(sheet.value.width, sheet.value.height)],
+    [
+      'Openings',
+      `${a.openings}, ${(a.openArea / 100).toFixed(1)} cm² open, ${Math.round(a.openShare * 100)} %`,
+    ],
+    ['Narrowest bridge', a.bridge ? `${a.bridge.width.toFixed(2)} mm` : 'none'],
+    [`Bridges under ${below.value} mm`, String(a.bridges.length)],
+    ['Narrowest slot', `${a.slot.width.toFixed(2)} mm`],
+    ['Edge to opening', `${a.margin.width.toFixed(1)} mm`],
+    [
+      'Mirror axes',
+      a.symmetry.axes.length
+        ? a.symmetry.axes.map(x => angle(x.angle)).join(', ')
+        : 'none: flip it for its twin',
+    ],
+    [
+      'Turns on itself',
+      a.symmetry.turns.length ? a.symmetry.turns.map(t => `1/${t.order}`).join(', ') : 'none',
+    ],
+    [
+      'Lattice',
+      a.lattice
+        ? `${Math.hypot(...a.lattice.a).toFixed(2)} and ${Math.hypot(...a.lattice.b).toFixed(2)} mm, off by ${a.lattice.residual.toFixed(3)}`
+        : 'none',
+    ],
   ] as const
 })
 </script>
@@ -56,22 +95,85 @@ const facts = computed(() => {
     <header class="flex items-center gap-3 py-4">
       <NuxtLink to="/drawer" class="btn"><ArrowLeft :size="16" />Drawer</NuxtLink>
       <h1 v-if="about" class="mr-auto font-display text-2xl font-bold">{{ about.name }}</h1>
-      <template v-if="about"><a :href="`/api/stencils/${id}/file.svg`" class="btn"><FileDown :size="16" />SVG</a><a :href="`/api/stencils/${id}/file.dxf`" class="btn"><FileDown :size="16" />DXF</a><a :href="`/api/stencils/${id}/print.pdf`" target="_blank" class="btn"><Printer :size="16" />Print 1:1</a></template>
+      <template v-if="about"
+        ><a :href="`/api/stencils/${id}/file.svg`" class="btn"><FileDown :size="16" />SVG</a
+        ><a :href="`/api/stencils/${id}/file.dxf`" class="btn"><FileDown :size="16" />DXF</a
+        ><a :href="`/api/stencils/${id}/print.pdf`" target="_blank" class="btn"
+          ><Printer :size="16" />Print 1:1</a
+        ></template
+      >
     </header>
-    <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4"><p v-for="s in failed" :key="s">{{ s }}</p></div>
+    <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4">
+      <p v-for="s in failed" :key="s">{{ s }}</p>
+    </div>
     <div v-else-if="about && sheet" class="grid grid-cols-[minmax(0,1fr)_330px] gap-5">
       <div>
         <div class="rounded-2xl border border-rule bg-stage p-3">
-          <div class="h-[400px]"><SheetDrawing :sheet="sheet" :analysis="analysis" :show="show" :heading="about.heading" :pickable="group !== null" :chosen="chosen" @pick="pick" /></div>
+          <div class="h-[400px]">
+            <SheetDrawing
+              :sheet="sheet"
+              :analysis="analysis"
+              :show="show"
+              :heading="about.heading"
+              :pickable="group !== null"
+              :chosen="chosen"
+              @pick="pick"
+            />
+          </div>
           <div class="mt-2 flex flex-wrap items-center gap-1.5">
-            <button v-for="(words, key) in { bridges: 'bridges', slot: 'slot', axes: 'axes', lattice: 'lattice', islands: 'loose pieces' }" :key="key" class="chip" :aria-pressed="show[key]" @click="show[key] = !show[key]">{{ words }}</button>
-            <label class="ml-auto flex items-center gap-1 text-sm">list bridges under <input v-model.number.lazy="below" class="field w-16!" type="number" min="0.2" max="20" step="0.1" aria-label="List bridges under, mm"> mm</label>
+            <button
+              v-for="(words, key) in {
+                bridges: 'bridges',
+                slot: 'slot',
+                axes: 'axes',
+                lattice: 'lattice',
+                islands: 'loose pieces',
+              }"
+              :key="key"
+              class="chip"
+              :aria-pressed="show[key]"
+              @click="show[key] = !show[key]"
+            >
+              {{ words }}
+            </button>
+            <label class="ml-auto flex items-center gap-1 text-sm"
+              >list bridges under
+              <input
+                v-model.number.lazy="below"
+                class="field w-16!"
+                type="number"
+                min="0.2"
+                max="20"
+                step="0.1"
+                aria-label="List bridges under, mm"
+              />
+              mm</label
+            >
           </div>
           <p v-if="progress" role="status" class="mt-1 text-sm text-soft">{{ progress }}</p>
         </div>
-        <p v-if="analysis" class="mt-2 flex items-center gap-1.5" :class="analysis.islands.length ? 'text-stop' : 'text-go'"><component :is="analysis.islands.length ? CircleAlert : CircleCheck" :size="17" />{{ analysis.islands.length ? `Stop: ${analysis.islands.length} loose ${analysis.islands.length === 1 ? 'piece falls' : 'pieces fall'} out when it is cut (hatched red).` : 'One piece: nothing falls out when it is cut.' }}</p>
+        <p
+          v-if="analysis"
+          class="mt-2 flex items-center gap-1.5"
+          :class="analysis.islands.length ? 'text-stop' : 'text-go'"
+        >
+          <component :is="analysis.islands.length ? CircleAlert : CircleCheck" :size="17" />{{
+            analysis.islands.length
+              ? `Stop: ${analysis.islands.length} loose ${analysis.islands.length === 1 ? 'piece falls' : 'pieces fall'} out when it is cut (hatched red).`
+              : 'One piece: nothing falls out when it is cut.'
+          }}
+        </p>
         <TabGroup>
-          <TabList class="mt-3 flex gap-1 border-b border-rule"><Tab v-for="t in ['Mend', 'Groups', 'Cutter']" :key="t" v-slot="{ selected }" as="template"><button class="px-3 py-1.5 font-semibold" :class="selected ? 'border-b-2 border-mulberry text-mulberry' : 'text-soft'">{{ t }}</button></Tab></TabList>
+          <TabList class="mt-3 flex gap-1 border-b border-rule"
+            ><Tab v-for="t in ['Mend', 'Groups', 'Cutter']" :key="t" v-slot="{ selected }" as="template"
+              ><button
+                class="px-3 py-1.5 font-semibold"
+                :class="selected ? 'border-b-2 border-mulberry text-mulberry' : 'text-soft'"
+              >
+                {{ t }}
+              </button></Tab
+            ></TabList
+          >
           <TabPanels v-if="analysis" class="pt-3">
             <TabPanel><MendPanel :key="id" :about="about" :sheet="sheet" :analysis="analysis" /></TabPanel>
             <TabPanel><GroupsPanel v-model="group" :about="about" :analysis="analysis" /></TabPanel>
@@ -80,10 +182,33 @@ const facts = computed(() => {
         </TabGroup>
       </div>
       <aside class="space-y-4">
-        <dl class="rounded-2xl border border-rule bg-card p-3 text-[0.93rem]"><div v-for="[label, value] in facts" :key="label" class="flex justify-between gap-3 border-b border-rule py-1 last:border-0"><dt class="text-soft">{{ label }}</dt><dd class="text-right font-semibold">{{ value }}</dd></div><p v-if="!facts.length" class="text-soft">Measuring…</p></dl>
-        <p v-if="about.mendedFrom" class="text-sm">Mended from <NuxtLink class="text-mulberry underline" :to="`/drawer/${about.mendedFrom}`">{{ drawer.find(about.mendedFrom)?.name }}</NuxtLink></p>
+        <dl class="rounded-2xl border border-rule bg-card p-3 text-[0.93rem]">
+          <div
+            v-for="[label, value] in facts"
+            :key="label"
+            class="flex justify-between gap-3 border-b border-rule py-1 last:border-0"
+          >
+            <dt class="text-soft">{{ label }}</dt>
+            <dd class="text-right font-semibold">{{ value }}</dd>
+          </div>
+          <p v-if="!facts.length" class="text-soft">Measuring…</p>
+        </dl>
+        <p v-if="about.mendedFrom" class="text-sm">
+          Mended from
+          <NuxtLink class="text-mulberry underline" :to="`/drawer/${about.mendedFrom}`">{{
+            drawer.find(about.mendedFrom)?.name
+          }}</NuxtLink>
+        </p>
         <div class="rounded-2xl border border-rule bg-card p-3"><NotesPanel :about="about" /></div>
-        <div><h2 class="eyebrow">Used in</h2><p v-if="!usedIn.length" class="text-sm text-soft">No look uses it yet.</p><ul><li v-for="l in usedIn" :key="l.id"><NuxtLink class="text-mulberry underline" :to="`/looks/${l.id}`">{{ l.name }}</NuxtLink></li></ul></div>
+        <div>
+          <h2 class="eyebrow">Used in</h2>
+          <p v-if="!usedIn.length" class="text-sm text-soft">No look uses it yet.</p>
+          <ul>
+            <li v-for="l in usedIn" :key="l.id">
+              <NuxtLink class="text-mulberry underline" :to="`/looks/${l.id}`">{{ l.name }}</NuxtLink>
+            </li>
+          </ul>
+        </div>
       </aside>
     </div>
   </main>

@@ -7,7 +7,9 @@ import type { StencilMeta } from '~~/server/db/stencils'
 
 useHead({ title: 'Drawer, Janusform' })
 const drawer = useDrawer()
-const failed = ref<string[]>([]), loading = ref(true), importing = ref(false)
+const failed = ref<string[]>([]),
+  loading = ref(true),
+  importing = ref(false)
 const filter = reactive({ words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
 
 async function load(): Promise<void> {
@@ -23,29 +25,48 @@ onMounted(load)
 
 const tags = computed(() => [...new Set(drawer.list.flatMap(s => s.tags))].sort())
 const zones = computed(() => [...new Set(drawer.list.flatMap(s => s.zones))].sort())
-const sizes: Record<string, (long: number) => boolean> = { 'small, under 80 mm': l => l < 80, 'middle, 80 to 120 mm': l => l >= 80 && l <= 120, 'large, over 120 mm': l => l > 120 }
+const sizes: Record<string, (long: number) => boolean> = {
+  'small, under 80 mm': l => l < 80,
+  'middle, 80 to 120 mm': l => l >= 80 && l <= 120,
+  'large, over 120 mm': l => l > 120,
+}
 const shown = computed(() => {
   const words = filter.words.toLowerCase().split(/\s+/).filter(Boolean)
-  return drawer.list.filter(s => words.every(w => `${s.name} ${s.kind} ${s.tags.join(' ')} ${s.notes}`.toLowerCase().includes(w))
-    && (!filter.kind || s.kind === filter.kind) && (!filter.tag || s.tags.includes(filter.tag)) && (!filter.zone || s.zones.includes(filter.zone))
-    && (!filter.size || sizes[filter.size]!(Math.max(s.width, s.height))) && (!filter.detail || (finestMm(s) ?? 0) >= filter.detail) && s.copies >= filter.copies)
+  return drawer.list.filter(
+    s =>
+      words.every(w => `${s.name} ${s.kind} ${s.tags.join(' ')} ${s.notes}`.toLowerCase().includes(w)) &&
+      (!filter.kind || s.kind === filter.kind) &&
+      (!filter.tag || s.tags.includes(filter.tag)) &&
+      (!filter.zone || s.zones.includes(filter.zone)) &&
+      (!filter.size || sizes[filter.size]!(Math.max(s.width, s.height))) &&
+      (!filter.detail || (finestMm(s) ?? 0) >= filter.detail) &&
+      s.copies >= filter.copies,
+  )
 })
 const any = computed(() => Object.values(filter).some(Boolean))
-const clear = () => Object.assign(filter, { words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
+const clear = () =>
+  Object.assign(filter, { words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
 
-const scroller = useTemplateRef<HTMLElement>('scroller'), { width } = useElementSize(scroller)
+const scroller = useTemplateRef<HTMLElement>('scroller'),
+  { width } = useElementSize(scroller)
 /** All sheets at one scale, px to the mm. */
-const SCALE = 1.45, CELL = 240
+const SCALE = 1.45,
+  CELL = 240
 const columns = computed(() => Math.max(1, Math.floor((width.value || 1200) / CELL)))
 const rows = computed(() => {
   const list: StencilMeta[][] = []
-  for (let i = 0; i < shown.value.length; i += columns.value) list.push(shown.value.slice(i, i + columns.value))
+  for (let i = 0; i < shown.value.length; i += columns.value)
+    list.push(shown.value.slice(i, i + columns.value))
   return list
 })
-const virtual = useVirtualizer(computed(() => ({
-  count: rows.value.length, getScrollElement: () => scroller.value, overscan: 3,
-  estimateSize: (i: number) => Math.max(...rows.value[i]!.map(s => s.height)) * SCALE + 92,
-})))
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    getScrollElement: () => scroller.value,
+    overscan: 3,
+    estimateSize: (i: number) => Math.max(...rows.value[i]!.map(s => s.height)) * SCALE + 92,
+  })),
+)
 watch(rows, () => virtual.value.measure())
 </script>
 
@@ -53,29 +74,82 @@ watch(rows, () => virtual.value.measure())
   <main class="mx-auto flex h-screen max-w-[1280px] flex-col px-6">
     <header class="flex items-center gap-3 py-4">
       <AppNav class="mr-auto" />
-      <label class="relative block w-56"><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input v-model="filter.words" class="field pl-8!" type="search" placeholder="Search sheets" aria-label="Search sheets"></label>
+      <label class="relative block w-56"
+        ><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input
+          v-model="filter.words"
+          class="field pl-8!"
+          type="search"
+          placeholder="Search sheets"
+          aria-label="Search sheets"
+      /></label>
       <button class="btn-main" @click="importing = true"><FileUp :size="16" />Import sheets</button>
     </header>
     <form class="mb-2 flex flex-wrap items-center gap-2 text-[0.93rem]" aria-label="Filters" @submit.prevent>
-      <select v-model="filter.kind" class="field w-auto!" aria-label="Kind"><option value="">any kind</option><option v-for="k in STENCIL_KINDS" :key="k">{{ k }}</option></select>
-      <select v-model="filter.zone" class="field w-auto!" aria-label="Zone"><option value="">any zone</option><option v-for="z in zones" :key="z">{{ z }}</option></select>
-      <select v-model="filter.tag" class="field w-auto!" aria-label="Tag"><option value="">any tag</option><option v-for="t in tags" :key="t">{{ t }}</option></select>
-      <select v-model="filter.size" class="field w-auto!" aria-label="Size"><option value="">any size</option><option v-for="(_, words) in sizes" :key="words">{{ words }}</option></select>
-      <select v-model.number="filter.detail" class="field w-auto!" aria-label="Finest detail"><option :value="0">any detail</option><option v-for="d in [0.5, 0.8, 1, 1.5, 2]" :key="d" :value="d">nothing under {{ d }} mm</option></select>
-      <select v-model.number="filter.copies" class="field w-auto!" aria-label="Copies"><option :value="0">any copies</option><option :value="1">at least one</option><option :value="2">two or more</option></select>
+      <select v-model="filter.kind" class="field w-auto!" aria-label="Kind">
+        <option value="">any kind</option>
+        <option v-for="k in STENCIL_KINDS" :key="k">{{ k }}</option>
+      </select>
+      <select v-model="filter.zone" class="field w-auto!" aria-label="Zone">
+        <option value="">any zone</option>
+        <option v-for="z in zones" :key="z">{{ z }}</option>
+      </select>
+      <select v-model="filter.tag" class="field w-auto!" aria-label="Tag">
+        <option value="">any tag</option>
+        <option v-for="t in tags" :key="t">{{ t }}</option>
+      </select>
+      <select v-model="filter.size" class="field w-auto!" aria-label="Size">
+        <option value="">any size</option>
+        <option v-for="(_, words) in sizes" :key="words">{{ words }}</option>
+      </select>
+      <select v-model.number="filter.detail" class="field w-auto!" aria-label="Finest detail">
+        <option :value="0">any detail</option>
+        <option v-for="d in [0.5, 0.8, 1, 1.5, 2]" :key="d" :value="d">nothing under {{ d }} mm</option>
+      </select>
+      <select v-model.number="filter.copies" class="field w-auto!" aria-label="Copies">
+        <option :value="0">any copies</option>
+        <option :value="1">at least one</option>
+        <option :value="2">two or more</option>
+      </select>
       <button v-if="any" type="button" class="btn" @click="clear">Clear</button>
-      <span class="ml-auto text-soft" role="status">{{ shown.length }} of {{ drawer.list.length }} sheets, all at one scale</span>
+      <span class="ml-auto text-soft" role="status"
+        >{{ shown.length }} of {{ drawer.list.length }} sheets, all at one scale</span
+      >
     </form>
-    <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4"><p v-for="s in failed" :key="s">{{ s }}</p><button class="btn mt-2" @click="load">Try again</button></div>
+    <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4">
+      <p v-for="s in failed" :key="s">{{ s }}</p>
+      <button class="btn mt-2" @click="load">Try again</button>
+    </div>
     <p v-else-if="loading" class="p-10 text-center text-soft">Opening the drawer…</p>
-    <div v-else-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center"><p class="font-display text-xl">{{ drawer.list.length ? 'No sheet is like that' : 'The drawer is empty' }}</p><p class="text-soft">{{ drawer.list.length ? 'Loosen a filter.' : 'Import an SVG or DXF file of a stencil.' }}</p></div>
+    <div v-else-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center">
+      <p class="font-display text-xl">
+        {{ drawer.list.length ? 'No sheet is like that' : 'The drawer is empty' }}
+      </p>
+      <p class="text-soft">
+        {{ drawer.list.length ? 'Loosen a filter.' : 'Import an SVG or DXF file of a stencil.' }}
+      </p>
+    </div>
     <div v-show="shown.length" ref="scroller" class="min-h-0 flex-1 overflow-y-auto pb-6" tabindex="-1">
       <div class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
-        <div v-for="row in virtual.getVirtualItems()" :key="row.index" class="absolute inset-x-0 grid gap-1" :style="{ top: `${row.start}px`, height: `${row.size}px`, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">
+        <div
+          v-for="row in virtual.getVirtualItems()"
+          :key="row.index"
+          class="absolute inset-x-0 grid gap-1"
+          :style="{
+            top: `${row.start}px`,
+            height: `${row.size}px`,
+            gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+          }"
+        >
           <SheetCell v-for="s in rows[row.index]" :key="s.id" :sheet="s" :scale="SCALE" />
         </div>
       </div>
     </div>
-    <ImportDialog v-if="importing" @close="importing = false; load()" />
+    <ImportDialog
+      v-if="importing"
+      @close="
+        importing = false
+        load()
+      "
+    />
   </main>
 </template>

@@ -15,10 +15,29 @@ export const GLITTER_SORTS = Object.keys(GLITTERS) as GlitterSort[]
 export const WHITE_GLITTER = linearOf('#EEF1F6')
 
 /** A seed from a step's id, so that no two steps glitter alike. */
-const seedOf = (id: string): number => [...id].reduce((h, c) => Math.imul(h ^ c.charCodeAt(0), 16777619), 2166136261) & 0xFFFF
+const seedOf = (id: string): number =>
+  [...id].reduce((h, c) => Math.imul(h ^ c.charCodeAt(0), 16777619), 2166136261) & 0xffff
 
 /** Glitter over some rings; `amount` 0 to 1. */
-export function flakesOn(rings: readonly Ring[], sort: GlitterSort, colour: LinearRgb, amount: number, id: string, softness = 0.4): Print {
+export function flakesOn(
+  rings: readonly Ring[],
+  sort: GlitterSort,
+  colour: LinearRgb,
+  amount: number,
+  id: string,
+  softness = 0.4,
+): Print {
   const { size, density, gel } = GLITTERS[sort]
-  return { rings, spread: null, paints: [{ optics: opticsOfColour('#EEF1F6'), finish: 'metallic' }], axis: null, strips: null, film: 0, opacity: 0.35 * amount, softness, grain: 0, bits: { kind: 'flakes', colour, size, density: density * amount, seed: seedOf(id), gel: gel * amount } }
+  return {
+    rings,
+    spread: null,
+    paints: [{ optics: opticsOfColour('#EEF1F6'), finish: 'metallic' }],
+    axis: null,
+    strips: null,
+    film: 0,
+    opacity: 0.35 * amount,
+    softness,
+    grain: 0,
+    bits: { kind: 'flakes', colour, size, density: density * amount, seed: seedOf(id), gel: gel * amount },
+  }
 }

@@ -9,10 +9,18 @@ import { sheetKind } from './sheet'
 import { washKind } from './wash'
 
 /** Every kind of step: adding one is a file and a line here. */
-export const KINDS = { wash: washKind, sheet: sheetKind, line: lineKind, dots: dotsKind, gem: gemKind, glitter: glitterKind, lips: lipsKind }
+export const KINDS = {
+  wash: washKind,
+  sheet: sheetKind,
+  line: lineKind,
+  dots: dotsKind,
+  gem: gemKind,
+  glitter: glitterKind,
+  lips: lipsKind,
+}
 
 export type KindName = keyof typeof KINDS
-export type Step = { [K in KindName]: z.infer<typeof KINDS[K]['schema']> }[KindName]
+export type Step = { [K in KindName]: z.infer<(typeof KINDS)[K]['schema']> }[KindName]
 
 /** The kind of a step, typed for that step. */
 export function kindOf<S extends Step>(step: S): StepKind<S> {

@@ -1,6 +1,17 @@
 import type { z } from 'zod'
 import { clockwise, difference, regionOf, ringsOf, type Box, type Point, type Ring } from '../../geometry'
-import { EDGE_SPREAD, TOOLS, type Finish, type GroundState, type LinearRgb, type Optics, type Paint, type Tool, type ToolId, type Wetness } from '../../paint'
+import {
+  EDGE_SPREAD,
+  TOOLS,
+  type Finish,
+  type GroundState,
+  type LinearRgb,
+  type Optics,
+  type Paint,
+  type Tool,
+  type ToolId,
+  type Wetness,
+} from '../../paint'
 import type { Ground } from '../../skin'
 import type { Stencil } from '../../stencil'
 
@@ -28,10 +39,14 @@ export interface World {
 
 /** A tool, and its edge spread at a wetness (mm), as the world knows them. */
 export const toolIn = (world: Pick<World, 'tool'>, id: ToolId): Tool => world.tool?.(id) ?? TOOLS[id]
-export const edgeIn = (world: Pick<World, 'edge'>, tool: ToolId, wetness: Wetness): number => world.edge?.(tool, wetness) ?? EDGE_SPREAD[tool][wetness]
+export const edgeIn = (world: Pick<World, 'edge'>, tool: ToolId, wetness: Wetness): number =>
+  world.edge?.(tool, wetness) ?? EDGE_SPREAD[tool][wetness]
 
 /** A paint as it lies in a film. */
-export interface LaidPaint { readonly optics: Optics, readonly finish: Finish }
+export interface LaidPaint {
+  readonly optics: Optics
+  readonly finish: Finish
+}
 
 /** One film of paint on the skin. */
 export interface Print {
@@ -60,37 +75,93 @@ export interface Print {
 
 /** The rings of a print, what it leaves free taken out, running clockwise. */
 export const printedRings = ({ rings, free }: Pick<Print, 'rings' | 'free'>): readonly Ring[] =>
-  free?.length ? ringsOf(difference(regionOf(clockwise(rings), 'nonzero'), regionOf(clockwise(free), 'nonzero'))) : clockwise(rings)
+  free?.length
+    ? ringsOf(difference(regionOf(clockwise(rings), 'nonzero'), regionOf(clockwise(free), 'nonzero')))
+    : clockwise(rings)
 
 /** Glitter: flakes of a size (mm), so many to the mm2 where it lies thickest, each with a tilt of its own. */
-export interface Flakes { readonly kind: 'flakes', readonly colour: LinearRgb, readonly size: number, readonly density: number, readonly seed: number,
+export interface Flakes {
+  readonly kind: 'flakes'
+  readonly colour: LinearRgb
+  readonly size: number
+  readonly density: number
+  readonly seed: number
   /** Gel that holds them shines itself, 0 to 1. */
-  readonly gel: number }
+  readonly gel: number
+}
 
 export const GEM_CUTS = ['round', 'drop', 'star'] as const
-export type GemCut = typeof GEM_CUTS[number]
+export type GemCut = (typeof GEM_CUTS)[number]
 /** A gem by its cut, colour, middle on the skin, size (mm) and the way it points (degrees clockwise from up). */
-export interface Gem { readonly kind: 'gem', readonly cut: GemCut, readonly colour: LinearRgb, readonly at: Point, readonly size: number, readonly heading: number }
+export interface Gem {
+  readonly kind: 'gem'
+  readonly cut: GemCut
+  readonly colour: LinearRgb
+  readonly at: Point
+  readonly size: number
+  readonly heading: number
+}
 
 /** One thing of a step as the eye follows it: where it is, the way it points (degrees clockwise from up on the skin; null when no way), and how large it is, mm. */
-export interface Pointer { readonly at: Point, readonly heading: number | null, readonly size: number, readonly twin: boolean,
+export interface Pointer {
+  readonly at: Point
+  readonly heading: number | null
+  readonly size: number
+  readonly twin: boolean
   /** It leads both ways, as a line does. */
-  readonly both?: boolean }
+  readonly both?: boolean
+}
 
 /** Along what several colours follow one another: out from a point to a distance, or along a line (mm). */
-export type Axis = { readonly kind: 'out', readonly from: Point, readonly reach: number } | { readonly kind: 'line', readonly from: Point, readonly to: Point }
+export type Axis =
+  | { readonly kind: 'out'; readonly from: Point; readonly reach: number }
+  | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
 
 /** A sheet lying on the skin while a step is painted. */
-export interface SheetOutline { readonly stepId: string, readonly twin: boolean, readonly ring: Ring, readonly openings: readonly Ring[] }
+export interface SheetOutline {
+  readonly stepId: string
+  readonly twin: boolean
+  readonly ring: Ring
+  readonly openings: readonly Ring[]
+}
 
 /** One line of a step sheet. */
-export interface CardLine { readonly label: string, readonly text: string, readonly estimate?: boolean }
+export interface CardLine {
+  readonly label: string
+  readonly text: string
+  readonly estimate?: boolean
+}
 
 /** How the step card shows a field: `control` names the control, `path` the value in the step. */
-export interface Field { readonly control: 'zones' | 'paints' | 'axis' | 'tool' | 'wetness' | 'dabs' | 'switch' | 'placement' | 'twin' | 'register' | 'passes' | 'handles' | 'brushwork' | 'dots' | 'gem' | 'glitter' | 'lips' | 'free', readonly path: string, readonly label: string }
+export interface Field {
+  readonly control:
+    | 'zones'
+    | 'paints'
+    | 'axis'
+    | 'tool'
+    | 'wetness'
+    | 'dabs'
+    | 'switch'
+    | 'placement'
+    | 'twin'
+    | 'register'
+    | 'passes'
+    | 'handles'
+    | 'brushwork'
+    | 'dots'
+    | 'gem'
+    | 'glitter'
+    | 'lips'
+    | 'free'
+  readonly path: string
+  readonly label: string
+}
 
 /** Seconds of a pair of hands, from the table of common practice. */
-export interface Effort { readonly seconds: number, readonly loads: number }
+export interface Effort {
+  readonly seconds: number
+  readonly loads: number
+}
 
 /**
  * Everything the application knows about one kind of step. A new kind is one file that makes one of these, and one line in the table of kinds:
@@ -103,7 +174,7 @@ export interface StepKind<S extends { kind: string }> {
   /** Ids of the sheets that the step needs. */
   readonly sheets: (step: S) => string[]
   /** Ids of the paints that it uses. */
-  readonly paints: (step: S) => { id: string, name: string, colour: string }[]
+  readonly paints: (step: S) => { id: string; name: string; colour: string }[]
   /** The films that it lays, from the skin up. */
   readonly prints: (step: S, world: World) => Print[]
   readonly outlines: (step: S, world: World) => SheetOutline[]
@@ -121,7 +192,10 @@ export interface StepKind<S extends { kind: string }> {
   /** Seconds until what it lays is dry. */
   readonly dries: (step: S) => number
   /** Milligrams that it lays on the skin, by the paints that share them. */
-  readonly lays: (step: S, world: World) => { readonly refs: readonly { id: string, name: string, colour: string }[], readonly mg: number }[]
+  readonly lays: (
+    step: S,
+    world: World,
+  ) => { readonly refs: readonly { id: string; name: string; colour: string }[]; readonly mg: number }[]
   /** What of it the eye follows. */
   readonly pointers: (step: S, world: World) => Pointer[]
 }

@@ -6,36 +6,89 @@ import { hairRing } from '../../skin/faces/hair'
 import { strokeRing, type Easel } from './easel'
 import { lay } from './lamp'
 
-const PAPER = '#fbfaf6', PRINT = '#8b857c'
+const PAPER = '#fbfaf6',
+  PRINT = '#8b857c'
 
 /** A sheet of A4 with the outlines of a face printed on it at true size. */
 export function drawBoard(easel: Easel, ground: Ground): void {
-  const [paper] = ground.extent, { face } = ground
+  const [paper] = ground.extent,
+    { face } = ground
   if (!paper || !face) return
-  easel.each(easel.shape(Float64Array.from(paper, (v, i) => v + (i % 2 ? 2.5 : 1.5)), 2.5), (p, cover) => { easel.light[p]! *= 1 - 0.22 * cover })
+  easel.each(
+    easel.shape(
+      Float64Array.from(paper, (v, i) => v + (i % 2 ? 2.5 : 1.5)),
+      2.5,
+    ),
+    (p, cover) => {
+      easel.light[p]! *= 1 - 0.22 * cover
+    },
+  )
   easel.each(easel.shape(paper), (p, cover) => {
     lay(easel, p, cover, linearOf(PAPER), 1)
     easel.skin[p] = Math.max(easel.skin[p]!, cover)
   })
-  const line = (points: readonly Point[], width = 0.5) => easel.tint(easel.shape(strokeRing(points, () => width), 0.08), PRINT, 0.85)
+  const line = (points: readonly Point[], width = 0.5) =>
+    easel.tint(
+      easel.shape(
+        strokeRing(points, () => width),
+        0.08,
+      ),
+      PRINT,
+      0.85,
+    )
   const closed = (ring: Ring, width = 0.5) => line(pointsRound(ring), width)
   closed(ringOf(silhouetteOf(face, reliefOf(face)).filter((_, i) => i % 8 === 0)), 0.6)
   const hair = pointsRound(hairRing(face.form))
-  line(hair.slice(0, Math.floor(hair.length / 2)).filter((_, i) => i % 2 === 0), 0.4)
+  line(
+    hair.slice(0, Math.floor(hair.length / 2)).filter((_, i) => i % 2 === 0),
+    0.4,
+  )
   for (const { ring } of ground.keepOuts) closed(ring, 0.45)
   for (const side of ['left', 'right'] as const) {
-    const s = face.landmarks[side], { mid } = face.landmarks, { ky } = face.form
+    const s = face.landmarks[side],
+      { mid } = face.landmarks,
+      { ky } = face.form
     const brow = ground.zone(`${side}.brow`)
     if (brow) closed(brow, 0.35)
-    line([[s.innerEye[0] * 0.62, s.innerEye[1] + 4 * ky], [s.noseWing[0] * 0.5, s.noseWing[1] - 18 * ky], [s.noseWing[0] * 0.98, s.noseWing[1] - 5 * ky], [s.noseWing[0], s.noseWing[1] + ky], [s.noseWing[0] * 0.6, mid.noseBase[1] + ky]], 0.4)
+    line(
+      [
+        [s.innerEye[0] * 0.62, s.innerEye[1] + 4 * ky],
+        [s.noseWing[0] * 0.5, s.noseWing[1] - 18 * ky],
+        [s.noseWing[0] * 0.98, s.noseWing[1] - 5 * ky],
+        [s.noseWing[0], s.noseWing[1] + ky],
+        [s.noseWing[0] * 0.6, mid.noseBase[1] + ky],
+      ],
+      0.4,
+    )
     line([s.mouthCorner, [(s.mouthCorner[0] + mid.mouth[0]) / 2, mid.mouth[1] + 0.6 * ky], mid.mouth], 0.4)
   }
   // Crosses every 20 mm in the corners tell whether the print is true to size.
   const [x0, y0, x1] = [paper[0]! + 12, paper[1]! + 12, paper[2]! - 12]
-  for (const [x, y] of [[x0, y0], [x0 + 20, y0], [x1, y0], [x1 - 20, y0]] as const) {
-    line([[x - 2.5, y], [x + 2.5, y]], 0.3)
-    line([[x, y - 2.5], [x, y + 2.5]], 0.3)
+  for (const [x, y] of [
+    [x0, y0],
+    [x0 + 20, y0],
+    [x1, y0],
+    [x1 - 20, y0],
+  ] as const) {
+    line(
+      [
+        [x - 2.5, y],
+        [x + 2.5, y],
+      ],
+      0.3,
+    )
+    line(
+      [
+        [x, y - 2.5],
+        [x, y + 2.5],
+      ],
+      0.3,
+    )
   }
 }
 
-const pointsRound = (ring: Ring): Point[] => Array.from({ length: ring.length / 2 + 1 }, (_, i): Point => [ring[2 * i % ring.length]!, ring[(2 * i + 1) % ring.length]!])
+const pointsRound = (ring: Ring): Point[] =>
+  Array.from({ length: ring.length / 2 + 1 }, (_, i): Point => [
+    ring[(2 * i) % ring.length]!,
+    ring[(2 * i + 1) % ring.length]!,
+  ])

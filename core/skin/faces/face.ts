@@ -2,7 +2,16 @@ import type { Point } from '../../geometry'
 import type { FaceCanvas, TapeMeasures } from '../canvas'
 import { monotoneCubic } from '../profile'
 import { landmarkProblem, movedLandmarks, type Landmarks, type SideLandmark } from './landmarks'
-import { GROWN, heightGrown, measuresAt, skullGrown, tapeProblems, widthGrown, YOUNGEST, type FaceMeasures } from './measures'
+import {
+  GROWN,
+  heightGrown,
+  measuresAt,
+  skullGrown,
+  tapeProblems,
+  widthGrown,
+  YOUNGEST,
+  type FaceMeasures,
+} from './measures'
 
 /** What a face looks like besides its landmarks. */
 export interface Form {
@@ -24,23 +33,50 @@ export interface Form {
 }
 
 /** A face: where its features are, and its form. */
-export interface Face { readonly landmarks: Landmarks, readonly form: Form, readonly measures: FaceMeasures }
+export interface Face {
+  readonly landmarks: Landmarks
+  readonly form: Form
+  readonly measures: FaceMeasures
+}
 
 /** The mean adult: the middle of the means for men and women, rounded; brows, temples, ears and lips by common practice. */
 export const MEAN_SIDE: Record<SideLandmark, Point> = {
-  browStart: [11, -11.5], browPeak: [34, -17.5], browTail: [53, -9.5],
-  innerEye: [16, 7], outerEye: [44.5, 4.5], pupil: [31.5, 4.8],
-  noseWing: [16.5, 47.5], mouthCorner: [26, 74], cheekbone: [56, 27], earFront: [70, 14], temple: [61, -34],
+  browStart: [11, -11.5],
+  browPeak: [34, -17.5],
+  browTail: [53, -9.5],
+  innerEye: [16, 7],
+  outerEye: [44.5, 4.5],
+  pupil: [31.5, 4.8],
+  noseWing: [16.5, 47.5],
+  mouthCorner: [26, 74],
+  cheekbone: [56, 27],
+  earFront: [70, 14],
+  temple: [61, -34],
 }
-export const MEAN_MID = { hairline: -65, nasion: 0, noseTip: 45, noseBase: 53.5, upperLip: 67, mouth: 74, lowerLip: 83, chin: 118 } as const
-export const MEAN_CROWN = -121, MEAN_FOOT = 120.5, MEAN_WIDTH = 133.5
+export const MEAN_MID = {
+  hairline: -65,
+  nasion: 0,
+  noseTip: 45,
+  noseBase: 53.5,
+  upperLip: 67,
+  mouth: 74,
+  lowerLip: 83,
+  chin: 118,
+} as const
+export const MEAN_CROWN = -121,
+  MEAN_FOOT = 120.5,
+  MEAN_WIDTH = 133.5
 
 /** The tape measures that a face of some age and build would give. */
 export function tapeOf({ landmarks: { mid, left, right } }: Face): TapeMeasures {
-  const brow = (left.browPeak[1] + right.browPeak[1]) / 2, tenth = (v: number) => Math.round(v * 10) / 10
+  const brow = (left.browPeak[1] + right.browPeak[1]) / 2,
+    tenth = (v: number) => Math.round(v * 10) / 10
   return {
-    temples: tenth(right.temple[0] - left.temple[0]), hairlineToBrow: tenth(brow - mid.hairline[1]), browToChin: tenth(mid.chin[1] - brow),
-    innerEyes: tenth(right.innerEye[0] - left.innerEye[0]), mouth: tenth(right.mouthCorner[0] - left.mouthCorner[0]),
+    temples: tenth(right.temple[0] - left.temple[0]),
+    hairlineToBrow: tenth(brow - mid.hairline[1]),
+    browToChin: tenth(mid.chin[1] - brow),
+    innerEyes: tenth(right.innerEye[0] - left.innerEye[0]),
+    mouth: tenth(right.mouthCorner[0] - left.mouthCorner[0]),
   }
 }
 
@@ -62,57 +98,140 @@ export function faceOf(canvas: Pick<FaceCanvas, 'build' | 'measures' | 'nudges'>
 
 /** A face from breadths and heights; what they leave open keeps the proportions of the mean adult. */
 function fromMeasures(m: FaceMeasures, age: number): Face {
-  const kx = m.faceWidth / MEAN_WIDTH, ky = m.faceHeight / MEAN_MID.chin, grown = Math.min(1, (Math.min(age, GROWN) - YOUNGEST) / (GROWN - YOUNGEST))
-  const skullWidth = (0.45 * skullGrown(age) / widthGrown(age) + 0.55) * kx, skullHeight = (0.55 * skullGrown(age) / heightGrown(age) + 0.45) * (ky + m.forehead / 65) / 2
+  const kx = m.faceWidth / MEAN_WIDTH,
+    ky = m.faceHeight / MEAN_MID.chin,
+    grown = Math.min(1, (Math.min(age, GROWN) - YOUNGEST) / (GROWN - YOUNGEST))
+  const skullWidth = ((0.45 * skullGrown(age)) / widthGrown(age) + 0.55) * kx,
+    skullHeight = (((0.55 * skullGrown(age)) / heightGrown(age) + 0.45) * (ky + m.forehead / 65)) / 2
   const nose = m.noseHeight / MEAN_MID.noseBase
-  const brow = m.outerEyes / 89, young = 1 - grown
+  const brow = m.outerEyes / 89,
+    young = 1 - grown
   // Below the nose, what is left of the face's height is shared as on the mean adult.
-  const below = (y: number) => m.noseHeight + (y - MEAN_MID.noseBase) * (m.faceHeight - m.noseHeight) / (MEAN_MID.chin - MEAN_MID.noseBase)
+  const below = (y: number) =>
+    m.noseHeight +
+    ((y - MEAN_MID.noseBase) * (m.faceHeight - m.noseHeight)) / (MEAN_MID.chin - MEAN_MID.noseBase)
   const lips = below(MEAN_MID.mouth)
   const side: Record<SideLandmark, Point> = {
-    browStart: [Math.max(7, m.innerEyes / 2 - 5 * kx), -11.5 * ky * (1 + 0.3 * young)], browPeak: [34 * brow, -17.5 * ky * (1 + 0.12 * young)], browTail: [53 * brow, -9.5 * ky * (1 + 0.35 * young)],
-    innerEye: [m.innerEyes / 2, 6.4 * ky + 0.6], outerEye: [m.outerEyes / 2, 4 * ky + 0.5], pupil: [m.pupils / 2, 4.4 * ky + 0.4],
-    noseWing: [m.noseWidth / 2, 47.5 * nose], mouthCorner: [m.mouth / 2, lips], cheekbone: [56 * kx, 27 * ky], earFront: [70 * kx, 14 * ky], temple: [61 * (kx + skullWidth) / 2, -34 * m.forehead / 65],
+    browStart: [Math.max(7, m.innerEyes / 2 - 5 * kx), -11.5 * ky * (1 + 0.3 * young)],
+    browPeak: [34 * brow, -17.5 * ky * (1 + 0.12 * young)],
+    browTail: [53 * brow, -9.5 * ky * (1 + 0.35 * young)],
+    innerEye: [m.innerEyes / 2, 6.4 * ky + 0.6],
+    outerEye: [m.outerEyes / 2, 4 * ky + 0.5],
+    pupil: [m.pupils / 2, 4.4 * ky + 0.4],
+    noseWing: [m.noseWidth / 2, 47.5 * nose],
+    mouthCorner: [m.mouth / 2, lips],
+    cheekbone: [56 * kx, 27 * ky],
+    earFront: [70 * kx, 14 * ky],
+    temple: [(61 * (kx + skullWidth)) / 2, (-34 * m.forehead) / 65],
   }
-  const flip = (marks: Record<SideLandmark, Point>) => Object.fromEntries(Object.entries(marks).map(([k, [x, y]]) => [k, [-x, y]])) as unknown as Record<SideLandmark, Point>
+  const flip = (marks: Record<SideLandmark, Point>) =>
+    Object.fromEntries(Object.entries(marks).map(([k, [x, y]]) => [k, [-x, y]])) as unknown as Record<
+      SideLandmark,
+      Point
+    >
   const landmarks: Landmarks = {
-    right: side, left: flip(side),
-    mid: { hairline: [0, -m.forehead], nasion: [0, 0], noseTip: [0, MEAN_MID.noseTip * nose], noseBase: [0, m.noseHeight], upperLip: [0, below(MEAN_MID.upperLip)], mouth: [0, lips], lowerLip: [0, below(MEAN_MID.lowerLip)], chin: [0, m.faceHeight] },
+    right: side,
+    left: flip(side),
+    mid: {
+      hairline: [0, -m.forehead],
+      nasion: [0, 0],
+      noseTip: [0, MEAN_MID.noseTip * nose],
+      noseBase: [0, m.noseHeight],
+      upperLip: [0, below(MEAN_MID.upperLip)],
+      mouth: [0, lips],
+      lowerLip: [0, below(MEAN_MID.lowerLip)],
+      chin: [0, m.faceHeight],
+    },
   }
-  return { measures: m, landmarks, form: formed({ grown, kx, ky, skullWidth, skullHeight, crown: 0, foot: 0, toMean: y => y, fromMean: y => y, wide: () => 1 }, landmarks) }
+  return {
+    measures: m,
+    landmarks,
+    form: formed(
+      {
+        grown,
+        kx,
+        ky,
+        skullWidth,
+        skullHeight,
+        crown: 0,
+        foot: 0,
+        toMean: y => y,
+        fromMean: y => y,
+        wide: () => 1,
+      },
+      landmarks,
+    ),
+  }
 }
 
 /** The parts of a form that follow from where the landmarks lie. */
 function formed(form: Form, { mid, left, right }: Landmarks): Form {
-  const brow = (left.browPeak[1] + right.browPeak[1]) / 2, foot = mid.chin[1] + 2.5 * form.ky, crown = Math.min(MEAN_CROWN * form.skullHeight, mid.hairline[1] - 38)
-  const rows = [[MEAN_CROWN, crown], [MEAN_MID.hairline, mid.hairline[1]], [-17.5, brow], [0, mid.nasion[1]], [MEAN_MID.noseBase, mid.noseBase[1]], [MEAN_MID.mouth, mid.mouth[1]], [MEAN_MID.chin, mid.chin[1]], [MEAN_FOOT, foot]] as const
+  const brow = (left.browPeak[1] + right.browPeak[1]) / 2,
+    foot = mid.chin[1] + 2.5 * form.ky,
+    crown = Math.min(MEAN_CROWN * form.skullHeight, mid.hairline[1] - 38)
+  const rows = [
+    [MEAN_CROWN, crown],
+    [MEAN_MID.hairline, mid.hairline[1]],
+    [-17.5, brow],
+    [0, mid.nasion[1]],
+    [MEAN_MID.noseBase, mid.noseBase[1]],
+    [MEAN_MID.mouth, mid.mouth[1]],
+    [MEAN_MID.chin, mid.chin[1]],
+    [MEAN_FOOT, foot],
+  ] as const
   // Past the ends the map goes on straight, so that it can be turned round everywhere.
   const ends = (rows: readonly (readonly [number, number])[]) => {
-    const f = monotoneCubic(rows), [x0, y0] = rows[0]!, [x1, y1] = rows.at(-1)!
-    return (x: number) => x < x0 ? y0 + (x - x0) : x > x1 ? y1 + (x - x1) : f(x)
+    const f = monotoneCubic(rows),
+      [x0, y0] = rows[0]!,
+      [x1, y1] = rows.at(-1)!
+    return (x: number) => (x < x0 ? y0 + (x - x0) : x > x1 ? y1 + (x - x1) : f(x))
   }
   const wide = (ym: number) => {
-    const t = Math.min(1, Math.max(0, (ym + 30) / 70)), low = t * t * (3 - 2 * t)
+    const t = Math.min(1, Math.max(0, (ym + 30) / 70)),
+      low = t * t * (3 - 2 * t)
     // A child's cheeks are full down to the jaw.
     const cheeks = 1 + 0.07 * (1 - form.grown) * Math.exp(-(((ym - 72) / 26) ** 2))
     return (form.skullWidth + (form.kx - form.skullWidth) * low) * cheeks
   }
-  return { ...form, crown, foot, wide, fromMean: ends(rows), toMean: ends(rows.map(([a, b]) => [b, a] as const)) }
+  return {
+    ...form,
+    crown,
+    foot,
+    wide,
+    fromMean: ends(rows),
+    toMean: ends(rows.map(([a, b]) => [b, a] as const)),
+  }
 }
 
 /** A face stretched to five tape measures; everything between them keeps its proportions. Throws RangeError for measures that cannot be. */
 function fromTape(face: Face, tape: TapeMeasures, age: number): Face {
   const wrong = tapeProblems(tape)
   if (wrong.length) throw new RangeError(wrong.join(' '))
-  const was = tapeOf(face), m = face.measures, wide = tape.temples / was.temples, { right } = face.landmarks
+  const was = tapeOf(face),
+    m = face.measures,
+    wide = tape.temples / was.temples,
+    { right } = face.landmarks
   // Brow to chin covers the brow's height over the nasion too; both parts grow alike.
-  const tall = tape.browToChin / was.browToChin, brow = right.browPeak[1] * tall, inner = tape.innerEyes / was.innerEyes
-  const next = fromMeasures({
-    faceWidth: m.faceWidth * wide, faceHeight: m.faceHeight * tall, forehead: tape.hairlineToBrow - brow, innerEyes: tape.innerEyes, outerEyes: m.outerEyes * wide, pupils: m.pupils * (wide + inner) / 2,
-    noseWidth: m.noseWidth * wide, noseHeight: m.noseHeight * tall, mouth: tape.mouth,
-  }, age)
+  const tall = tape.browToChin / was.browToChin,
+    brow = right.browPeak[1] * tall,
+    inner = tape.innerEyes / was.innerEyes
+  const next = fromMeasures(
+    {
+      faceWidth: m.faceWidth * wide,
+      faceHeight: m.faceHeight * tall,
+      forehead: tape.hairlineToBrow - brow,
+      innerEyes: tape.innerEyes,
+      outerEyes: m.outerEyes * wide,
+      pupils: (m.pupils * (wide + inner)) / 2,
+      noseWidth: m.noseWidth * wide,
+      noseHeight: m.noseHeight * tall,
+      mouth: tape.mouth,
+    },
+    age,
+  )
   // What fromMeasures gave brow and temples by proportion is put exactly where the tape says.
-  const dy = brow - next.landmarks.right.browPeak[1], dx = tape.temples / 2 - next.landmarks.right.temple[0]
+  const dy = brow - next.landmarks.right.browPeak[1],
+    dx = tape.temples / 2 - next.landmarks.right.temple[0]
   const fixed = movedLandmarks(next.landmarks, (id, [x, y]) => {
     if (id.includes('.brow')) return [x, y + dy]
     return id.endsWith('.temple') ? [x + Math.sign(x) * dx, y] : [x, y]

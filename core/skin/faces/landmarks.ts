@@ -1,12 +1,33 @@
 import type { Point } from '../../geometry'
 
 /** Landmarks that come in pairs, one on each side of the face. */
-export const SIDE_LANDMARKS = ['browStart', 'browPeak', 'browTail', 'innerEye', 'outerEye', 'pupil', 'noseWing', 'mouthCorner', 'cheekbone', 'earFront', 'temple'] as const
+export const SIDE_LANDMARKS = [
+  'browStart',
+  'browPeak',
+  'browTail',
+  'innerEye',
+  'outerEye',
+  'pupil',
+  'noseWing',
+  'mouthCorner',
+  'cheekbone',
+  'earFront',
+  'temple',
+] as const
 /** Landmarks on the midline. */
-export const MID_LANDMARKS = ['hairline', 'nasion', 'noseTip', 'noseBase', 'upperLip', 'mouth', 'lowerLip', 'chin'] as const
+export const MID_LANDMARKS = [
+  'hairline',
+  'nasion',
+  'noseTip',
+  'noseBase',
+  'upperLip',
+  'mouth',
+  'lowerLip',
+  'chin',
+] as const
 
-export type SideLandmark = typeof SIDE_LANDMARKS[number]
-export type MidLandmark = typeof MID_LANDMARKS[number]
+export type SideLandmark = (typeof SIDE_LANDMARKS)[number]
+export type MidLandmark = (typeof MID_LANDMARKS)[number]
 export type Side = 'left' | 'right'
 
 /** Where the features of a face are, in the skin frame (mm). `right` is the right of the picture, the client's left (+x). */
@@ -17,19 +38,46 @@ export interface Landmarks {
 }
 
 const WORDS: Record<SideLandmark | MidLandmark, string> = {
-  browStart: 'start of the brow', browPeak: 'peak of the brow', browTail: 'tail of the brow', innerEye: 'inner eye corner', outerEye: 'outer eye corner',
-  pupil: 'pupil', noseWing: 'nose wing', mouthCorner: 'mouth corner', cheekbone: 'cheekbone', earFront: 'front of the ear', temple: 'temple',
-  hairline: 'hairline', nasion: 'bridge of the nose', noseTip: 'tip of the nose', noseBase: 'base of the nose', upperLip: 'upper lip', mouth: 'middle of the mouth', lowerLip: 'lower lip', chin: 'chin',
+  browStart: 'start of the brow',
+  browPeak: 'peak of the brow',
+  browTail: 'tail of the brow',
+  innerEye: 'inner eye corner',
+  outerEye: 'outer eye corner',
+  pupil: 'pupil',
+  noseWing: 'nose wing',
+  mouthCorner: 'mouth corner',
+  cheekbone: 'cheekbone',
+  earFront: 'front of the ear',
+  temple: 'temple',
+  hairline: 'hairline',
+  nasion: 'bridge of the nose',
+  noseTip: 'tip of the nose',
+  noseBase: 'base of the nose',
+  upperLip: 'upper lip',
+  mouth: 'middle of the mouth',
+  lowerLip: 'lower lip',
+  chin: 'chin',
 }
 
 /** A landmark with its name in a painter's words: "left peak of the brow". */
-export interface NamedLandmark { readonly id: string, readonly side: Side | 'mid', readonly words: string, readonly at: Point }
+export interface NamedLandmark {
+  readonly id: string
+  readonly side: Side | 'mid'
+  readonly words: string
+  readonly at: Point
+}
 
 /** Every landmark of a face as a list. */
 export function landmarkList(face: Landmarks): NamedLandmark[] {
-  const list: NamedLandmark[] = MID_LANDMARKS.map(name => ({ id: `mid.${name}`, side: 'mid', words: WORDS[name], at: face.mid[name] }))
+  const list: NamedLandmark[] = MID_LANDMARKS.map(name => ({
+    id: `mid.${name}`,
+    side: 'mid',
+    words: WORDS[name],
+    at: face.mid[name],
+  }))
   for (const side of ['left', 'right'] as const) {
-    for (const name of SIDE_LANDMARKS) list.push({ id: `${side}.${name}`, side, words: `${side} ${WORDS[name]}`, at: face[side][name] })
+    for (const name of SIDE_LANDMARKS)
+      list.push({ id: `${side}.${name}`, side, words: `${side} ${WORDS[name]}`, at: face[side][name] })
   }
   return list
 }
@@ -37,17 +85,45 @@ export function landmarkList(face: Landmarks): NamedLandmark[] {
 /** The same landmarks with each put through `move`. */
 export function movedLandmarks(face: Landmarks, move: (id: string, at: Point) => Point): Landmarks {
   const group = <K extends string>(name: string, marks: Readonly<Record<K, Point>>): Record<K, Point> =>
-    Object.fromEntries(Object.entries<Point>(marks).map(([k, at]) => [k, move(`${name}.${k}`, at)])) as Record<K, Point>
+    Object.fromEntries(
+      Object.entries<Point>(marks).map(([k, at]) => [k, move(`${name}.${k}`, at)]),
+    ) as Record<K, Point>
   return { mid: group('mid', face.mid), left: group('left', face.left), right: group('right', face.right) }
 }
 
 /** Landmarks that must keep their order: the first lies nearer the midline (`in`) or higher (`up`) than the second, by at least some mm. */
-const ORDER: readonly (readonly ['in' | 'up', SideLandmark | MidLandmark, SideLandmark | MidLandmark, number])[] = [
-  ['in', 'browStart', 'browPeak', 4], ['in', 'browPeak', 'browTail', 4], ['in', 'innerEye', 'pupil', 4], ['in', 'pupil', 'outerEye', 4], ['in', 'outerEye', 'earFront', 6],
-  ['in', 'browStart', 'earFront', 20], ['in', 'noseWing', 'cheekbone', 8], ['in', 'mouthCorner', 'earFront', 8], ['in', 'browPeak', 'temple', 3],
-  ['up', 'hairline', 'browPeak', 10], ['up', 'browPeak', 'pupil', 6], ['up', 'browStart', 'innerEye', 5], ['up', 'browTail', 'outerEye', 4], ['up', 'temple', 'browTail', 3], ['up', 'pupil', 'noseWing', 10],
-  ['up', 'outerEye', 'cheekbone', 5], ['up', 'cheekbone', 'mouthCorner', 8], ['up', 'noseWing', 'mouthCorner', 6], ['up', 'hairline', 'nasion', 15], ['up', 'nasion', 'noseTip', 12],
-  ['up', 'noseTip', 'noseBase', 2], ['up', 'noseBase', 'upperLip', 3], ['up', 'upperLip', 'mouth', 1.5], ['up', 'mouth', 'lowerLip', 1.5], ['up', 'lowerLip', 'chin', 8], ['up', 'mouthCorner', 'chin', 10],
+const ORDER: readonly (readonly [
+  'in' | 'up',
+  SideLandmark | MidLandmark,
+  SideLandmark | MidLandmark,
+  number,
+])[] = [
+  ['in', 'browStart', 'browPeak', 4],
+  ['in', 'browPeak', 'browTail', 4],
+  ['in', 'innerEye', 'pupil', 4],
+  ['in', 'pupil', 'outerEye', 4],
+  ['in', 'outerEye', 'earFront', 6],
+  ['in', 'browStart', 'earFront', 20],
+  ['in', 'noseWing', 'cheekbone', 8],
+  ['in', 'mouthCorner', 'earFront', 8],
+  ['in', 'browPeak', 'temple', 3],
+  ['up', 'hairline', 'browPeak', 10],
+  ['up', 'browPeak', 'pupil', 6],
+  ['up', 'browStart', 'innerEye', 5],
+  ['up', 'browTail', 'outerEye', 4],
+  ['up', 'temple', 'browTail', 3],
+  ['up', 'pupil', 'noseWing', 10],
+  ['up', 'outerEye', 'cheekbone', 5],
+  ['up', 'cheekbone', 'mouthCorner', 8],
+  ['up', 'noseWing', 'mouthCorner', 6],
+  ['up', 'hairline', 'nasion', 15],
+  ['up', 'nasion', 'noseTip', 12],
+  ['up', 'noseTip', 'noseBase', 2],
+  ['up', 'noseBase', 'upperLip', 3],
+  ['up', 'upperLip', 'mouth', 1.5],
+  ['up', 'mouth', 'lowerLip', 1.5],
+  ['up', 'lowerLip', 'chin', 8],
+  ['up', 'mouthCorner', 'chin', 10],
 ]
 /** How near the midline a landmark of a side may come, mm. */
 const INNERMOST = 2
@@ -56,16 +132,23 @@ const OFF_MIDDLE = 10
 
 /** The first thing that is wrong with where some landmarks lie, as a sentence; null when such a face can be. */
 export function landmarkProblem(face: Landmarks): string | null {
-  for (const name of MID_LANDMARKS) if (Math.abs(face.mid[name][0]) > OFF_MIDDLE) return `The ${WORDS[name]} cannot lie more than ${OFF_MIDDLE} mm off the midline.`
+  for (const name of MID_LANDMARKS)
+    if (Math.abs(face.mid[name][0]) > OFF_MIDDLE)
+      return `The ${WORDS[name]} cannot lie more than ${OFF_MIDDLE} mm off the midline.`
   for (const side of ['left', 'right'] as const) {
     const out = side === 'right' ? 1 : -1
-    const of = (name: SideLandmark | MidLandmark): { at: Point, words: string } =>
-      name in face.mid ? { at: face.mid[name as MidLandmark], words: WORDS[name] } : { at: face[side][name as SideLandmark], words: `${side} ${WORDS[name]}` }
-    for (const name of SIDE_LANDMARKS) if (out * face[side][name][0] < INNERMOST) return `The ${side} ${WORDS[name]} cannot cross the midline.`
+    const of = (name: SideLandmark | MidLandmark): { at: Point; words: string } =>
+      name in face.mid
+        ? { at: face.mid[name as MidLandmark], words: WORDS[name] }
+        : { at: face[side][name as SideLandmark], words: `${side} ${WORDS[name]}` }
+    for (const name of SIDE_LANDMARKS)
+      if (out * face[side][name][0] < INNERMOST) return `The ${side} ${WORDS[name]} cannot cross the midline.`
     for (const [way, first, second, gap] of ORDER) {
-      const a = of(first), b = of(second)
+      const a = of(first),
+        b = of(second)
       const room = way === 'in' ? out * (b.at[0] - a.at[0]) : b.at[1] - a.at[1]
-      if (room < gap) return `The ${a.words} must stay at least ${gap} mm ${way === 'in' ? 'nearer the midline than' : 'above'} the ${b.words}.`
+      if (room < gap)
+        return `The ${a.words} must stay at least ${gap} mm ${way === 'in' ? 'nearer the midline than' : 'above'} the ${b.words}.`
     }
   }
   return null

@@ -2,15 +2,20 @@ import type { Point } from '../../geometry'
 import { remembering, type Exponential, type Surface } from './surface'
 
 /** An elliptic cone or cylinder with its axis down the picture: half width at y = 0, how much it grows a mm downward, and depth against width. */
-export interface ConeShape { readonly half: number, readonly growth: number, readonly flat: number }
+export interface ConeShape {
+  readonly half: number
+  readonly growth: number
+  readonly flat: number
+}
 
 /** Half angles tabulated, and how far round the table goes: a little past the back, so that a sheet may lap over it. */
-const ENTRIES = 3000, ROUND = 1.3 * Math.PI
+const ENTRIES = 3000,
+  ROUND = 1.3 * Math.PI
 
 /** Half width of an ellipse of a girth whose depth is `flat` times its width, mm: Ramanujan's perimeter (1914), turned round. */
 export function halfWidthOfGirth(girth: number, flat: number): number {
   const h = ((1 - flat) / (1 + flat)) ** 2
-  return girth / (Math.PI * (1 + flat) * (1 + 3 * h / (10 + Math.sqrt(4 - 3 * h))))
+  return girth / (Math.PI * (1 + flat) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h))))
 }
 
 /** A cone's skin with what the charts need of it. Skin coordinates: x = mm round the arm from the middle of its front, y = mm along it. */
@@ -27,61 +32,97 @@ export interface ConeSurface extends Surface {
  * and its distance from the apex along it; without growth the apex is at infinity and the skin's own coordinates are the plane.
  */
 export function cone({ half, growth, flat }: ConeShape): ConeSurface {
-  const arc = new Float64Array(ENTRIES + 1), turn = new Float64Array(ENTRIES + 1), step = ROUND / ENTRIES
-  const ruling = (angle: number): [number, number, number] => [growth * Math.sin(angle), 1, growth * flat * Math.cos(angle)]
+  const arc = new Float64Array(ENTRIES + 1),
+    turn = new Float64Array(ENTRIES + 1),
+    step = ROUND / ENTRIES
+  const ruling = (angle: number): [number, number, number] => [
+    growth * Math.sin(angle),
+    1,
+    growth * flat * Math.cos(angle),
+  ]
   const length = (angle: number) => Math.hypot(...ruling(angle))
   for (let i = 1; i <= ENTRIES; i++) {
-    const a = (i - 1) * step, b = i * step, speed = (t: number) => Math.sqrt(Math.cos(t) ** 2 + (flat * Math.sin(t)) ** 2)
+    const a = (i - 1) * step,
+      b = i * step,
+      speed = (t: number) => Math.sqrt(Math.cos(t) ** 2 + (flat * Math.sin(t)) ** 2)
     // Simpson's rule over each entry.
-    arc[i] = arc[i - 1]! + step / 6 * (speed(a) + 4 * speed((a + b) / 2) + speed(b))
-    const p = ruling(a), q = ruling(b), lp = length(a), lq = length(b)
-    turn[i] = turn[i - 1]! + 2 * Math.asin(Math.min(1, Math.hypot(p[0] / lp - q[0] / lq, p[1] / lp - q[1] / lq, p[2] / lp - q[2] / lq) / 2))
+    arc[i] = arc[i - 1]! + (step / 6) * (speed(a) + 4 * speed((a + b) / 2) + speed(b))
+    const p = ruling(a),
+      q = ruling(b),
+      lp = length(a),
+      lq = length(b)
+    turn[i] =
+      turn[i - 1]! +
+      2 *
+        Math.asin(
+          Math.min(1, Math.hypot(p[0] / lp - q[0] / lq, p[1] / lp - q[1] / lq, p[2] / lp - q[2] / lq) / 2),
+        )
   }
   const read = (table: Float64Array, angle: number): number => {
-    const v = Math.min(ENTRIES, Math.abs(angle) / step), i = Math.min(ENTRIES - 1, Math.floor(v))
+    const v = Math.min(ENTRIES, Math.abs(angle) / step),
+      i = Math.min(ENTRIES - 1, Math.floor(v))
     return Math.sign(angle) * (table[i]! + (v - i) * (table[i + 1]! - table[i]!))
   }
   const find = (table: Float64Array, value: number): number => {
     const wanted = Math.abs(value)
-    let low = 0, high = ENTRIES
+    let low = 0,
+      high = ENTRIES
     while (high - low > 1) {
       const middle = (low + high) >> 1
       if (table[middle]! <= wanted) low = middle
       else high = middle
     }
-    return Math.sign(value) * step * Math.min(ENTRIES, low + (wanted - table[low]!) / (table[high]! - table[low]!))
+    return (
+      Math.sign(value) * step * Math.min(ENTRIES, low + (wanted - table[low]!) / (table[high]! - table[low]!))
+    )
   }
   const halfWidth = (y: number) => Math.max(1, half + growth * y)
-  const angle = (x: number, y: number) => find(arc, x / halfWidth(y)), across = (a: number, y: number) => halfWidth(y) * read(arc, a)
-  const straight = Math.abs(growth) < 1e-9, apex = straight ? 0 : -half / growth, way = growth > 0 ? 1 : -1
+  const angle = (x: number, y: number) => find(arc, x / halfWidth(y)),
+    across = (a: number, y: number) => halfWidth(y) * read(arc, a)
+  const straight = Math.abs(growth) < 1e-9,
+    apex = straight ? 0 : -half / growth,
+    way = growth > 0 ? 1 : -1
 
   /** The unrolled plane, and back. */
   const unrolled = (x: number, y: number): Point => {
     if (straight) return [x, y]
-    const a = angle(x, y), far = Math.abs(y - apex) * length(a), t = read(turn, a)
+    const a = angle(x, y),
+      far = Math.abs(y - apex) * length(a),
+      t = read(turn, a)
     return [far * Math.sin(t), way * far * Math.cos(t)]
   }
   const rolled = (px: number, py: number): Point => {
     if (straight) return [px, py]
-    const a = find(turn, Math.atan2(px, way * py)), y = apex + way * Math.hypot(px, py) / length(a)
+    const a = find(turn, Math.atan2(px, way * py)),
+      y = apex + (way * Math.hypot(px, py)) / length(a)
     return [across(a, y), y]
   }
   return {
-    angle, across, halfWidth, unrolls: true,
+    angle,
+    across,
+    halfWidth,
+    unrolls: true,
     position(x, y, out, k = 0) {
-      const a = angle(x, y), w = halfWidth(y)
+      const a = angle(x, y),
+        w = halfWidth(y)
       out[k] = w * Math.sin(a)
       out[k + 1] = y
       out[k + 2] = w * flat * Math.cos(a)
     },
     normal(x, y, out) {
-      const a = angle(x, y), nx = flat * Math.sin(a), nz = Math.cos(a), l = Math.hypot(nx, growth * flat, nz)
+      const a = angle(x, y),
+        nx = flat * Math.sin(a),
+        nz = Math.cos(a),
+        l = Math.hypot(nx, growth * flat, nz)
       out[0] = nx / l
-      out[1] = -growth * flat / l
+      out[1] = (-growth * flat) / l
       out[2] = nz / l
     },
     exponential: remembering((at): Exponential => {
-      const [ox, oy] = unrolled(...at), t = straight ? 0 : read(turn, angle(...at)), c = Math.cos(t), s = way * Math.sin(t)
+      const [ox, oy] = unrolled(...at),
+        t = straight ? 0 : read(turn, angle(...at)),
+        c = Math.cos(t),
+        s = way * Math.sin(t)
       return {
         to(u, v, out, k) {
           const [x, y] = rolled(ox + u * c + v * s, oy - u * s + v * c)
@@ -89,7 +130,9 @@ export function cone({ half, growth, flat }: ConeShape): ConeSurface {
           out[k + 1] = y
         },
         from(x, y) {
-          const [px, py] = unrolled(x, y), dx = px - ox, dy = py - oy
+          const [px, py] = unrolled(x, y),
+            dx = px - ox,
+            dy = py - oy
           return [dx * c - dy * s, dx * s + dy * c]
         },
         stretch: () => 0,

@@ -13,7 +13,8 @@ const POLE = Math.sqrt(3) - 2
 
 /** Turns samples in place into the coefficients of the cubic B-spline through them; `step` and `n` pick a line of the grid. */
 function prefilter(grid: Float64Array, from: number, step: number, n: number): void {
-  let first = 0, power = 1
+  let first = 0,
+    power = 1
   for (let i = 0; i < Math.min(n, 28); i++) {
     first += grid[from + i * step]! * power
     power *= POLE
@@ -21,8 +22,9 @@ function prefilter(grid: Float64Array, from: number, step: number, n: number): v
   grid[from] = first
   for (let i = 1; i < n; i++) grid[from + i * step]! += POLE * grid[from + (i - 1) * step]!
   const last = from + (n - 1) * step
-  grid[last] = POLE / (POLE * POLE - 1) * (grid[last]! + POLE * grid[last - step]!)
-  for (let i = n - 2; i >= 0; i--) grid[from + i * step] = POLE * (grid[from + (i + 1) * step]! - grid[from + i * step]!)
+  grid[last] = (POLE / (POLE * POLE - 1)) * (grid[last]! + POLE * grid[last - step]!)
+  for (let i = n - 2; i >= 0; i--)
+    grid[from + i * step] = POLE * (grid[from + (i + 1) * step]! - grid[from + i * step]!)
   for (let i = 0; i < n; i++) grid[from + i * step]! *= 6
 }
 
@@ -32,34 +34,94 @@ function prefilter(grid: Float64Array, from: number, step: number, n: number): v
  * @param box the part of the skin frame to cover, mm; past it the rim's values go on
  */
 export function tabulated(relief: (x: number, y: number) => number, box: Readonly<Box>): HeightTable {
-  const x0 = Math.floor(box.minX) - 2, y0 = Math.floor(box.minY) - 2, nx = Math.ceil(box.maxX) - x0 + 3, ny = Math.ceil(box.maxY) - y0 + 3
+  const x0 = Math.floor(box.minX) - 2,
+    y0 = Math.floor(box.minY) - 2,
+    nx = Math.ceil(box.maxX) - x0 + 3,
+    ny = Math.ceil(box.maxY) - y0 + 3
   const grid = new Float64Array(nx * ny)
   for (let j = 0; j < ny; j++) for (let i = 0; i < nx; i++) grid[j * nx + i] = relief(x0 + i, y0 + j)
   for (let j = 0; j < ny; j++) prefilter(grid, j * nx, 1, nx)
   for (let i = 0; i < nx; i++) prefilter(grid, i, nx, ny)
-  const locate = (v: number, n: number) => v < 1 ? 1 : v > n - 3 ? n - 3 : v
+  const locate = (v: number, n: number) => (v < 1 ? 1 : v > n - 3 ? n - 3 : v)
   return {
     z(x, y) {
-      const u = locate(x - x0, nx), v = locate(y - y0, ny), i = Math.min(nx - 4, Math.floor(u)), j = Math.min(ny - 4, Math.floor(v)), s = u - i, t = v - j
-      const s2 = s * s, s3 = s2 * s, t2 = t * t, t3 = t2 * t
-      const a0 = 1 - 3 * s + 3 * s2 - s3, a1 = 4 - 6 * s2 + 3 * s3, a2 = 1 + 3 * s + 3 * s2 - 3 * s3
-      const b0 = 1 - 3 * t + 3 * t2 - t3, b1 = 4 - 6 * t2 + 3 * t3, b2 = 1 + 3 * t + 3 * t2 - 3 * t3
+      const u = locate(x - x0, nx),
+        v = locate(y - y0, ny),
+        i = Math.min(nx - 4, Math.floor(u)),
+        j = Math.min(ny - 4, Math.floor(v)),
+        s = u - i,
+        t = v - j
+      const s2 = s * s,
+        s3 = s2 * s,
+        t2 = t * t,
+        t3 = t2 * t
+      const a0 = 1 - 3 * s + 3 * s2 - s3,
+        a1 = 4 - 6 * s2 + 3 * s3,
+        a2 = 1 + 3 * s + 3 * s2 - 3 * s3
+      const b0 = 1 - 3 * t + 3 * t2 - t3,
+        b1 = 4 - 6 * t2 + 3 * t3,
+        b2 = 1 + 3 * t + 3 * t2 - 3 * t3
       let sum = 0
-      for (let q = 0, row = (j - 1) * nx + i - 1; q < 4; q++, row += nx) sum += (q === 0 ? b0 : q === 1 ? b1 : q === 2 ? b2 : t3) * (a0 * grid[row]! + a1 * grid[row + 1]! + a2 * grid[row + 2]! + s3 * grid[row + 3]!)
+      for (let q = 0, row = (j - 1) * nx + i - 1; q < 4; q++, row += nx)
+        sum +=
+          (q === 0 ? b0 : q === 1 ? b1 : q === 2 ? b2 : t3) *
+          (a0 * grid[row]! + a1 * grid[row + 1]! + a2 * grid[row + 2]! + s3 * grid[row + 3]!)
       return sum / 36
     },
     jet(x, y, out) {
-      const u = locate(x - x0, nx), v = locate(y - y0, ny), i = Math.min(nx - 4, Math.floor(u)), j = Math.min(ny - 4, Math.floor(v)), s = u - i, t = v - j
-      const s2 = s * s, s3 = s2 * s, t2 = t * t, t3 = t2 * t
-      const a0 = (1 - 3 * s + 3 * s2 - s3) / 6, a1 = (4 - 6 * s2 + 3 * s3) / 6, a2 = (1 + 3 * s + 3 * s2 - 3 * s3) / 6, a3 = s3 / 6
-      const d0 = -(1 - 2 * s + s2) / 2, d1 = (3 * s2 - 4 * s) / 2, d2 = (1 + 2 * s - 3 * s2) / 2, d3 = s2 / 2
-      const e0 = 1 - s, e1 = 3 * s - 2, e2 = 1 - 3 * s, e3 = s
-      let z = 0, zx = 0, zy = 0, zxx = 0, zxy = 0, zyy = 0
+      const u = locate(x - x0, nx),
+        v = locate(y - y0, ny),
+        i = Math.min(nx - 4, Math.floor(u)),
+        j = Math.min(ny - 4, Math.floor(v)),
+        s = u - i,
+        t = v - j
+      const s2 = s * s,
+        s3 = s2 * s,
+        t2 = t * t,
+        t3 = t2 * t
+      const a0 = (1 - 3 * s + 3 * s2 - s3) / 6,
+        a1 = (4 - 6 * s2 + 3 * s3) / 6,
+        a2 = (1 + 3 * s + 3 * s2 - 3 * s3) / 6,
+        a3 = s3 / 6
+      const d0 = -(1 - 2 * s + s2) / 2,
+        d1 = (3 * s2 - 4 * s) / 2,
+        d2 = (1 + 2 * s - 3 * s2) / 2,
+        d3 = s2 / 2
+      const e0 = 1 - s,
+        e1 = 3 * s - 2,
+        e2 = 1 - 3 * s,
+        e3 = s
+      let z = 0,
+        zx = 0,
+        zy = 0,
+        zxx = 0,
+        zxy = 0,
+        zyy = 0
       for (let q = 0; q < 4; q++) {
-        const row = (j - 1 + q) * nx + i - 1, g0 = grid[row]!, g1 = grid[row + 1]!, g2 = grid[row + 2]!, g3 = grid[row + 3]!
-        const line = a0 * g0 + a1 * g1 + a2 * g2 + a3 * g3, slope = d0 * g0 + d1 * g1 + d2 * g2 + d3 * g3, bend = e0 * g0 + e1 * g1 + e2 * g2 + e3 * g3
-        const b = q === 0 ? (1 - 3 * t + 3 * t2 - t3) / 6 : q === 1 ? (4 - 6 * t2 + 3 * t3) / 6 : q === 2 ? (1 + 3 * t + 3 * t2 - 3 * t3) / 6 : t3 / 6
-        const c = q === 0 ? -(1 - 2 * t + t2) / 2 : q === 1 ? (3 * t2 - 4 * t) / 2 : q === 2 ? (1 + 2 * t - 3 * t2) / 2 : t2 / 2
+        const row = (j - 1 + q) * nx + i - 1,
+          g0 = grid[row]!,
+          g1 = grid[row + 1]!,
+          g2 = grid[row + 2]!,
+          g3 = grid[row + 3]!
+        const line = a0 * g0 + a1 * g1 + a2 * g2 + a3 * g3,
+          slope = d0 * g0 + d1 * g1 + d2 * g2 + d3 * g3,
+          bend = e0 * g0 + e1 * g1 + e2 * g2 + e3 * g3
+        const b =
+          q === 0
+            ? (1 - 3 * t + 3 * t2 - t3) / 6
+            : q === 1
+              ? (4 - 6 * t2 + 3 * t3) / 6
+              : q === 2
+                ? (1 + 3 * t + 3 * t2 - 3 * t3) / 6
+                : t3 / 6
+        const c =
+          q === 0
+            ? -(1 - 2 * t + t2) / 2
+            : q === 1
+              ? (3 * t2 - 4 * t) / 2
+              : q === 2
+                ? (1 + 2 * t - 3 * t2) / 2
+                : t2 / 2
         const d = q === 0 ? 1 - t : q === 1 ? 3 * t - 2 : q === 2 ? 1 - 3 * t : t
         z += b * line
         zx += b * slope

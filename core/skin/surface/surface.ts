@@ -29,7 +29,10 @@ export interface Surface {
 }
 
 /** Keeps the exponential maps of the last points, as the same sheets are laid again and again. */
-export function remembering(make: (at: Point, quick: boolean) => Exponential, most = 48): Surface['exponential'] {
+export function remembering(
+  make: (at: Point, quick: boolean) => Exponential,
+  most = 48,
+): Surface['exponential'] {
   const known = new Map<string, Exponential>()
   return (at, quick = false) => {
     const key = `${at[0]} ${at[1]} ${quick}`

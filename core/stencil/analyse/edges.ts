@@ -25,27 +25,50 @@ export interface Edges {
 
 /** Collects the edges of a sheet's openings. */
 export function edgesOf({ openings }: Pick<SheetGeometry, 'openings'>): Edges {
-  const rings = openings.flatMap((o, opening) => [o.outer, ...o.holes].map((ring, i) => ({ ring, opening, inward: (i === 0) === (signedArea(ring) > 0) })))
+  const rings = openings.flatMap((o, opening) =>
+    [o.outer, ...o.holes].map((ring, i) => ({ ring, opening, inward: (i === 0) === signedArea(ring) > 0 })),
+  )
   const count = rings.reduce((n, r) => n + r.ring.length / 2, 0)
-  const make = () => new Float64Array(count), ints = () => new Int32Array(count)
-  const e = { count, x0: make(), y0: make(), x1: make(), y1: make(), before: ints(), after: ints(), ring: ints(), opening: ints(), along: make(), whole: make(), index: new Flatbush(Math.max(1, count)) }
+  const make = () => new Float64Array(count),
+    ints = () => new Int32Array(count)
+  const e = {
+    count,
+    x0: make(),
+    y0: make(),
+    x1: make(),
+    y1: make(),
+    before: ints(),
+    after: ints(),
+    ring: ints(),
+    opening: ints(),
+    along: make(),
+    whole: make(),
+    index: new Flatbush(Math.max(1, count)),
+  }
   let k = 0
   rings.forEach(({ ring, opening, inward }, r) => {
-    const n = ring.length / 2, first = k
+    const n = ring.length / 2,
+      first = k
     let way = 0
     for (let i = 0; i < n; i++, k++) {
-      const a = inward ? i : n - 1 - i, b = inward ? (i + 1) % n : (2 * n - 2 - i) % n
+      const a = inward ? i : n - 1 - i,
+        b = inward ? (i + 1) % n : (2 * n - 2 - i) % n
       e.x0[k] = ring[2 * a]!
       e.y0[k] = ring[2 * a + 1]!
       e.x1[k] = ring[2 * b]!
       e.y1[k] = ring[2 * b + 1]!
-      e.before[k] = first + (i + n - 1) % n
-      e.after[k] = first + (i + 1) % n
+      e.before[k] = first + ((i + n - 1) % n)
+      e.after[k] = first + ((i + 1) % n)
       e.ring[k] = r
       e.opening[k] = opening
       e.along[k] = way
       way += Math.hypot(e.x1[k]! - e.x0[k]!, e.y1[k]! - e.y0[k]!)
-      e.index.add(Math.min(e.x0[k]!, e.x1[k]!), Math.min(e.y0[k]!, e.y1[k]!), Math.max(e.x0[k]!, e.x1[k]!), Math.max(e.y0[k]!, e.y1[k]!))
+      e.index.add(
+        Math.min(e.x0[k]!, e.x1[k]!),
+        Math.min(e.y0[k]!, e.y1[k]!),
+        Math.max(e.x0[k]!, e.x1[k]!),
+        Math.max(e.y0[k]!, e.y1[k]!),
+      )
     }
     e.whole.fill(way, first, k)
   })
@@ -65,13 +88,23 @@ export function nearestOf(e: Edges, i: number, j: number, out: Float64Array): vo
 
 /** The distance of a point from a piece, mm. */
 export function distanceTo(e: Edges, k: number, x: number, y: number): number {
-  const x0 = e.x0[k]!, y0 = e.y0[k]!, x1 = e.x1[k]!, y1 = e.y1[k]!, t = shareAlong(x, y, x0, y0, x1, y1)
+  const x0 = e.x0[k]!,
+    y0 = e.y0[k]!,
+    x1 = e.x1[k]!,
+    y1 = e.y1[k]!,
+    t = shareAlong(x, y, x0, y0, x1, y1)
   return Math.hypot(x - x0 - t * (x1 - x0), y - y0 - t * (y1 - y0))
 }
 
 function project(x: number, y: number, e: Edges, k: number, out: Float64Array, swap: boolean): void {
-  const x0 = e.x0[k]!, y0 = e.y0[k]!, x1 = e.x1[k]!, y1 = e.y1[k]!, t = shareAlong(x, y, x0, y0, x1, y1)
-  const qx = x0 + t * (x1 - x0), qy = y0 + t * (y1 - y0), d = Math.hypot(x - qx, y - qy)
+  const x0 = e.x0[k]!,
+    y0 = e.y0[k]!,
+    x1 = e.x1[k]!,
+    y1 = e.y1[k]!,
+    t = shareAlong(x, y, x0, y0, x1, y1)
+  const qx = x0 + t * (x1 - x0),
+    qy = y0 + t * (y1 - y0),
+    d = Math.hypot(x - qx, y - qy)
   if (d >= out[4]!) return
   if (swap) out.set([qx, qy, x, y, d])
   else out.set([x, y, qx, qy, d])

@@ -21,14 +21,24 @@ export interface Analysis {
   readonly slot: Slot
   readonly slots: Slot[]
   readonly islands: Island[]
-  readonly margin: { width: number, opening: number }
+  readonly margin: { width: number; opening: number }
   readonly symmetry: Symmetry
   readonly lattice: Lattice | null
   readonly groups: OpeningGroup[]
 }
 
 /** What the drawer keeps of an analysis. */
-export interface AnalysisSummary { openings: number, openShare: number, bridge: number | null, slot: number, islands: number, margin: number, axes: number[], turns: number[], lattice: Lattice | null }
+export interface AnalysisSummary {
+  openings: number
+  openShare: number
+  bridge: number | null
+  slot: number
+  islands: number
+  margin: number
+  axes: number[]
+  turns: number[]
+  lattice: Lattice | null
+}
 
 /** Bridges up to this width are listed, mm. */
 export const LISTED_MM = 2.5
@@ -38,24 +48,44 @@ export const LISTED_MM = 2.5
  * @param below list the bridges narrower than this, mm
  * @param onProgress called with what is being done and the share done, 0 to 1
  */
-export function analyse(sheet: SheetGeometry, below = LISTED_MM, onProgress: (words: string, done: number) => void = () => {}): Analysis {
+export function analyse(
+  sheet: SheetGeometry,
+  below = LISTED_MM,
+  onProgress: (words: string, done: number) => void = () => {},
+): Analysis {
   onProgress('measuring bridges', 0)
   const edges = edgesOf(sheet)
-  let reach = below, found = necksOf(edges, reach, done => onProgress('measuring bridges', 0.5 * done))
+  let reach = below,
+    found = necksOf(edges, reach, done => onProgress('measuring bridges', 0.5 * done))
   // A sheet with wide bridges only is searched farther, until one turns up or the sheet ends.
-  while (found.bridges.length === 0 && sheet.openings.length > 1 && reach < Math.hypot(sheet.width, sheet.height)) {
+  while (
+    found.bridges.length === 0 &&
+    sheet.openings.length > 1 &&
+    reach < Math.hypot(sheet.width, sheet.height)
+  ) {
     reach *= 3
     found = necksOf(edges, reach)
   }
   onProgress('measuring slots', 0.5)
-  const slots = slotsOf(sheet, edges, found.necks, reach), slot = slots.reduce((a, s) => s.width < a.width ? s : a)
+  const slots = slotsOf(sheet, edges, found.necks, reach),
+    slot = slots.reduce((a, s) => (s.width < a.width ? s : a))
   onProgress('looking for symmetry', 0.65)
   const symmetry = symmetryOf(sheet.openings)
   onProgress('looking for a lattice', 0.9)
   const open = openArea(sheet.openings)
   return {
-    openings: sheet.openings.length, openArea: open, openShare: open / Math.abs(signedArea(sheet.outline)), bridge: found.bridges[0] ?? null, bridges: found.bridges.filter(b => b.width < below), slot, slots,
-    islands: islandsOf(sheet), margin: edgeMargin(sheet), symmetry, lattice: latticeOf(sheet.openings), groups: proposedGroups(sheet.openings),
+    openings: sheet.openings.length,
+    openArea: open,
+    openShare: open / Math.abs(signedArea(sheet.outline)),
+    bridge: found.bridges[0] ?? null,
+    bridges: found.bridges.filter(b => b.width < below),
+    slot,
+    slots,
+    islands: islandsOf(sheet),
+    margin: edgeMargin(sheet),
+    symmetry,
+    lattice: latticeOf(sheet.openings),
+    groups: proposedGroups(sheet.openings),
   }
 }
 
@@ -63,8 +93,15 @@ export function analyse(sheet: SheetGeometry, below = LISTED_MM, onProgress: (wo
 export function summaryOf(a: Analysis): AnalysisSummary {
   const round = (v: number) => Math.round(v * 100) / 100
   return {
-    openings: a.openings, openShare: round(a.openShare), bridge: a.bridge && round(a.bridge.width), slot: round(a.slot.width), islands: a.islands.length, margin: round(a.margin.width),
-    axes: a.symmetry.axes.map(x => round(x.angle)), turns: a.symmetry.turns.map(t => t.order), lattice: a.lattice,
+    openings: a.openings,
+    openShare: round(a.openShare),
+    bridge: a.bridge && round(a.bridge.width),
+    slot: round(a.slot.width),
+    islands: a.islands.length,
+    margin: round(a.margin.width),
+    axes: a.symmetry.axes.map(x => round(x.angle)),
+    turns: a.symmetry.turns.map(t => t.order),
+    lattice: a.lattice,
   }
 }
 

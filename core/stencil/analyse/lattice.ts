@@ -7,15 +7,21 @@ const WAYS = 12
 /** How far a ring reaches from a point in each of some directions, mm (its support function): tells shapes of one area apart, and how they lie. */
 function reachOf(ring: Ring, [cx, cy]: Point): number[] {
   return Array.from({ length: WAYS }, (_, k) => {
-    const ux = Math.cos(2 * Math.PI * k / WAYS), uy = Math.sin(2 * Math.PI * k / WAYS)
+    const ux = Math.cos((2 * Math.PI * k) / WAYS),
+      uy = Math.sin((2 * Math.PI * k) / WAYS)
     let far = -Infinity
-    for (let i = 0; i < ring.length; i += 2) far = Math.max(far, (ring[i]! - cx) * ux + (ring[i + 1]! - cy) * uy)
+    for (let i = 0; i < ring.length; i += 2)
+      far = Math.max(far, (ring[i]! - cx) * ux + (ring[i + 1]! - cy) * uy)
     return far
   })
 }
 
 /** Two shortest independent translations that map a texture's openings on themselves, mm, with the residual of their middles. */
-export interface Lattice { readonly a: Point, readonly b: Point, readonly residual: number }
+export interface Lattice {
+  readonly a: Point
+  readonly b: Point
+  readonly residual: number
+}
 
 const TOLERANCE = 0.25
 /** Fewer openings than this make no texture. */
@@ -29,14 +35,17 @@ const SUPPORT = 0.9
  */
 export function latticeOf(openings: readonly Polygon[]): Lattice | null {
   if (openings.length < LEAST) return null
-  const items = openings.map((o) => {
-    const c = centroidOf([o])
-    return { c, area: polygonArea(o), reach: reachOf(o.outer, c) }
-  }), index = new Flatbush(items.length)
+  const items = openings.map(o => {
+      const c = centroidOf([o])
+      return { c, area: polygonArea(o), reach: reachOf(o.outer, c) }
+    }),
+    index = new Flatbush(items.length)
   for (const { c } of items) index.add(c[0], c[1], c[0], c[1])
   index.finish()
-  type Item = typeof items[number]
-  const alike = (a: Item, b: Item) => Math.abs(a.area - b.area) < 0.03 * Math.max(a.area, b.area) + 0.01 && a.reach.every((r, i) => Math.abs(r - b.reach[i]!) < 0.06 * Math.max(r, b.reach[i]!) + 0.06)
+  type Item = (typeof items)[number]
+  const alike = (a: Item, b: Item) =>
+    Math.abs(a.area - b.area) < 0.03 * Math.max(a.area, b.area) + 0.01 &&
+    a.reach.every((r, i) => Math.abs(r - b.reach[i]!) < 0.06 * Math.max(r, b.reach[i]!) + 0.06)
   const middle: Point = [(index.minX + index.maxX) / 2, (index.minY + index.maxY) / 2]
   const [start] = index.neighbors(middle[0], middle[1], 1)
   const tried: Point[] = []
@@ -44,33 +53,58 @@ export function latticeOf(openings: readonly Polygon[]): Lattice | null {
   for (const from of index.neighbors(items[start!]!.c[0], items[start!]!.c[1], 4)) {
     for (const k of index.neighbors(items[from]!.c[0], items[from]!.c[1], 25)) {
       const v: Point = [items[k]!.c[0] - items[from]!.c[0], items[k]!.c[1] - items[from]!.c[1]]
-      if (Math.hypot(...v) > 0.5 && alike(items[k]!, items[from]!) && !tried.some(t => Math.hypot(t[0] - v[0], t[1] - v[1]) < TOLERANCE || Math.hypot(t[0] + v[0], t[1] + v[1]) < TOLERANCE)) tried.push(v)
+      if (
+        Math.hypot(...v) > 0.5 &&
+        alike(items[k]!, items[from]!) &&
+        !tried.some(
+          t =>
+            Math.hypot(t[0] - v[0], t[1] - v[1]) < TOLERANCE ||
+            Math.hypot(t[0] + v[0], t[1] + v[1]) < TOLERANCE,
+        )
+      )
+        tried.push(v)
     }
   }
-  const good: { v: Point, residual: number }[] = []
+  const good: { v: Point; residual: number }[] = []
   for (const v of tried.sort((p, q) => Math.hypot(...p) - Math.hypot(...q))) {
     const fit = fitOf(v)
     if (!fit) continue
     const first = good[0]
     if (!first) good.push(fit)
-    else if (Math.abs(first.v[0] * fit.v[1] - first.v[1] * fit.v[0]) > 0.1 * Math.hypot(...first.v) * Math.hypot(...fit.v)) {
+    else if (
+      Math.abs(first.v[0] * fit.v[1] - first.v[1] * fit.v[0]) >
+      0.1 * Math.hypot(...first.v) * Math.hypot(...fit.v)
+    ) {
       return { a: first.v, b: fit.v, residual: Math.max(first.residual, fit.residual) }
     }
   }
   return null
 
   /** The translation near `v` that fits best, or null when too few openings land on others. */
-  function fitOf(v: Point): { v: Point, residual: number } | null {
-    let inside = 0, hits = 0, sx = 0, sy = 0, squares = 0
+  function fitOf(v: Point): { v: Point; residual: number } | null {
+    let inside = 0,
+      hits = 0,
+      sx = 0,
+      sy = 0,
+      squares = 0
     for (const item of items) {
       const { c } = item
-      const x = c[0] + v[0], y = c[1] + v[1]
-      if (x < index.minX - TOLERANCE || x > index.maxX + TOLERANCE || y < index.minY - TOLERANCE || y > index.maxY + TOLERANCE) continue
+      const x = c[0] + v[0],
+        y = c[1] + v[1]
+      if (
+        x < index.minX - TOLERANCE ||
+        x > index.maxX + TOLERANCE ||
+        y < index.minY - TOLERANCE ||
+        y > index.maxY + TOLERANCE
+      )
+        continue
       inside++
-      const [n] = index.neighbors(x, y, 1, TOLERANCE * 2), other = n === undefined ? undefined : items[n]
+      const [n] = index.neighbors(x, y, 1, TOLERANCE * 2),
+        other = n === undefined ? undefined : items[n]
       if (!other || !alike(other, item)) continue
       hits++
-      const dx = other.c[0] - c[0], dy = other.c[1] - c[1]
+      const dx = other.c[0] - c[0],
+        dy = other.c[1] - c[1]
       sx += dx
       sy += dy
       squares += dx * dx + dy * dy

@@ -2,10 +2,18 @@ import type { Point } from '../../geometry'
 import { distanceTo, nearestOf, type Edges } from './edges'
 
 /** A narrow place: its width and the two points between which it was measured, mm. */
-export interface Neck { readonly width: number, readonly from: Point, readonly to: Point, readonly openings: readonly [number, number] }
+export interface Neck {
+  readonly width: number
+  readonly from: Point
+  readonly to: Point
+  readonly openings: readonly [number, number]
+}
 
 /** Bridges (solid material between openings, or between two stretches of one) and necks of openings, narrowest first. */
-export interface Necks { readonly bridges: Neck[], readonly necks: Neck[] }
+export interface Necks {
+  readonly bridges: Neck[]
+  readonly necks: Neck[]
+}
 
 /**
  * Every local minimum of width up to `reach` mm: pairs of boundary points that cannot come nearer by sliding along either boundary, and
@@ -13,18 +21,36 @@ export interface Necks { readonly bridges: Neck[], readonly necks: Neck[] }
  * @param onProgress called with the share done, 0 to 1
  * @param only looks at the edges of one opening alone
  */
-export function necksOf(e: Edges, reach: number, onProgress: (done: number) => void = () => {}, only: number | null = null): Necks {
-  const bridges: Neck[] = [], necks: Neck[] = [], near = new Float64Array(5), seen = new Set<string>()
-  const [first, last] = only === null ? [0, e.count] : [e.opening.indexOf(only), e.opening.lastIndexOf(only) + 1]
+export function necksOf(
+  e: Edges,
+  reach: number,
+  onProgress: (done: number) => void = () => {},
+  only: number | null = null,
+): Necks {
+  const bridges: Neck[] = [],
+    necks: Neck[] = [],
+    near = new Float64Array(5),
+    seen = new Set<string>()
+  const [first, last] =
+    only === null ? [0, e.count] : [e.opening.indexOf(only), e.opening.lastIndexOf(only) + 1]
   for (let i = first; i < last; i++) {
     if (i % 4096 === 0) onProgress(i / e.count)
-    const found = e.index.search(Math.min(e.x0[i]!, e.x1[i]!) - reach, Math.min(e.y0[i]!, e.y1[i]!) - reach, Math.max(e.x0[i]!, e.x1[i]!) + reach, Math.max(e.y0[i]!, e.y1[i]!) + reach, k => k > i && k < last)
+    const found = e.index.search(
+      Math.min(e.x0[i]!, e.x1[i]!) - reach,
+      Math.min(e.y0[i]!, e.y1[i]!) - reach,
+      Math.max(e.x0[i]!, e.x1[i]!) + reach,
+      Math.max(e.y0[i]!, e.y1[i]!) + reach,
+      k => k > i && k < last,
+    )
     for (const j of found) {
       if (e.before[i] === j || e.after[i] === j) continue
       nearestOf(e, i, j, near)
       const width = near[4]!
       if (width > reach || width < 1e-7) continue
-      const px = near[0]!, py = near[1]!, qx = near[2]!, qy = near[3]!
+      const px = near[0]!,
+        py = near[1]!,
+        qx = near[2]!,
+        qy = near[3]!
       if (e.ring[i] === e.ring[j] && wiggle(e, i, j, near)) continue
       if (slides(e, i, px, py, qx, qy, width) || slides(e, j, qx, qy, px, py, width)) continue
       const into = side(e, i, px, py, qx - px, qy - py)
@@ -32,8 +58,8 @@ export function necksOf(e: Edges, reach: number, onProgress: (done: number) => v
       const key = [px + qx, py + qy, width].map(v => Math.round(v * 200)).join()
       if (seen.has(key) || crossed(e, i, j, px, py, qx, qy)) continue
       seen.add(key)
-      const neck: Neck = { width, from: [px, py], to: [qx, qy], openings: [e.opening[i]!, e.opening[j]!] };
-      (into < 0 ? bridges : necks).push(neck)
+      const neck: Neck = { width, from: [px, py], to: [qx, qy], openings: [e.opening[i]!, e.opening[j]!] }
+      ;(into < 0 ? bridges : necks).push(neck)
     }
   }
   return { bridges: thinned(bridges), necks: thinned(necks) }
@@ -42,17 +68,22 @@ export function necksOf(e: Edges, reach: number, onProgress: (done: number) => v
 /** Narrowest first, and along edges that run beside each other one in every few mm only. */
 function thinned(list: Neck[]): Neck[] {
   const kept = new Map<string, Point[]>()
-  return list.sort((a, b) => a.width - b.width).filter(({ width, from, to, openings }) => {
-    const key = [...openings].sort((a, b) => a - b).join(), near = kept.get(key) ?? [], mid: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
-    if (near.some(p => Math.hypot(p[0] - mid[0], p[1] - mid[1]) < Math.max(2, 2 * width))) return false
-    kept.set(key, [...near, mid])
-    return true
-  })
+  return list
+    .sort((a, b) => a.width - b.width)
+    .filter(({ width, from, to, openings }) => {
+      const key = [...openings].sort((a, b) => a - b).join(),
+        near = kept.get(key) ?? [],
+        mid: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
+      if (near.some(p => Math.hypot(p[0] - mid[0], p[1] - mid[1]) < Math.max(2, 2 * width))) return false
+      kept.set(key, [...near, mid])
+      return true
+    })
 }
 
 /** Whether two places of one ring lie so near along it that the narrow place between them is only a roughness of the edge. */
 function wiggle(e: Edges, i: number, j: number, near: Float64Array): boolean {
-  const a = e.along[i]! + Math.hypot(near[0]! - e.x0[i]!, near[1]! - e.y0[i]!), b = e.along[j]! + Math.hypot(near[2]! - e.x0[j]!, near[3]! - e.y0[j]!)
+  const a = e.along[i]! + Math.hypot(near[0]! - e.x0[i]!, near[1]! - e.y0[i]!),
+    b = e.along[j]! + Math.hypot(near[2]! - e.x0[j]!, near[3]! - e.y0[j]!)
   const way = Math.min(Math.abs(a - b), e.whole[i]! - Math.abs(a - b))
   return way < 0.4 || way < 1.5 * near[4]!
 }
@@ -60,14 +91,20 @@ function wiggle(e: Edges, i: number, j: number, near: Float64Array): boolean {
 /** Whether the point p on piece k comes nearer to q on a neighbouring piece of its ring. */
 function slides(e: Edges, k: number, px: number, py: number, qx: number, qy: number, width: number): boolean {
   const least = width * (1 - 1e-6) - 1e-7
-  const atStart = Math.hypot(px - e.x0[k]!, py - e.y0[k]!) < 1e-6, atEnd = Math.hypot(px - e.x1[k]!, py - e.y1[k]!) < 1e-6
-  return (atStart && distanceTo(e, e.before[k]!, qx, qy) < least) || (atEnd && distanceTo(e, e.after[k]!, qx, qy) < least)
+  const atStart = Math.hypot(px - e.x0[k]!, py - e.y0[k]!) < 1e-6,
+    atEnd = Math.hypot(px - e.x1[k]!, py - e.y1[k]!) < 1e-6
+  return (
+    (atStart && distanceTo(e, e.before[k]!, qx, qy) < least) ||
+    (atEnd && distanceTo(e, e.after[k]!, qx, qy) < least)
+  )
 }
 
 /** Whether a direction from p leads into the opening (1), into the material (-1), or along the edge (0). */
 function side(e: Edges, k: number, px: number, py: number, dx: number, dy: number): number {
   const at = (m: number) => {
-    const ex = e.x1[m]! - e.x0[m]!, ey = e.y1[m]! - e.y0[m]!, l = Math.hypot(ex, ey) || 1
+    const ex = e.x1[m]! - e.x0[m]!,
+      ey = e.y1[m]! - e.y0[m]!,
+      l = Math.hypot(ex, ey) || 1
     return (-ey * dx + ex * dy) / l
   }
   let s = at(k)
@@ -79,11 +116,20 @@ function side(e: Edges, k: number, px: number, py: number, dx: number, dy: numbe
 /** Whether another boundary crosses the way from p to q. */
 function crossed(e: Edges, i: number, j: number, px: number, py: number, qx: number, qy: number): boolean {
   const skip = new Set([i, j, e.before[i]!, e.after[i]!, e.before[j]!, e.after[j]!])
-  const hits = e.index.search(Math.min(px, qx), Math.min(py, qy), Math.max(px, qx), Math.max(py, qy), k => !skip.has(k))
-  const turn = (ax: number, ay: number, bx: number, by: number, cx: number, cy: number) => (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
-  return hits.some((k) => {
-    const a = turn(px, py, qx, qy, e.x0[k]!, e.y0[k]!), b = turn(px, py, qx, qy, e.x1[k]!, e.y1[k]!)
-    const c = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, px, py), d = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, qx, qy)
+  const hits = e.index.search(
+    Math.min(px, qx),
+    Math.min(py, qy),
+    Math.max(px, qx),
+    Math.max(py, qy),
+    k => !skip.has(k),
+  )
+  const turn = (ax: number, ay: number, bx: number, by: number, cx: number, cy: number) =>
+    (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
+  return hits.some(k => {
+    const a = turn(px, py, qx, qy, e.x0[k]!, e.y0[k]!),
+      b = turn(px, py, qx, qy, e.x1[k]!, e.y1[k]!)
+    const c = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, px, py),
+      d = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, qx, qy)
     return a * b < 0 && c * d < 0
   })
 }

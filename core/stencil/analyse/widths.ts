@@ -8,14 +8,23 @@ import type { Edges } from './edges'
 import { necksOf, type Neck } from './necks'
 
 /** The largest disc that fits into an opening: twice its radius is how wide the opening gets. */
-export function widestDisc(opening: Polygon): { at: Point, width: number } {
-  const box = boxOf(opening.outer), size = Math.min(box.maxX - box.minX, box.maxY - box.minY)
-  const disc = polylabel([opening.outer, ...opening.holes].map(ring => pointsOf(ring)), Math.max(0.01, size * 0.004))
+export function widestDisc(opening: Polygon): { at: Point; width: number } {
+  const box = boxOf(opening.outer),
+    size = Math.min(box.maxX - box.minX, box.maxY - box.minY)
+  const disc = polylabel(
+    [opening.outer, ...opening.holes].map(ring => pointsOf(ring)),
+    Math.max(0.01, size * 0.004),
+  )
   return { at: [disc[0]!, disc[1]!], width: 2 * disc.distance }
 }
 
 /** How narrow an opening is: its tightest neck, or its greatest width where it has none. */
-export interface Slot { readonly opening: number, readonly width: number, readonly from: Point, readonly to: Point }
+export interface Slot {
+  readonly opening: number
+  readonly width: number
+  readonly from: Point
+  readonly to: Point
+}
 
 /**
  * The slot of every opening, in the sheet's order.
@@ -24,19 +33,22 @@ export interface Slot { readonly opening: number, readonly width: number, readon
 export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck[], reach: number): Slot[] {
   const tightest = new Map<number, Neck>()
   for (const neck of necks) {
-    const opening = neck.openings[0], known = tightest.get(opening)
+    const opening = neck.openings[0],
+      known = tightest.get(opening)
     if (!known || neck.width < known.width) tightest.set(opening, neck)
   }
   return sheet.openings.map((opening, i) => {
-    const { at, width } = widestDisc(opening), neck = tightest.get(i) ?? (width > reach ? necksOf(edges, width, () => {}, i).necks[0] : undefined)
+    const { at, width } = widestDisc(opening),
+      neck = tightest.get(i) ?? (width > reach ? necksOf(edges, width, () => {}, i).necks[0] : undefined)
     if (neck && neck.width < width) return { opening: i, width: neck.width, from: neck.from, to: neck.to }
     return { opening: i, width, from: [at[0] - width / 2, at[1]], to: [at[0] + width / 2, at[1]] }
   })
 }
 
 /** Distance from the sheet's edge to the nearest opening, mm, with the opening: from each corner of either to the edges of the other. */
-export function edgeMargin(sheet: SheetGeometry): { width: number, opening: number } {
-  let width = Infinity, opening = -1
+export function edgeMargin(sheet: SheetGeometry): { width: number; opening: number } {
+  let width = Infinity,
+    opening = -1
   const { outline } = sheet
   sheet.openings.forEach((o, n) => {
     for (let i = 0; i < o.outer.length; i += 2) {
@@ -49,7 +61,8 @@ export function edgeMargin(sheet: SheetGeometry): { width: number, opening: numb
     // A corner of the edge may come nearer to the side of an opening than any of its corners.
     const box = boxOf(o.outer)
     for (let i = 0; i < outline.length; i += 2) {
-      const x = outline[i]!, y = outline[i + 1]!
+      const x = outline[i]!,
+        y = outline[i + 1]!
       if (Math.max(box.minX - x, x - box.maxX, box.minY - y, y - box.maxY) >= width) continue
       const d = distanceToRing(o.outer, x, y)
       if (d < width) {
@@ -65,8 +78,13 @@ export function edgeMargin(sheet: SheetGeometry): { width: number, opening: numb
 export function distanceToRing(ring: Ring, x: number, y: number): number {
   let least = Infinity
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-    const ax = ring[j]!, ay = ring[j + 1]!, bx = ring[i]!, by = ring[i + 1]!, t = shareAlong(x, y, ax, ay, bx, by)
-    const u = x - ax - t * (bx - ax), v = y - ay - t * (by - ay)
+    const ax = ring[j]!,
+      ay = ring[j + 1]!,
+      bx = ring[i]!,
+      by = ring[i + 1]!,
+      t = shareAlong(x, y, ax, ay, bx, by)
+    const u = x - ax - t * (bx - ax),
+      v = y - ay - t * (by - ay)
     least = Math.min(least, u * u + v * v)
   }
   return Math.sqrt(least)

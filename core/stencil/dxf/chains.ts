@@ -31,11 +31,17 @@ class Ends {
   }
 
   /** The nearest free end within reach of a point: the piece, how far, and whether it must be turned round to go on from there. */
-  nearest(x: number, y: number, reach: number): { piece: number, far: number, turned: boolean } | null {
+  nearest(x: number, y: number, reach: number): { piece: number; far: number; turned: boolean } | null {
     const [n] = this.index.neighbors(x, y, 1, reach, i => !this.used[i >> 1])
     if (n === undefined) return null
-    const piece = n >> 1, p = this.pieces[piece]!, turned = n % 2 === 1
-    return { piece, turned, far: turned ? Math.hypot(p.at(-2)! - x, p.at(-1)! - y) : Math.hypot(p[0]! - x, p[1]! - y) }
+    const piece = n >> 1,
+      p = this.pieces[piece]!,
+      turned = n % 2 === 1
+    return {
+      piece,
+      turned,
+      far: turned ? Math.hypot(p.at(-2)! - x, p.at(-1)! - y) : Math.hypot(p[0]! - x, p[1]! - y),
+    }
   }
 }
 
@@ -44,19 +50,28 @@ class Ends {
  * @param reach how far ends may stand apart, mm
  * @returns closed loops, and the gap of the worst chain that did not close (null when all did)
  */
-export function chained(pieces: readonly Trace[], reach: number): { loops: number[][], open: number | null, widest: number } {
-  const runs = pieces.filter(p => p.points.length >= 4).map(p => p.points), ends = new Ends(runs), done = new Uint8Array(runs.length), loops: number[][] = []
-  let open: number | null = null, widest = 0
+export function chained(
+  pieces: readonly Trace[],
+  reach: number,
+): { loops: number[][]; open: number | null; widest: number } {
+  const runs = pieces.filter(p => p.points.length >= 4).map(p => p.points),
+    ends = new Ends(runs),
+    done = new Uint8Array(runs.length),
+    loops: number[][] = []
+  let open: number | null = null,
+    widest = 0
   for (let start = runs.length - 1; start >= 0; start--) {
     if (done[start]) continue
     done[start] = 1
-    const chain = [...ends.use(start)], gap = () => Math.hypot(chain.at(-2)! - chain[0]!, chain.at(-1)! - chain[1]!)
+    const chain = [...ends.use(start)],
+      gap = () => Math.hypot(chain.at(-2)! - chain[0]!, chain.at(-1)! - chain[1]!)
     while (gap() > reach || chain.length < 6) {
       const next = ends.nearest(chain.at(-2)!, chain.at(-1)!, reach)
       if (!next) break
       done[next.piece] = 1
       widest = Math.max(widest, next.far)
-      const run = ends.use(next.piece), onward = next.turned ? reversed(run) : run
+      const run = ends.use(next.piece),
+        onward = next.turned ? reversed(run) : run
       for (let i = next.far < 1e-9 ? 2 : 0; i < onward.length; i++) chain.push(onward[i]!)
     }
     const last = gap()

@@ -1,33 +1,73 @@
 import { circlePieces, FLATTEN_MM } from '../../geometry'
 
 /** What a DXF entity draws: flat points in drawing units, +y up, and whether it closes by itself. */
-export interface Trace { points: number[], closed: boolean }
+export interface Trace {
+  points: number[]
+  closed: boolean
+}
 
 /** An arc from one angle to another, anticlockwise (radians), as flat points with both ends. */
-export function arcPoints(cx: number, cy: number, r: number, from: number, to: number, tolerance = FLATTEN_MM): number[] {
-  const sweep = to > from ? to - from : to - from + 2 * Math.PI, n = Math.max(2, Math.ceil(circlePieces(r, tolerance) * sweep / (2 * Math.PI))), out: number[] = []
-  for (let i = 0; i <= n; i++) out.push(cx + r * Math.cos(from + sweep * i / n), cy + r * Math.sin(from + sweep * i / n))
+export function arcPoints(
+  cx: number,
+  cy: number,
+  r: number,
+  from: number,
+  to: number,
+  tolerance = FLATTEN_MM,
+): number[] {
+  const sweep = to > from ? to - from : to - from + 2 * Math.PI,
+    n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * sweep) / (2 * Math.PI))),
+    out: number[] = []
+  for (let i = 0; i <= n; i++)
+    out.push(cx + r * Math.cos(from + (sweep * i) / n), cy + r * Math.sin(from + (sweep * i) / n))
   return out
 }
 
 /** The arc of a polyline's bulge (tangent of a quarter of its angle, positive = anticlockwise) without its start point. */
-export function bulgePoints(x0: number, y0: number, x1: number, y1: number, bulge: number, tolerance = FLATTEN_MM): number[] {
+export function bulgePoints(
+  x0: number,
+  y0: number,
+  x1: number,
+  y1: number,
+  bulge: number,
+  tolerance = FLATTEN_MM,
+): number[] {
   const chord = Math.hypot(x1 - x0, y1 - y0)
   if (Math.abs(bulge) < 1e-9 || chord === 0) return [x1, y1]
-  const angle = 4 * Math.atan(bulge), r = chord / (2 * Math.sin(Math.abs(angle) / 2)), middle = Math.atan2(y1 - y0, x1 - x0)
+  const angle = 4 * Math.atan(bulge),
+    r = chord / (2 * Math.sin(Math.abs(angle) / 2)),
+    middle = Math.atan2(y1 - y0, x1 - x0)
   // The centre lies left of the chord for a positive bulge under half a turn.
-  const away = r * Math.cos(angle / 2) * Math.sign(bulge), cx = (x0 + x1) / 2 - Math.sin(middle) * away, cy = (y0 + y1) / 2 + Math.cos(middle) * away
-  const from = Math.atan2(y0 - cy, x0 - cx), n = Math.max(2, Math.ceil(circlePieces(r, tolerance) * Math.abs(angle) / (2 * Math.PI))), out: number[] = []
-  for (let i = 1; i < n; i++) out.push(cx + r * Math.cos(from + angle * i / n), cy + r * Math.sin(from + angle * i / n))
+  const away = r * Math.cos(angle / 2) * Math.sign(bulge),
+    cx = (x0 + x1) / 2 - Math.sin(middle) * away,
+    cy = (y0 + y1) / 2 + Math.cos(middle) * away
+  const from = Math.atan2(y0 - cy, x0 - cx),
+    n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * Math.abs(angle)) / (2 * Math.PI))),
+    out: number[] = []
+  for (let i = 1; i < n; i++)
+    out.push(cx + r * Math.cos(from + (angle * i) / n), cy + r * Math.sin(from + (angle * i) / n))
   return [...out, x1, y1]
 }
 
 /** An ellipse or a part of one: centre, end of the major axis from it, ratio of the axes, parameters in radians. */
-export function ellipseArc(cx: number, cy: number, mx: number, my: number, ratio: number, from: number, to: number, tolerance = FLATTEN_MM): Trace {
-  const full = Math.abs(Math.abs(to - from) - 2 * Math.PI) < 1e-6 || to === from, sweep = full ? 2 * Math.PI : to > from ? to - from : to - from + 2 * Math.PI
-  const n = Math.max(8, Math.ceil(circlePieces(Math.hypot(mx, my), tolerance) * sweep / (2 * Math.PI))), points: number[] = []
+export function ellipseArc(
+  cx: number,
+  cy: number,
+  mx: number,
+  my: number,
+  ratio: number,
+  from: number,
+  to: number,
+  tolerance = FLATTEN_MM,
+): Trace {
+  const full = Math.abs(Math.abs(to - from) - 2 * Math.PI) < 1e-6 || to === from,
+    sweep = full ? 2 * Math.PI : to > from ? to - from : to - from + 2 * Math.PI
+  const n = Math.max(8, Math.ceil((circlePieces(Math.hypot(mx, my), tolerance) * sweep) / (2 * Math.PI))),
+    points: number[] = []
   for (let i = 0; i < (full ? n : n + 1); i++) {
-    const t = from + sweep * i / n, c = Math.cos(t), s = Math.sin(t)
+    const t = from + (sweep * i) / n,
+      c = Math.cos(t),
+      s = Math.sin(t)
     points.push(cx + mx * c - my * ratio * s, cy + my * c + mx * ratio * s)
   }
   return { points, closed: full }
@@ -40,17 +80,28 @@ export function ellipseArc(cx: number, cy: number, mx: number, my: number, ratio
  * @param control flat control points
  * @param weights one a control point; null for a curve that is not rational
  */
-export function splinePoints(degree: number, knots: readonly number[], control: readonly number[], weights: readonly number[] | null, perSpan = 24): number[] {
-  const n = control.length / 2, out: number[] = []
-  if (knots.length !== n + degree + 1) throw new RangeError(`A spline has ${knots.length} knots where ${n + degree + 1} belong.`)
+export function splinePoints(
+  degree: number,
+  knots: readonly number[],
+  control: readonly number[],
+  weights: readonly number[] | null,
+  perSpan = 24,
+): number[] {
+  const n = control.length / 2,
+    out: number[] = []
+  if (knots.length !== n + degree + 1)
+    throw new RangeError(`A spline has ${knots.length} knots where ${n + degree + 1} belong.`)
   const at = (u: number, span: number): [number, number] => {
     const d = Array.from({ length: degree + 1 }, (_, j) => {
-      const i = span - degree + j, w = weights?.[i] ?? 1
+      const i = span - degree + j,
+        w = weights?.[i] ?? 1
       return [control[2 * i]! * w, control[2 * i + 1]! * w, w] as [number, number, number]
     })
     for (let r = 1; r <= degree; r++) {
       for (let j = degree; j >= r; j--) {
-        const i = span - degree + j, width = knots[i + degree - r + 1]! - knots[i]!, a = width === 0 ? 0 : (u - knots[i]!) / width
+        const i = span - degree + j,
+          width = knots[i + degree - r + 1]! - knots[i]!,
+          a = width === 0 ? 0 : (u - knots[i]!) / width
         for (let k = 0; k < 3; k++) d[j]![k] = (1 - a) * d[j - 1]![k]! + a * d[j]![k]!
       }
     }
@@ -58,9 +109,10 @@ export function splinePoints(degree: number, knots: readonly number[], control: 
     return [x / w, y / w]
   }
   for (let span = degree; span < n; span++) {
-    const u0 = knots[span]!, u1 = knots[span + 1]!
+    const u0 = knots[span]!,
+      u1 = knots[span + 1]!
     if (u1 <= u0) continue
-    for (let i = 0; i < perSpan; i++) out.push(...at(u0 + (u1 - u0) * i / perSpan, span))
+    for (let i = 0; i < perSpan; i++) out.push(...at(u0 + ((u1 - u0) * i) / perSpan, span))
     if (span === n - 1) out.push(...at(u1, span))
   }
   return out

@@ -10,7 +10,8 @@ const NUMBER = /[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi
 export function parseTransform(text: string | undefined): Affine {
   if (!text) return IDENTITY
   let total = IDENTITY
-  for (const [, name, list] of text.matchAll(CALL)) total = compose(total, single(name!, (list!.match(NUMBER) ?? []).map(Number)))
+  for (const [, name, list] of text.matchAll(CALL))
+    total = compose(total, single(name!, (list!.match(NUMBER) ?? []).map(Number)))
   return total
 }
 

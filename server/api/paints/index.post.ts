@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 
 /** Takes a paint into the kit. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const sent = paintSchema.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   const paint = leastSafe({ id: randomUUID(), ...sent.data })

@@ -14,10 +14,11 @@ const body = z.strictObject({
 const QUICK = 400
 
 /** Takes in a sheet from the text of an SVG or DXF file, with its real width when the file gives none. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const sent = body.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(400, schemaSentences(sent.error))
-  const { file, widthMm, about, analysis, mendedFrom } = sent.data, { stencils } = useHouse()
+  const { file, widthMm, about, analysis, mendedFrom } = sent.data,
+    { stencils } = useHouse()
   let read: FileRead
   try {
     read = readSheetFile(file, widthMm)
@@ -26,11 +27,28 @@ export default defineEventHandler(async (event) => {
     throw error
   }
   if (read.ask !== null) throw refusal(422, read.ask)
-  if (mendedFrom !== null && !stencils.find(mendedFrom)) throw refusal(422, 'The sheet that this one was mended from is not in the drawer.')
+  if (mendedFrom !== null && !stencils.find(mendedFrom))
+    throw refusal(422, 'The sheet that this one was mended from is not in the drawer.')
   const measured = analysis ?? (read.sheet.openings.length <= QUICK ? summaryOf(analyse(read.sheet)) : null)
-  const meta = stencils.create(randomUUID(), read.sheet, {
-    tags: [], zones: [], heading: null, copies: 1, notes: '', material: 'mylar', cleanedOn: null, groups: [], ...about, analysis: measured, mendedFrom,
-  }, file, now())
+  const meta = stencils.create(
+    randomUUID(),
+    read.sheet,
+    {
+      tags: [],
+      zones: [],
+      heading: null,
+      copies: 1,
+      notes: '',
+      material: 'mylar',
+      cleanedOn: null,
+      groups: [],
+      ...about,
+      analysis: measured,
+      mendedFrom,
+    },
+    file,
+    now(),
+  )
   setResponseStatus(event, 201)
   return { stencil: meta, notes: read.notes }
 })

@@ -1,9 +1,15 @@
 /** The shapes of several sheets: `?ids=a,b,c`. Unknown ids are passed over. */
-export default defineEventHandler((event) => {
-  const { stencils } = useHouse(), ids = String(getQuery(event).ids ?? '').split(',').filter(Boolean).slice(0, 300)
+export default defineEventHandler(event => {
+  const { stencils } = useHouse(),
+    ids = String(getQuery(event).ids ?? '')
+      .split(',')
+      .filter(Boolean)
+      .slice(0, 300)
   setHeader(event, 'content-type', 'application/json')
-  return `{${ids.flatMap((id) => {
-    const json = stencils.geometry(id)
-    return json ? [`${JSON.stringify(id)}:${json}`] : []
-  }).join(',')}}`
+  return `{${ids
+    .flatMap(id => {
+      const json = stencils.geometry(id)
+      return json ? [`${JSON.stringify(id)}:${json}`] : []
+    })
+    .join(',')}}`
 })

@@ -6,7 +6,13 @@ import { refusalData, sentencesOf } from '../../../app/composables/useApi'
 import { Autosave, readDraft } from '../../../app/stores/autosave'
 
 const stored = new Map<string, string>()
-const fetched = vi.fn<(url: string, options: { body: { base: number, look: Look } }) => Promise<{ version: number, savedAt: string }>>()
+const fetched =
+  vi.fn<
+    (
+      url: string,
+      options: { body: { base: number; look: Look } },
+    ) => Promise<{ version: number; savedAt: string }>
+  >()
 const at = '2026-05-01T18:00:00.000Z'
 const named = (name: string): Look => ({ ...freshLook('l1', 'Look'), name })
 
@@ -26,7 +32,11 @@ beforeEach(() => {
   vi.stubGlobal('$fetch', fetched)
   vi.stubGlobal('refusalData', refusalData)
   vi.stubGlobal('sentencesOf', sentencesOf)
-  vi.stubGlobal('localStorage', { getItem: (k: string) => stored.get(k) ?? null, setItem: (k: string, v: string) => void stored.set(k, v), removeItem: (k: string) => void stored.delete(k) })
+  vi.stubGlobal('localStorage', {
+    getItem: (k: string) => stored.get(k) ?? null,
+    setItem: (k: string, v: string) => void stored.set(k, v),
+    removeItem: (k: string) => void stored.delete(k),
+  })
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -56,7 +66,9 @@ describe('autosave', () => {
   })
 
   it('names the version of the last save in the next one', async () => {
-    fetched.mockResolvedValueOnce({ version: 2, savedAt: at }).mockResolvedValueOnce({ version: 3, savedAt: at })
+    fetched
+      .mockResolvedValueOnce({ version: 2, savedAt: at })
+      .mockResolvedValueOnce({ version: 3, savedAt: at })
     const saver = new Autosave(1, at)
     saver.push(named('a'))
     await saver.flush()
@@ -69,7 +81,8 @@ describe('autosave', () => {
     // A server that knows its version, and takes its time.
     let version = 1
     fetched.mockImplementation(async (_url, { body }) => {
-      if (body.base !== version) throw refused(409, { theirs: { look: named('theirs'), version, savedAt: at } })
+      if (body.base !== version)
+        throw refused(409, { theirs: { look: named('theirs'), version, savedAt: at } })
       version++
       const saved = { version, savedAt: at }
       await new Promise(resolve => setTimeout(resolve, 3000))
@@ -82,24 +95,39 @@ describe('autosave', () => {
     }
     await vi.advanceTimersByTimeAsync(20_000)
     expect(saver.state.value).toBe('saved')
-    expect(fetched.mock.calls.map(c => [c[1].body.base, c[1].body.look.name])).toEqual([[1, 'a'], [2, 'd']])
+    expect(fetched.mock.calls.map(c => [c[1].body.base, c[1].body.look.name])).toEqual([
+      [1, 'a'],
+      [2, 'd'],
+    ])
   })
 
   it('sends again what changed while it was sending', async () => {
-    let answer: (v: { version: number, savedAt: string }) => void = () => {}
-    fetched.mockImplementationOnce(() => new Promise((resolve) => { answer = resolve })).mockResolvedValueOnce({ version: 3, savedAt: at })
+    let answer: (v: { version: number; savedAt: string }) => void = () => {}
+    fetched
+      .mockImplementationOnce(
+        () =>
+          new Promise(resolve => {
+            answer = resolve
+          }),
+      )
+      .mockResolvedValueOnce({ version: 3, savedAt: at })
     const saver = new Autosave(1, at)
     saver.push(named('first'))
     await vi.advanceTimersByTimeAsync(600)
     saver.push(named('second'))
     answer({ version: 2, savedAt: at })
     await vi.advanceTimersByTimeAsync(1300)
-    expect(fetched.mock.calls.map(c => [c[1].body.base, c[1].body.look.name])).toEqual([[1, 'first'], [2, 'second']])
+    expect(fetched.mock.calls.map(c => [c[1].body.base, c[1].body.look.name])).toEqual([
+      [1, 'first'],
+      [2, 'second'],
+    ])
     expect(saver.state.value).toBe('saved')
   })
 
   it('says what went wrong and tries again by itself', async () => {
-    fetched.mockRejectedValueOnce(new FetchError('no answer')).mockResolvedValueOnce({ version: 2, savedAt: at })
+    fetched
+      .mockRejectedValueOnce(new FetchError('no answer'))
+      .mockResolvedValueOnce({ version: 2, savedAt: at })
     const saver = new Autosave(1, at)
     saver.push(named('a'))
     await vi.advanceTimersByTimeAsync(600)
@@ -150,7 +178,13 @@ describe('autosave', () => {
   })
 
   it('lives with a store that is full or closed', () => {
-    vi.stubGlobal('localStorage', { getItem: () => '{broken', setItem: () => { throw new Error('full') }, removeItem: () => {} })
+    vi.stubGlobal('localStorage', {
+      getItem: () => '{broken',
+      setItem: () => {
+        throw new Error('full')
+      },
+      removeItem: () => {},
+    })
     const saver = new Autosave(1, at)
     expect(() => saver.push(named('a'))).not.toThrow()
     expect(readDraft('l1')).toBeNull()

@@ -2,10 +2,24 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { KEYS, pressKey } from '../../../app/components/bench/keys'
 
 const names = ['nudge', 'turn', 'flip', 'twin', 'aim', 'dab', 'undo', 'redo', 'remove'] as const
-const bench = { selectedSheet: {} as object | null, selectedId: 'a' as string | null, spot: [0, 0] as unknown, ...Object.fromEntries(names.map(n => [n, vi.fn()])) as Record<typeof names[number], ReturnType<typeof vi.fn>> }
+const bench = {
+  selectedSheet: {} as object | null,
+  selectedId: 'a' as string | null,
+  spot: [0, 0] as unknown,
+  ...(Object.fromEntries(names.map(n => [n, vi.fn()])) as Record<
+    (typeof names)[number],
+    ReturnType<typeof vi.fn>
+  >),
+}
 const brush = { many: false, shift: vi.fn(), turn: vi.fn(), flip: vi.fn(), takeGroup: vi.fn() }
 const actions = { play: vi.fn(), help: vi.fn() }
-const press = (key: string, mods: Partial<KeyboardEvent> = {}) => pressKey({ key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent, bench as never, brush as never, actions)
+const press = (key: string, mods: Partial<KeyboardEvent> = {}) =>
+  pressKey(
+    { key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent,
+    bench as never,
+    brush as never,
+    actions,
+  )
 
 beforeEach(() => {
   vi.clearAllMocks()
@@ -13,20 +27,37 @@ beforeEach(() => {
   Object.assign(bench, { selectedSheet: {}, selectedId: 'a', spot: [0, 0] })
 })
 
-describe('the bench\'s keys', () => {
+describe("the bench's keys", () => {
   it.each([
-    ['ArrowLeft', false, [-1, 0]], ['ArrowRight', false, [1, 0]], ['ArrowUp', false, [0, -1]], ['ArrowDown', true, [0, 5]],
+    ['ArrowLeft', false, [-1, 0]],
+    ['ArrowRight', false, [1, 0]],
+    ['ArrowUp', false, [0, -1]],
+    ['ArrowDown', true, [0, 5]],
   ] as const)('%s (shift %s) moves by %j mm', (key, shiftKey, by) => {
     expect(press(key, { shiftKey })).toBe(true)
     expect(bench.nudge).toHaveBeenCalledWith(...by)
   })
 
-  it.each([['[', false, -1], [']', false, 1], ['[', true, -15], [']', true, 15], ['{', true, -15], ['}', true, 15]] as const)('%s (shift %s) turns by %d degrees', (key, shiftKey, by) => {
+  it.each([
+    ['[', false, -1],
+    [']', false, 1],
+    ['[', true, -15],
+    [']', true, 15],
+    ['{', true, -15],
+    ['}', true, 15],
+  ] as const)('%s (shift %s) turns by %d degrees', (key, shiftKey, by) => {
     press(key, { shiftKey })
     expect(bench.turn).toHaveBeenCalledWith(by)
   })
 
-  it.each([['t', 'twin'], ['T', 'twin'], ['f', 'flip'], ['a', 'aim'], ['Delete', 'remove'], ['Backspace', 'remove']] as const)('%s does %s', (key, name) => {
+  it.each([
+    ['t', 'twin'],
+    ['T', 'twin'],
+    ['f', 'flip'],
+    ['a', 'aim'],
+    ['Delete', 'remove'],
+    ['Backspace', 'remove'],
+  ] as const)('%s does %s', (key, name) => {
     expect(press(key)).toBe(true)
     expect(bench[name]).toHaveBeenCalledTimes(1)
   })
@@ -77,6 +108,7 @@ describe('the bench\'s keys', () => {
 
   it('are all told on the sheet of keys', () => {
     const told = KEYS.map(k => k.keys).join(' ')
-    for (const key of ['T', 'F', '[', ']', 'A', 'D', 'P', '?', 'Delete', 'Esc', 'Ctrl Z', 'Enter']) expect(told).toContain(key)
+    for (const key of ['T', 'F', '[', ']', 'A', 'D', 'P', '?', 'Delete', 'Esc', 'Ctrl Z', 'Enter'])
+      expect(told).toContain(key)
   })
 })

@@ -5,8 +5,19 @@ import { Bares, finishedPicture, printSteps } from '#core/raster'
 import { paint, world } from '../world'
 
 const bares = new Bares(4)
-const look: Look = { ...freshLook('l', 'L'), steps: ['forehead', 'left.cheek', 'right.cheek'].map((z, i) => freshWash(`w${i}`, z, [z as never], [paint('gull')], world.ground)) }
-const wish = (l: Look, pxPerMm: number, have: number | null): Wish => ({ look: l, world: withUnders(world, l.steps), pxPerMm, upTo: l.steps.length, have })
+const look: Look = {
+  ...freshLook('l', 'L'),
+  steps: ['forehead', 'left.cheek', 'right.cheek'].map((z, i) =>
+    freshWash(`w${i}`, z, [z as never], [paint('gull')], world.ground),
+  ),
+}
+const wish = (l: Look, pxPerMm: number, have: number | null): Wish => ({
+  look: l,
+  world: withUnders(world, l.steps),
+  pxPerMm,
+  upTo: l.steps.length,
+  have,
+})
 const keyOf = (step: unknown) => JSON.stringify(step)
 
 /** A page as the stage is one: it puts every patch that arrives where it belongs. */
@@ -22,7 +33,12 @@ class Page {
     }
     this.have = answer.picture
     const { patch } = answer
-    if (patch) for (let j = 0; j < patch.height; j++) this.rgba.set(patch.rgba.subarray(4 * j * patch.width, 4 * (j + 1) * patch.width), 4 * ((patch.j0 + j) * this.width + patch.i0))
+    if (patch)
+      for (let j = 0; j < patch.height; j++)
+        this.rgba.set(
+          patch.rgba.subarray(4 * j * patch.width, 4 * (j + 1) * patch.width),
+          4 * ((patch.j0 + j) * this.width + patch.i0),
+        )
   }
 }
 
@@ -34,7 +50,9 @@ const whole = (l: Look, px: number): Uint8ClampedArray => {
 describe('the picture of the stage', () => {
   it('never puts a patch of one size into a picture of another, whatever was given up between', async () => {
     // Every pause hands over to whatever the page wishes next.
-    const queue: (() => void)[] = [], stage = new StagePicture(bares, () => new Promise(resolve => queue.push(resolve))), page = new Page()
+    const queue: (() => void)[] = [],
+      stage = new StagePicture(bares, () => new Promise(resolve => queue.push(resolve))),
+      page = new Page()
     const drain = async (): Promise<void> => {
       for (let n = 0; n < 40; n++) {
         queue.splice(0).forEach(go => go())
@@ -47,7 +65,8 @@ describe('the picture of the stage', () => {
     await first
     const less = { ...look, steps: look.steps.slice(0, 2) }
     // A finer picture is begun and given up for a change at that fineness, before the page saw any of it.
-    const given = stage.update(wish(look, 1.5, page.have), keyOf), next = stage.update(wish(less, 1.5, page.have), keyOf)
+    const given = stage.update(wish(look, 1.5, page.have), keyOf),
+      next = stage.update(wish(less, 1.5, page.have), keyOf)
     await drain()
     expect(await given).toBeNull()
     page.take(await next)

@@ -3,11 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { groundOf, PLAIN_FACE } from '#core/skin'
 import { toScreen, toSkin, wholePicture, zoomed } from '../../../app/components/bench/stage/view'
 
-describe('the stage\'s view', () => {
-  const ground = groundOf(PLAIN_FACE, 30), base = wholePicture(700, 624, 18, ground.box)
+describe("the stage's view", () => {
+  const ground = groundOf(PLAIN_FACE, 30),
+    base = wholePicture(700, 624, 18, ground.box)
 
   it('shows the whole head beside the rulers', () => {
-    const [left, top] = toScreen(base, [ground.box.minX, ground.box.minY]), [right, bottom] = toScreen(base, [ground.box.maxX, ground.box.maxY])
+    const [left, top] = toScreen(base, [ground.box.minX, ground.box.minY]),
+      [right, bottom] = toScreen(base, [ground.box.maxX, ground.box.maxY])
     expect(left).toBeGreaterThanOrEqual(18)
     expect(top).toBeGreaterThanOrEqual(18 - 1e-9)
     expect(right).toBeLessThanOrEqual(700)
@@ -15,15 +17,24 @@ describe('the stage\'s view', () => {
   })
 
   it('leads to the stage and back', () => {
-    fc.assert(fc.property(fc.double({ min: -150, max: 150, noNaN: true }), fc.double({ min: -150, max: 150, noNaN: true }), (x, y) => {
-      const [u, v] = toSkin(base, toScreen(base, [x, y]))!
-      expect(u).toBeCloseTo(x, 8)
-      expect(v).toBeCloseTo(y, 8)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: -150, max: 150, noNaN: true }),
+        fc.double({ min: -150, max: 150, noNaN: true }),
+        (x, y) => {
+          const [u, v] = toSkin(base, toScreen(base, [x, y]))!
+          expect(u).toBeCloseTo(x, 8)
+          expect(v).toBeCloseTo(y, 8)
+        },
+      ),
+    )
   })
 
   it('zooms about the pointer, which stays on its place of the skin', () => {
-    const pointer = [420, 210] as const, before = toSkin(base, pointer)!, near = zoomed(base, base, 2.2, pointer), after = toSkin(near, pointer)!
+    const pointer = [420, 210] as const,
+      before = toSkin(base, pointer)!,
+      near = zoomed(base, base, 2.2, pointer),
+      after = toSkin(near, pointer)!
     expect(near.k).toBeCloseTo(base.k * 2.2, 9)
     expect(after[0]).toBeCloseTo(before[0], 9)
     expect(after[1]).toBeCloseTo(before[1], 9)

@@ -1,7 +1,22 @@
 import { describe, expect, it } from 'vitest'
 import { paints } from '../../../demo/paints'
 import { afterFix, betterPaints, CHECKS, closedBridges, findingsOf, type Finding } from '#core/checks'
-import { amountsOf, freshLine, freshLook, freshSheet, freshWash, groundFor, placementsOf, undersOf, withUnders, type Look, type SheetStep, type Shows, type Step, type World } from '#core/look'
+import {
+  amountsOf,
+  freshLine,
+  freshLook,
+  freshSheet,
+  freshWash,
+  groundFor,
+  placementsOf,
+  undersOf,
+  withUnders,
+  type Look,
+  type SheetStep,
+  type Shows,
+  type Step,
+  type World,
+} from '#core/look'
 import { linearOf } from '#core/paint'
 import { analyse } from '#core/stencil'
 import { ground, MIDLINE, paint, sheets, world as plain } from '../world'
@@ -10,10 +25,19 @@ const kit = new Map(paints.map(p => [p.id, p]))
 const known = new Map([...sheets.values()].map(s => [s.id, { ...s, copies: 1 }]))
 const world: World = { ...plain, stencil: id => known.get(id), paint: id => kit.get(id) }
 const look = (steps: Step[]): Look => ({ ...freshLook('l', 'L'), steps })
-const sheet = (stencil: string, at: readonly [number, number], more: Partial<SheetStep> = {}): SheetStep => ({ ...freshSheet('s', 'Sheet', stencil, [at[0], at[1]], paint('soot')), ...more })
-const pass = (s: SheetStep, more: Partial<SheetStep['passes'][number]>): SheetStep => ({ ...s, passes: [{ ...s.passes[0]!, ...more }] })
-const shows = (median: number, beneath = '#171E4C', colour = '#1F4E9A'): Shows[] => [{ stepId: 's', median, tenth: median / 2, words: '', beneath: linearOf(beneath), colour: linearOf(colour) }]
-const found = (l: Look, check: string, list: Shows[] = [], today = '2026-06-01', w = world): Finding[] => findingsOf(l, { ...w, ground: groundFor(l) }, paints, list, today).filter(f => f.check === check)
+const sheet = (stencil: string, at: readonly [number, number], more: Partial<SheetStep> = {}): SheetStep => ({
+  ...freshSheet('s', 'Sheet', stencil, [at[0], at[1]], paint('soot')),
+  ...more,
+})
+const pass = (s: SheetStep, more: Partial<SheetStep['passes'][number]>): SheetStep => ({
+  ...s,
+  passes: [{ ...s.passes[0]!, ...more }],
+})
+const shows = (median: number, beneath = '#171E4C', colour = '#1F4E9A'): Shows[] => [
+  { stepId: 's', median, tenth: median / 2, words: '', beneath: linearOf(beneath), colour: linearOf(colour) },
+]
+const found = (l: Look, check: string, list: Shows[] = [], today = '2026-06-01', w = world): Finding[] =>
+  findingsOf(l, { ...w, ground: groundFor(l) }, paints, list, today).filter(f => f.check === check)
 /** The look after the fix of its only finding of a check. */
 function fixed(l: Look, check: string, list: Shows[] = []): Look {
   const [f] = found(l, check, list)
@@ -23,32 +47,46 @@ function fixed(l: Look, check: string, list: Shows[] = []): Look {
 describe('what lies beneath', () => {
   const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const }
   it('is wet right after a base, dry where nothing lies or time has passed', () => {
-    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })]), under = undersOf(l.steps, world).get('s')!
+    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })]),
+      under = undersOf(l.steps, world).get('s')!
     expect(under.state).toBe('wet')
     expect(under.wait).toBe(60)
-    expect(undersOf(look([base, sheet('swirl-small', [40, 60], { dry: false })]).steps, world).get('s')!.state).toBe('dry')
+    expect(
+      undersOf(look([base, sheet('swirl-small', [40, 60], { dry: false })]).steps, world).get('s')!.state,
+    ).toBe('dry')
     const between = Array.from({ length: 6 }, (_, i) => ({ ...sheet('swirl-small', [40, 60]), id: `b${i}` }))
-    expect(undersOf([base, ...between, sheet('heart-crest', [0, -32], { dry: false })], world).get('s')!.state).toBe('dry')
+    expect(
+      undersOf([base, ...between, sheet('heart-crest', [0, -32], { dry: false })], world).get('s')!.state,
+    ).toBe('dry')
   })
 
   it('makes the print creep farther, until it is let dry', () => {
-    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })]), wet = withUnders(world, l.steps), step = l.steps[1] as SheetStep
+    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })]),
+      wet = withUnders(world, l.steps),
+      step = l.steps[1] as SheetStep
     const creep = (s: SheetStep) => closedBridges(s, s.passes[0]!, known.get('heart-crest')!, wet).creep
     expect(creep(step)).toBeGreaterThan(2.5 * creep({ ...step, dry: true }))
   })
 
   it('is found, and the fix lets it dry', () => {
     const l = look([base, sheet('heart-crest', [0, -32], { dry: false })])
-    expect(found(l, 'wetGround')).toMatchObject([{ level: 'stop', stepId: 's', fix: { words: 'Let it dry first' } }])
+    expect(found(l, 'wetGround')).toMatchObject([
+      { level: 'stop', stepId: 's', fix: { words: 'Let it dry first' } },
+    ])
     expect(found(fixed(l, 'wetGround'), 'wetGround')).toEqual([])
   })
 })
 
 describe('a line', () => {
-  const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const }, line = freshLine('l', 'swirl', [0, -34], paint('soot'), ground, [0, 0])
+  const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const },
+    line = freshLine('l', 'swirl', [0, -34], paint('soot'), ground, [0, 0])
   it('drawn into wet paint is told, and one drawn later or elsewhere is not', () => {
-    expect(found(look([base, line]), 'wetLine')).toMatchObject([{ level: 'tip', stepId: 'l', why: expect.stringMatching(/^"Base" needs about \d+ s more/), fix: null }])
-    expect(found(look([base, freshLine('l', 'swirl', [40, 60], paint('soot'), ground, [0, 0])]), 'wetLine')).toEqual([])
+    expect(found(look([base, line]), 'wetLine')).toMatchObject([
+      { level: 'tip', stepId: 'l', why: expect.stringMatching(/^"Base" needs about \d+ s more/), fix: null },
+    ])
+    expect(
+      found(look([base, freshLine('l', 'swirl', [40, 60], paint('soot'), ground, [0, 0])]), 'wetLine'),
+    ).toEqual([])
     const between = Array.from({ length: 6 }, (_, i) => ({ ...sheet('swirl-small', [40, 60]), id: `b${i}` }))
     expect(found(look([base, ...between, line]), 'wetLine')).toEqual([])
   })
@@ -56,20 +94,27 @@ describe('a line', () => {
 
 describe('bleeding', () => {
   it('closes the bridges that are narrower than it creeps from both sides, and no others', () => {
-    const s = pass(sheet('scales', [0, -34]), { wetness: 'runny' }), { closed, creep } = closedBridges(s, s.passes[0]!, known.get('scales')!, world)
+    const s = pass(sheet('scales', [0, -34]), { wetness: 'runny' }),
+      { closed, creep } = closedBridges(s, s.passes[0]!, known.get('scales')!, world)
     expect(closed.length).toBeGreaterThan(10)
     expect(closed.every(b => b.width < 2 * creep + 1e-9)).toBe(true)
-    const narrowest = analyse(known.get('scales')!).bridge!.width, dry = pass(s, { wetness: 'chalky' })
-    expect(closedBridges(dry, dry.passes[0]!, known.get('scales')!, world).closed.length).toBe(narrowest < 0.05 ? 1 : 0)
+    const narrowest = analyse(known.get('scales')!).bridge!.width,
+      dry = pass(s, { wetness: 'chalky' })
+    expect(closedBridges(dry, dry.passes[0]!, known.get('scales')!, world).closed.length).toBe(
+      narrowest < 0.05 ? 1 : 0,
+    )
   })
 
   it('is found, and the fix is the nearest way of dabbing that closes nothing', () => {
     const l = look([pass(sheet('scales', [0, -34]), { wetness: 'runny', tool: 'openCell' })])
-    expect(found(l, 'bleed')[0]).toMatchObject({ level: 'stop', title: expect.stringMatching(/^Bleeding closes \d+ bridges$/) })
+    expect(found(l, 'bleed')[0]).toMatchObject({
+      level: 'stop',
+      title: expect.stringMatching(/^Bleeding closes \d+ bridges$/),
+    })
     expect(found(fixed(l, 'bleed'), 'bleed')).toEqual([])
   })
 
-  it('follows the painter\'s own readings', () => {
+  it("follows the painter's own readings", () => {
     const l = look([pass(sheet('scales', [0, -34]), { wetness: 'tacky' })])
     expect(found(l, 'bleed')).toEqual([])
     expect(found(l, 'bleed', [], '2026-06-01', { ...world, edge: () => 1.2 }).length).toBe(1)
@@ -81,7 +126,10 @@ describe('what shows', () => {
   it('weakly is told, with a paint of the kit that shows better, its own hue family first', () => {
     expect(found(l, 'contrast', shows(25))).toEqual([])
     expect(found(l, 'contrast', shows(7))[0]).toMatchObject({ level: 'tip', title: 'Tone on tone' })
-    expect(found(l, 'contrast', shows(3))[0]).toMatchObject({ level: 'care', title: 'Gets lost on what lies beneath' })
+    expect(found(l, 'contrast', shows(3))[0]).toMatchObject({
+      level: 'care',
+      title: 'Gets lost on what lies beneath',
+    })
     const list = betterPaints(paints, linearOf('#171E4C'), 2, 5, linearOf('#1F4E9A'))
     expect(list[0]!.sameFamily).toBe(true)
     expect(list.every(c => c.difference > 9)).toBe(true)
@@ -90,7 +138,10 @@ describe('what shows', () => {
   })
 
   it('grey over the dark is offered a white under-base through the same openings', () => {
-    const sheer = look([pass(sheet('moth', [0, -32]), { load: { kind: 'one', paint: paint('glowworm') }, dabs: 2 })]), under = found(sheer, 'contrast', shows(6)).find(f => f.title.includes('under-base'))!
+    const sheer = look([
+        pass(sheet('moth', [0, -32]), { load: { kind: 'one', paint: paint('glowworm') }, dabs: 2 }),
+      ]),
+      under = found(sheer, 'contrast', shows(6)).find(f => f.title.includes('under-base'))!
     expect(under.fix!.words).toMatch(/Gull White first/)
     expect(under.fix!.sets[0]!.to).toHaveLength(2)
   })
@@ -98,21 +149,34 @@ describe('what shows', () => {
 
 describe('the other checks', () => {
   it('find mud between opposite colours blended wet, and leave neighbours alone', () => {
-    const wash = (a: string, b: string) => look([freshWash('w', 'Base', ['forehead'], [paint(a), paint(b)], ground)])
+    const wash = (a: string, b: string) =>
+      look([freshWash('w', 'Base', ['forehead'], [paint(a), paint(b)], ground)])
     expect(found(wash('beacon', 'ember'), 'mud')).toEqual([])
     const l = wash('rosehip', 'kelp')
-    expect(found(l, 'mud')[0]).toMatchObject({ level: 'care', title: expect.stringContaining('blend to mud') })
+    expect(found(l, 'mud')[0]).toMatchObject({
+      level: 'care',
+      title: expect.stringContaining('blend to mud'),
+    })
     expect(found(fixed(l, 'mud'), 'mud')).toEqual([])
   })
 
-  it('find a tool that reaches past the sheet\'s rim, and name a smaller one', () => {
+  it("find a tool that reaches past the sheet's rim, and name a smaller one", () => {
     const l = look([pass(sheet('swirl-small', [0, -32]), { tool: 'openCell' })])
     expect(found(l, 'halo')[0]!.title).toBe('Halo past the sheet')
     expect(found(fixed(l, 'halo'), 'halo')).toEqual([])
   })
 
   it('find openings of another colour that the tool would catch', () => {
-    const s = sheet('star-set', [0, -32]), passes = [[0, 1], [2, 3]].map((numbers, i) => ({ ...s.passes[0]!, openings: { use: 'chosen' as const, numbers }, tool: 'openCell' as const, load: { kind: 'one' as const, paint: paint(i ? 'sky' : 'soot') } }))
+    const s = sheet('star-set', [0, -32]),
+      passes = [
+        [0, 1],
+        [2, 3],
+      ].map((numbers, i) => ({
+        ...s.passes[0]!,
+        openings: { use: 'chosen' as const, numbers },
+        tool: 'openCell' as const,
+        load: { kind: 'one' as const, paint: paint(i ? 'sky' : 'soot') },
+      }))
     const l = look([{ ...s, passes }])
     expect(found(l, 'neighbour').length).toBeGreaterThan(0)
     expect(found(look([{ ...s, passes: [passes[0]!] }]), 'neighbour')).toEqual([])
@@ -120,24 +184,43 @@ describe('the other checks', () => {
 
   it('find openings over an eye, and leave them out', () => {
     const l = look([sheet('honeycomb', [31, 5])])
-    expect(found(l, 'keepOut')[0]).toMatchObject({ level: 'stop', title: expect.stringMatching(/lie over the .*right eye/) })
+    expect(found(l, 'keepOut')[0]).toMatchObject({
+      level: 'stop',
+      title: expect.stringMatching(/lie over the .*right eye/),
+    })
     expect(found(fixed(l, 'keepOut'), 'keepOut').filter(f => f.level === 'stop')).toEqual([])
-    expect(found({ ...look([sheet('honeycomb', [31, 5])]), skin: { ...freshLook('l', 'L').skin, eyes: 'closed' } }, 'keepOut').filter(f => f.level === 'stop')).toEqual([])
+    expect(
+      found(
+        { ...look([sheet('honeycomb', [31, 5])]), skin: { ...freshLook('l', 'L').skin, eyes: 'closed' } },
+        'keepOut',
+      ).filter(f => f.level === 'stop'),
+    ).toEqual([])
   })
 
   it('find a sheet that does not seat, one to be wiped, and a pass of several loads', () => {
-    expect(found(look([sheet('swirl-large', [22, 34])]), 'seats')[0]!.why).toMatch(/press this side down separately/)
-    expect(found(look([sheet('feather', [34, -20], { twin: MIDLINE })]), 'wipe')[0]!.title).toBe('Wipe before the twin')
+    expect(found(look([sheet('swirl-large', [22, 34])]), 'seats')[0]!.why).toMatch(
+      /press this side down separately/,
+    )
+    expect(found(look([sheet('feather', [34, -20], { twin: MIDLINE })]), 'wipe')[0]!.title).toBe(
+      'Wipe before the twin',
+    )
     const l = look([pass(sheet('honeycomb', [0, -34]), { tool: 'point', dabs: 9 })])
     expect(found(l, 'reload')[0]!.title).toMatch(/^\d+ loads for this pass$/)
   })
 
   it('find paints that are not for near the eyes or for lips, and past their use-by', () => {
     const eyes = look([freshWash('w', 'Lids', ['left.lid'], [paint('flare')], ground)])
-    expect(found(eyes, 'safe')[0]).toMatchObject({ level: 'stop', title: 'Flare Pink is not for near the eyes' })
+    expect(found(eyes, 'safe')[0]).toMatchObject({
+      level: 'stop',
+      title: 'Flare Pink is not for near the eyes',
+    })
     expect(found(fixed(eyes, 'safe'), 'safe')).toEqual([])
-    expect(found(look([freshWash('w', 'Lips', ['lips'], [paint('soot')], ground)]), 'safe')[0]!.title).toMatch(/not for lips/)
-    expect(found(look([freshWash('w', 'Cheek', ['left.cheek'], [paint('flare')], ground)]), 'safe')).toEqual([])
+    expect(
+      found(look([freshWash('w', 'Lips', ['lips'], [paint('soot')], ground)]), 'safe')[0]!.title,
+    ).toMatch(/not for lips/)
+    expect(found(look([freshWash('w', 'Cheek', ['left.cheek'], [paint('flare')], ground)]), 'safe')).toEqual(
+      [],
+    )
     const old = look([freshWash('w', 'Cheek', ['left.cheek'], [paint('signal')], ground)])
     expect(found(old, 'useBy')[0]!.why).toBe('Opened 2023-05-20, good for 24 months: until 2025-05-20.')
     expect(found(old, 'useBy', [], '2025-05-20')).toEqual([])
@@ -146,16 +229,26 @@ describe('the other checks', () => {
 
   it('say nothing of a clean step', () => {
     const l = look([pass(sheet('swirl-small', [0, -40]), { tool: 'dauber', wetness: 'tacky', dabs: 2 })])
-    expect(findingsOf({ ...l, sitting: { ...l.sitting, allergies: 'none', skin: 'sound' } }, { ...world, ground: groundFor(l) }, paints, shows(40), '2026-06-01')).toEqual([])
+    expect(
+      findingsOf(
+        { ...l, sitting: { ...l.sitting, allergies: 'none', skin: 'sound' } },
+        { ...world, ground: groundFor(l) },
+        paints,
+        shows(40),
+        '2026-06-01',
+      ),
+    ).toEqual([])
     expect(Object.keys(CHECKS)).toHaveLength(21)
   })
 })
 
 describe('amounts', () => {
   it('are areas times films, both sides of a twin, and cost what the cake costs', () => {
-    const one = amountsOf(look([sheet('honeycomb', [30, -20])]), world)[0]!, two = amountsOf(look([sheet('honeycomb', [30, -20], { twin: MIDLINE })]), world)[0]!, soot = kit.get('soot')!
+    const one = amountsOf(look([sheet('honeycomb', [30, -20])]), world)[0]!,
+      two = amountsOf(look([sheet('honeycomb', [30, -20], { twin: MIDLINE })]), world)[0]!,
+      soot = kit.get('soot')!
     expect(two.grams).toBeCloseTo(2 * one.grams, 9)
-    expect(one.cost).toBeCloseTo(soot.price! * one.grams / soot.cakeGrams, 9)
+    expect(one.cost).toBeCloseTo((soot.price! * one.grams) / soot.cakeGrams, 9)
     expect(one.lasts).toBe(Math.floor(soot.grams! / one.grams))
     expect(placementsOf(sheet('honeycomb', [30, -20]), world)).toHaveLength(1)
   })

@@ -1,22 +1,58 @@
 import { describe, expect, it } from 'vitest'
 import { paints } from '../../../demo/paints'
 import { afterFix, EYE_CLEARANCE, eyeClearance, findingsOf, regionsOf, type Finding } from '#core/checks'
-import { FOLLOWS, freshDots, freshGem, freshGlitter, freshLine, freshLips, freshLook, freshSheet, freshWash, groundFor, kindOf, movedBehind, paintedOpenings, placementsOf, reordered, seatingOf, withUnders, type GemStep, type Look, type SheetStep, type Step } from '#core/look'
+import {
+  FOLLOWS,
+  freshDots,
+  freshGem,
+  freshGlitter,
+  freshLine,
+  freshLips,
+  freshLook,
+  freshSheet,
+  freshWash,
+  groundFor,
+  kindOf,
+  movedBehind,
+  paintedOpenings,
+  placementsOf,
+  reordered,
+  seatingOf,
+  withUnders,
+  type GemStep,
+  type Look,
+  type SheetStep,
+  type Step,
+} from '#core/look'
 import { pointsOf, ringHolds } from '#core/geometry'
 import { ground, MIDLINE, paint, sheets } from '../world'
 
-const kit = new Map(paints.map(p => [p.id, p])), soot = paint('soot')
+const kit = new Map(paints.map(p => [p.id, p])),
+  soot = paint('soot')
 const lookOf = (steps: Step[], age = 30): Look => {
   const base = freshLook('l', 'L')
-  return { ...base, skin: { ...base.skin, age }, sitting: { ...base.sitting, allergies: 'none', skin: 'sound', eyes: 'no', lips: 'no' }, steps }
+  return {
+    ...base,
+    skin: { ...base.skin, age },
+    sitting: { ...base.sitting, allergies: 'none', skin: 'sound', eyes: 'no', lips: 'no' },
+    steps,
+  }
 }
-const worldOf = (look: Look) => withUnders({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) }, look.steps)
-const found = (look: Look, check: string): Finding[] => findingsOf(look, worldOf(look), paints, [], '2026-06-01').filter(f => f.check === check)
-const fixed = (look: Look, { stepId, fix }: Finding): Look => ({ ...look, steps: afterFix(look.steps, stepId, fix!, () => 'added') as Look['steps'] })
+const worldOf = (look: Look) =>
+  withUnders({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) }, look.steps)
+const found = (look: Look, check: string): Finding[] =>
+  findingsOf(look, worldOf(look), paints, [], '2026-06-01').filter(f => f.check === check)
+const fixed = (look: Look, { stepId, fix }: Finding): Look => ({
+  ...look,
+  steps: afterFix(look.steps, stepId, fix!, () => 'added') as Look['steps'],
+})
 const ids = (steps: readonly Step[]) => steps.map(s => s.id)
 
 describe('the order of steps', () => {
-  const base = freshWash('base', 'Base', ['forehead'], [soot], ground), shine: Step = { ...freshGlitter('shine', 'print', [0, 0], null, ground), on: 'base' }, line = freshLine('line', 'line', [0, 60], soot, ground, [0, 0]), steps: Step[] = [base, shine, line]
+  const base = freshWash('base', 'Base', ['forehead'], [soot], ground),
+    shine: Step = { ...freshGlitter('shine', 'print', [0, 0], null, ground), on: 'base' },
+    line = freshLine('line', 'line', [0, 60], soot, ground, [0, 0]),
+    steps: Step[] = [base, shine, line]
   it('keeps glitter with the wet paint that it goes on', () => {
     expect(ids(reordered(steps, 'base', 2))).toEqual(['line', 'base', 'shine'])
     expect(ids(movedBehind(steps, 'base', 'line'))).toEqual(['line', 'base', 'shine'])
@@ -25,13 +61,33 @@ describe('the order of steps', () => {
   })
 
   it('stays as it is where a step or place does not exist', () => {
-    for (const same of [reordered(steps, 'none', 1), reordered(steps, 'line', 9), movedBehind(steps, 'line', 'none'), movedBehind(steps, 'line', 'line')]) expect(ids(same)).toEqual(ids(steps))
+    for (const same of [
+      reordered(steps, 'none', 1),
+      reordered(steps, 'line', 9),
+      movedBehind(steps, 'line', 'none'),
+      movedBehind(steps, 'line', 'line'),
+    ])
+      expect(ids(same)).toEqual(ids(steps))
   })
 })
 
 describe('a fix', () => {
   it('changes a copy and leaves what it does not touch as it is', () => {
-    const a = freshGem('a', [0, -20]), b = freshGem('b', [0, -30]), next = afterFix([a, b], 'a', { words: 'x', sets: [{ path: ['points', 0, 1], to: -25 }, { path: ['cut'], to: 'star' }], adds: [freshGem('z', [0, 0])] }, () => 'new')
+    const a = freshGem('a', [0, -20]),
+      b = freshGem('b', [0, -30]),
+      next = afterFix(
+        [a, b],
+        'a',
+        {
+          words: 'x',
+          sets: [
+            { path: ['points', 0, 1], to: -25 },
+            { path: ['cut'], to: 'star' },
+          ],
+          adds: [freshGem('z', [0, 0])],
+        },
+        () => 'new',
+      )
     expect(next[0]).toEqual({ ...a, points: [[0, -25]], cut: 'star' })
     expect(a.points).toEqual([[0, -20]])
     expect(ids(next)).toEqual(['a', 'new', 'b'])
@@ -40,14 +96,29 @@ describe('a fix', () => {
   })
 
   it('takes out what the person does not want, and nothing else', () => {
-    const look = lookOf([freshLips('m', [paint('rosehip')]), { ...freshLine('l', 'eyeliner', [30, 3], soot, ground, [0, 0]), points: [[17, 5], [30, -3.5], [46, 3]] }, freshDots('d', 'row', [0, -40], null, soot, ground, [0, 0])])
+    const look = lookOf([
+      freshLips('m', [paint('rosehip')]),
+      {
+        ...freshLine('l', 'eyeliner', [30, 3], soot, ground, [0, 0]),
+        points: [
+          [17, 5],
+          [30, -3.5],
+          [46, 3],
+        ],
+      },
+      freshDots('d', 'row', [0, -40], null, soot, ground, [0, 0]),
+    ])
     const next = found(look, 'answers').reduce(fixed, look)
     expect(ids(next.steps)).toEqual(['d'])
     expect(found(next, 'answers')).toEqual([])
   })
 
   it('moves a gem off the eye, both of a pair, no farther than needed', () => {
-    const gem: GemStep = { ...freshGem('g', [50, 4]), twin: { rule: 'midline', about: null, own: null } }, look = lookOf([gem]), next = fixed(look, found(look, 'sparkle')[0]!), moved = next.steps[0] as GemStep, world = worldOf(next)
+    const gem: GemStep = { ...freshGem('g', [50, 4]), twin: { rule: 'midline', about: null, own: null } },
+      look = lookOf([gem]),
+      next = fixed(look, found(look, 'sparkle')[0]!),
+      moved = next.steps[0] as GemStep,
+      world = worldOf(next)
     const clear = eyeClearance(moved, world, regionsOf(world.ground).eyes)
     expect(clear).toBeGreaterThanOrEqual(EYE_CLEARANCE)
     expect(clear).toBeLessThan(EYE_CLEARANCE + 2.2)
@@ -56,32 +127,67 @@ describe('a fix', () => {
   })
 
   it('moves a stroke off an open eye', () => {
-    const look = lookOf([freshLine('l', 'line', [32, 12], soot, ground, [0, 0])]), [over] = found(look, 'overEyes'), next = fixed(look, over!), eyes = groundFor(look).keepOuts.filter(k => k.words.endsWith('eye'))
+    const look = lookOf([freshLine('l', 'line', [32, 12], soot, ground, [0, 0])]),
+      [over] = found(look, 'overEyes'),
+      next = fixed(look, over!),
+      eyes = groundFor(look).keepOuts.filter(k => k.words.endsWith('eye'))
     expect(over!.fix!.words).toMatch(/^Move it \d+ mm off the eye$/)
-    const points = kindOf(next.steps[0]!).prints(next.steps[0]!, { ...worldOf(next), flat: true }).flatMap(p => p.rings.flatMap(pointsOf))
+    const points = kindOf(next.steps[0]!)
+      .prints(next.steps[0]!, { ...worldOf(next), flat: true })
+      .flatMap(p => p.rings.flatMap(pointsOf))
     expect(points.some(p => eyes.some(e => ringHolds(e.ring, ...p)))).toBe(false)
   })
 
   it('draws a line that would go into a wet base after steps elsewhere, when these take long enough', () => {
-    const base = { ...freshWash('base', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const }, line = freshLine('line', 'line', [0, -35], soot, ground, [0, 0])
-    const elsewhere = Array.from({ length: 4 }, (_, i): Step => ({ ...freshSheet(`s${i}`, `Sheet ${i}`, 'swirl-small', [40, 62], soot), twin: MIDLINE }))
-    const look = lookOf([base, line, ...elsewhere]), [wet] = found(look, 'wetLine'), next = fixed(look, wet!)
+    const base = {
+        ...freshWash('base', 'Base', ['forehead'], [paint('sky')], ground),
+        wetness: 'damp' as const,
+      },
+      line = freshLine('line', 'line', [0, -35], soot, ground, [0, 0])
+    const elsewhere = Array.from({ length: 4 }, (_, i): Step => ({
+      ...freshSheet(`s${i}`, `Sheet ${i}`, 'swirl-small', [40, 62], soot),
+      twin: MIDLINE,
+    }))
+    const look = lookOf([base, line, ...elsewhere]),
+      [wet] = found(look, 'wetLine'),
+      next = fixed(look, wet!)
     expect(wet!.fix!.words).toMatch(/^Draw it after "Sheet \d"$/)
     expect(found(next, 'wetLine')).toEqual([])
     // Alone, or with only a step that it touches behind it, it has nowhere to go.
     expect(found(lookOf([base, line]), 'wetLine')[0]!.fix).toBeNull()
-    expect(found(lookOf([base, line, freshSheet('s', 'Crest', 'heart-crest', [0, -35], soot), ...elsewhere]), 'wetLine')[0]!.fix).toBeNull()
+    expect(
+      found(
+        lookOf([base, line, freshSheet('s', 'Crest', 'heart-crest', [0, -35], soot), ...elsewhere]),
+        'wetLine',
+      )[0]!.fix,
+    ).toBeNull()
   })
 
   it('shifts a sheet to where it follows the skin, when that is near', () => {
     let shifted = 0
     for (const stencil of ['heart-crest', 'moth', 'leaf-spray', 'swirl-small', 'crown', 'flower']) {
       if (!sheets.has(stencil)) continue
-      for (const at of [[0, 30], [20, 40], [30, 20], [50, 30], [58, 60], [0, 62], [62, -10]] as const) {
+      for (const at of [
+        [0, 30],
+        [20, 40],
+        [30, 20],
+        [50, 30],
+        [58, 60],
+        [0, 62],
+        [62, -10],
+      ] as const) {
         const look = lookOf([freshSheet('s', 'Sheet', stencil, [at[0], at[1]], soot)])
         for (const f of found(look, 'seats')) {
           if (!f.fix?.words.startsWith('Shift')) continue
-          const next = fixed(look, f), step = next.steps[0] as SheetStep, world = worldOf(next), share = seatingOf(sheets.get(stencil)!, placementsOf(step, world)[0]!, world, paintedOpenings(step, world)[0]).seatedPressed
+          const next = fixed(look, f),
+            step = next.steps[0] as SheetStep,
+            world = worldOf(next),
+            share = seatingOf(
+              sheets.get(stencil)!,
+              placementsOf(step, world)[0]!,
+              world,
+              paintedOpenings(step, world)[0],
+            ).seatedPressed
           expect(share).toBeGreaterThanOrEqual(FOLLOWS)
           expect(Math.hypot(step.at[0] - at[0], step.at[1] - at[1])).toBeLessThanOrEqual(12.01)
           if (at[0] === 0) expect(step.at[0]).toBe(0)
@@ -94,7 +200,9 @@ describe('a fix', () => {
   })
 
   it('leaves the openings over an eye out on both sides of a pair', () => {
-    const look = lookOf([{ ...freshSheet('s', 'Sheet', 'scales', [34, 10], soot), twin: MIDLINE }]), [over] = found(look, 'keepOut'), next = fixed(look, over!)
+    const look = lookOf([{ ...freshSheet('s', 'Sheet', 'scales', [34, 10], soot), twin: MIDLINE }]),
+      [over] = found(look, 'keepOut'),
+      next = fixed(look, over!)
     expect(over!.fix!.words).toBe('Leave those openings out')
     expect(found(next, 'keepOut').filter(f => f.level === 'stop')).toEqual([])
   })

@@ -1,15 +1,47 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  compose, difference, inverse, intersection, mapRing, offset, perimeter, polygonArea, polygonHolds, regionOf, ringCentroid, ringHolds, ringOf, rotation, signedArea, stretchOf, translation, union, wrapDegrees, type Polygon,
+  compose,
+  difference,
+  inverse,
+  intersection,
+  mapRing,
+  offset,
+  perimeter,
+  polygonArea,
+  polygonHolds,
+  regionOf,
+  ringCentroid,
+  ringHolds,
+  ringOf,
+  rotation,
+  signedArea,
+  stretchOf,
+  translation,
+  union,
+  wrapDegrees,
+  type Polygon,
 } from '#core/geometry'
 
-const square = (x: number, y: number, s: number): Polygon => ({ outer: ringOf([[x, y], [x + s, y], [x + s, y + s], [x, y + s]]), holes: [] })
+const square = (x: number, y: number, s: number): Polygon => ({
+  outer: ringOf([
+    [x, y],
+    [x + s, y],
+    [x + s, y + s],
+    [x, y + s],
+  ]),
+  holes: [],
+})
 const total = (list: Polygon[]) => list.reduce((a, p) => a + polygonArea(p), 0)
 
 describe('rings', () => {
   it('measures a rectangle', () => {
-    const ring = ringOf([[0, 0], [4, 0], [4, 3], [0, 3]])
+    const ring = ringOf([
+      [0, 0],
+      [4, 0],
+      [4, 3],
+      [0, 3],
+    ])
     expect(signedArea(ring)).toBe(12)
     expect(perimeter(ring)).toBe(14)
     expect(ringCentroid(ring)).toEqual([2, 1.5])
@@ -18,15 +50,32 @@ describe('rings', () => {
   })
 
   it('keeps area and perimeter under any turn and shift', () => {
-    fc.assert(fc.property(fc.double({ min: -360, max: 360, noNaN: true }), fc.double({ min: -50, max: 50, noNaN: true }), (angle, shift) => {
-      const ring = ringOf([[0, 0], [7, 1], [5, 6], [1, 4]]), moved = mapRing(compose(translation(shift, -shift), rotation(angle)), ring)
-      expect(signedArea(moved)).toBeCloseTo(signedArea(ring), 8)
-      expect(perimeter(moved)).toBeCloseTo(perimeter(ring), 8)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: -360, max: 360, noNaN: true }),
+        fc.double({ min: -50, max: 50, noNaN: true }),
+        (angle, shift) => {
+          const ring = ringOf([
+              [0, 0],
+              [7, 1],
+              [5, 6],
+              [1, 4],
+            ]),
+            moved = mapRing(compose(translation(shift, -shift), rotation(angle)), ring)
+          expect(signedArea(moved)).toBeCloseTo(signedArea(ring), 8)
+          expect(perimeter(moved)).toBeCloseTo(perimeter(ring), 8)
+        },
+      ),
+    )
   })
 
   it('undoes a map with its inverse, and refuses a flat one', () => {
-    const map = compose(rotation(33, 2, 5), [2, 0.3, -0.1, 1.5, 4, 4]), ring = ringOf([[1, 2], [3, 4], [5, 1]])
+    const map = compose(rotation(33, 2, 5), [2, 0.3, -0.1, 1.5, 4, 4]),
+      ring = ringOf([
+        [1, 2],
+        [3, 4],
+        [5, 1],
+      ])
     mapRing(inverse(map), mapRing(map, ring)).forEach((v, i) => expect(v).toBeCloseTo(ring[i]!, 10))
     expect(() => inverse([1, 2, 2, 4, 0, 0])).toThrow(/flattens/)
   })
@@ -37,13 +86,16 @@ describe('rings', () => {
   })
 
   it('wraps angles into (-180, 180]', () => {
-    expect([wrapDegrees(190), wrapDegrees(-180), wrapDegrees(540), wrapDegrees(-30)]).toEqual([-170, 180, 180, -30])
+    expect([wrapDegrees(190), wrapDegrees(-180), wrapDegrees(540), wrapDegrees(-30)]).toEqual([
+      -170, 180, 180, -30,
+    ])
   })
 })
 
 describe('clipping', () => {
   it('unites, cuts and meets squares', () => {
-    const a = square(0, 0, 10), b = square(5, 5, 10)
+    const a = square(0, 0, 10),
+      b = square(5, 5, 10)
     expect(total(union([a, b]))).toBeCloseTo(175, 6)
     expect(total(intersection([a], [b]))).toBeCloseTo(25, 6)
     expect(total(difference([a], [b]))).toBeCloseTo(75, 6)

@@ -1,16 +1,37 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { bearing } from '#core/geometry'
-import { aimedTilt, clockOf, freshLook, freshSheet, freshWash, groundFor, KINDS, kindOf, lookSeconds, missingSheets, parseLook, placementsOf, sheetsOf, whereIs, type Look } from '#core/look'
+import {
+  aimedTilt,
+  clockOf,
+  freshLook,
+  freshSheet,
+  freshWash,
+  groundFor,
+  KINDS,
+  kindOf,
+  lookSeconds,
+  missingSheets,
+  parseLook,
+  placementsOf,
+  sheetsOf,
+  whereIs,
+  type Look,
+} from '#core/look'
 import { ground, MIDLINE, paint, world } from '../world'
 
 const valid = (): Look => ({
   ...freshLook('l1', 'Test'),
-  steps: [freshWash('s1', 'Base', ['forehead'], [paint('gull'), paint('dusk')], ground), freshSheet('s2', 'Moth', 'moth', [12, -30], paint('soot'))],
+  steps: [
+    freshWash('s1', 'Base', ['forehead'], [paint('gull'), paint('dusk')], ground),
+    freshSheet('s2', 'Moth', 'moth', [12, -30], paint('soot')),
+  ],
 })
 /** What is said of a look whose JSON has `value` at a path such as "steps.1.tilt". */
 const errors = (path: string, value: unknown): string => {
-  const data = JSON.parse(JSON.stringify(valid())), keys = path.split('.'), last = keys.pop()!
+  const data = JSON.parse(JSON.stringify(valid())),
+    keys = path.split('.'),
+    last = keys.pop()!
   keys.reduce((at, key) => at[key], data)[last] = value
   const parsed = parseLook(data)
   return parsed.ok ? '' : parsed.errors.join(' ')
@@ -18,7 +39,8 @@ const errors = (path: string, value: unknown): string => {
 
 describe('parseLook', () => {
   it('takes a look through JSON without changing a digit', () => {
-    const look = { ...valid(), focus: [0.1 + 0.2, -1e-7] as [number, number] }, parsed = parseLook(JSON.parse(JSON.stringify(look)))
+    const look = { ...valid(), focus: [0.1 + 0.2, -1e-7] as [number, number] },
+      parsed = parseLook(JSON.parse(JSON.stringify(look)))
     expect(parsed).toEqual({ ok: true, look })
   })
 
@@ -41,9 +63,12 @@ describe('parseLook', () => {
     ['a strange colour', 'skin.colour', 'pink', /#7A2E5D/],
     ['two steps of one id', 'steps.1.id', 's1', /same id/],
     ['no name', 'name', '', /name" must not be empty/],
-  ] as [string, string, unknown, RegExp][])('refuses %s with a sentence that says where', (_name, path, value, sentence) => {
-    expect(errors(path, value)).toMatch(sentence)
-  })
+  ] as [string, string, unknown, RegExp][])(
+    'refuses %s with a sentence that says where',
+    (_name, path, value, sentence) => {
+      expect(errors(path, value)).toMatch(sentence)
+    },
+  )
 
   it('refuses what is no object at all', () => {
     for (const data of [null, 4, 'look', [], {}]) expect(parseLook(data).ok).toBe(false)
@@ -63,7 +88,9 @@ describe('kinds', () => {
       for (const step of look.steps) {
         const kind = kindOf(step)
         expect(kind.lines(step, there).length).toBeGreaterThan(1)
-        expect(kind.prints(step, there).every(p => p.rings.length > 0 && p.opacity > 0 && p.opacity <= 1)).toBe(true)
+        expect(
+          kind.prints(step, there).every(p => p.rings.length > 0 && p.opacity > 0 && p.opacity <= 1),
+        ).toBe(true)
         expect(kind.effort(step, there).seconds).toBeGreaterThan(0)
       }
       expect(lookSeconds(look, there)).toBeGreaterThan(30)
@@ -73,8 +100,14 @@ describe('kinds', () => {
 
   it('paints one set of films for each pass and side', () => {
     const step = { ...freshSheet('a', 'a', 'moth', [20, 0], paint('soot')), twin: MIDLINE }
-    expect(kindOf(step).prints({ ...step, passes: [step.passes[0]!, step.passes[0]!] }, world)).toHaveLength(4)
-    expect(kindOf(step).outlines(step, world).map(o => o.twin)).toEqual([false, true])
+    expect(kindOf(step).prints({ ...step, passes: [step.passes[0]!, step.passes[0]!] }, world)).toHaveLength(
+      4,
+    )
+    expect(
+      kindOf(step)
+        .outlines(step, world)
+        .map(o => o.twin),
+    ).toEqual([false, true])
     expect(kindOf(step).lines(step, world).at(-1)!.text).toMatch(/wipe and flip to side B/)
   })
 
@@ -86,15 +119,26 @@ describe('kinds', () => {
 })
 
 describe('where', () => {
-  it('puts places in a painter\'s words', () => {
-    expect(whereIs(ground, [0, -28])).toMatchObject({ landmark: '28 mm above the bridge of the nose', midline: 'on the midline' })
+  it("puts places in a painter's words", () => {
+    expect(whereIs(ground, [0, -28])).toMatchObject({
+      landmark: '28 mm above the bridge of the nose',
+      midline: 'on the midline',
+    })
     const [px, py] = ground.face!.landmarks.right.browPeak
     expect(whereIs(ground, [-px, py]).landmark).toBe('on the left peak of the brow')
-    expect(whereIs(ground, [px + 6, py - 2.5])).toMatchObject({ landmark: '2.5 mm above and 6 mm right of the right peak of the brow' })
+    expect(whereIs(ground, [px + 6, py - 2.5])).toMatchObject({
+      landmark: '2.5 mm above and 6 mm right of the right peak of the brow',
+    })
   })
 
   it('tells tilts as a clock', () => {
-    expect([0, 90, -30, 15, 180].map(clockOf)).toEqual(['12 o\'clock', '3 o\'clock', '11 o\'clock', 'half past 12', '6 o\'clock'])
+    expect([0, 90, -30, 15, 180].map(clockOf)).toEqual([
+      "12 o'clock",
+      "3 o'clock",
+      "11 o'clock",
+      'half past 12',
+      "6 o'clock",
+    ])
   })
 
   it('aims a heading at the focus', () => {
@@ -104,7 +148,8 @@ describe('where', () => {
   })
 
   it('twins exactly: twice is the same place', () => {
-    const step = { ...freshSheet('a', 'a', 'moth', [21.3, 4], paint('soot')), tilt: 17, twin: MIDLINE }, [own, twin] = placementsOf(step, world)
+    const step = { ...freshSheet('a', 'a', 'moth', [21.3, 4], paint('soot')), tilt: 17, twin: MIDLINE },
+      [own, twin] = placementsOf(step, world)
     expect(twin).toEqual({ at: [-21.3, 4], tilt: -17, side: 'B', grip: [0, 0] })
     expect(placementsOf({ ...step, at: [-21.3, 4], tilt: -17, side: 'B' }, world)[1]).toEqual(own)
   })

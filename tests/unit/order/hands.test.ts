@@ -12,12 +12,20 @@ describe('loads', () => {
     expect(loadsFor(20_000, 0.9, 4, TOOLS.openCell)).toBe(2)
   })
 
-  it('follow the painter\'s own tools, as film, time and paint do', () => {
-    const step = freshWash('a', 'Base', ['forehead'], [paint('gull')], ground), kind = kindOf(step), own = { ...world, tool: () => ({ ...TOOLS.openCell, release: 1.8, capacity: 90, tip: 20 }) }
+  it("follow the painter's own tools, as film, time and paint do", () => {
+    const step = freshWash('a', 'Base', ['forehead'], [paint('gull')], ground),
+      kind = kindOf(step),
+      own = { ...world, tool: () => ({ ...TOOLS.openCell, release: 1.8, capacity: 90, tip: 20 }) }
     expect(kind.effort(step, own).loads).toBeGreaterThan(kind.effort(step, world).loads)
     expect(kind.effort(step, own).seconds).toBeGreaterThan(kind.effort(step, world).seconds)
-    expect(kind.prints(step, own)[0]!.film / kind.prints(step, world)[0]!.film).toBeCloseTo(1.8 / TOOLS[step.tool].release, 9)
-    expect(kind.lays(step, own)[0]!.mg / kind.lays(step, world)[0]!.mg).toBeCloseTo(1.8 / TOOLS[step.tool].release, 9)
+    expect(kind.prints(step, own)[0]!.film / kind.prints(step, world)[0]!.film).toBeCloseTo(
+      1.8 / TOOLS[step.tool].release,
+      9,
+    )
+    expect(kind.lays(step, own)[0]!.mg / kind.lays(step, world)[0]!.mg).toBeCloseTo(
+      1.8 / TOOLS[step.tool].release,
+      9,
+    )
   })
 
   it('are one at least, for a dot', () => {
@@ -28,7 +36,7 @@ describe('loads', () => {
 
 describe('dabbing', () => {
   it('takes one dab for each footprint of the tip and each layer', () => {
-    const footprint = Math.PI / 4 * TOOLS.dauber.tip ** 2
+    const footprint = (Math.PI / 4) * TOOLS.dauber.tip ** 2
     expect(dabSeconds(footprint * 2.5, 2, TOOLS.dauber)).toBeCloseTo(3 * 2 * HANDS.dab, 12)
     expect(dabSeconds(1, 1, TOOLS.dauber)).toBeCloseTo(HANDS.dab, 12)
   })
@@ -38,7 +46,9 @@ describe('the effort of a step', () => {
   const single = freshSheet('a', 'a', 'heart-crest', [0, -30], paint('gull'))
 
   it('doubles with a twin, and adds the wiping of the sheet', () => {
-    const one = kindOf(single).effort(single, world), twins = { ...single, twin: MIDLINE }, two = kindOf(twins).effort(twins, world)
+    const one = kindOf(single).effort(single, world),
+      twins = { ...single, twin: MIDLINE },
+      two = kindOf(twins).effort(twins, world)
     expect(two.loads).toBe(2 * one.loads)
     expect(two.seconds).toBeCloseTo(2 * one.seconds + HANDS.wipe, 9)
   })
@@ -62,7 +72,8 @@ describe('the effort of a step', () => {
   })
 
   it('needs a reload for every colour of a base', () => {
-    const one = freshWash('w', 'w', ['nose'], [paint('gull')], ground), three = freshWash('w', 'w', ['nose'], [paint('gull'), paint('sky'), paint('harbour')], ground)
+    const one = freshWash('w', 'w', ['nose'], [paint('gull')], ground),
+      three = freshWash('w', 'w', ['nose'], [paint('gull'), paint('sky'), paint('harbour')], ground)
     const difference = kindOf(three).effort(three, world).seconds - kindOf(one).effort(one, world).seconds
     expect(difference).toBeCloseTo(2 * (HANDS.reload + HANDS.blend), 9)
   })

@@ -2,7 +2,28 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { paints } from '../../../demo/paints'
 import { csvOf, gplOf, readPalette } from '#core/formats'
-import { capacityOfArea, deltaE, EDGE_SPREAD, edgeKnown, edgeSpread, filmOf, HAND_TEST, hidingOf, linearOf, luminance, NO_READINGS, OPAQUE_FILM, ownTools, readSwatch, releaseOfDabs, TOOL_IDS, toolKnown, TOOLS, useBy, WETNESSES } from '#core/paint'
+import {
+  capacityOfArea,
+  deltaE,
+  EDGE_SPREAD,
+  edgeKnown,
+  edgeSpread,
+  filmOf,
+  HAND_TEST,
+  hidingOf,
+  linearOf,
+  luminance,
+  NO_READINGS,
+  OPAQUE_FILM,
+  ownTools,
+  readSwatch,
+  releaseOfDabs,
+  TOOL_IDS,
+  toolKnown,
+  TOOLS,
+  useBy,
+  WETNESSES,
+} from '#core/paint'
 import { handPrint } from '#core/raster'
 import { analyse, bridgeLadder, LADDER_MM, readSvg } from '#core/stencil'
 import { loadsFor } from '#core/order'
@@ -21,19 +42,41 @@ describe('edge spread', () => {
     expect(edgeSpread(0.4, 0, 'dry', 'damp', 5)).toBeGreaterThan(edgeSpread(0.4, 0, 'dry', 'damp', 1))
   })
 
-  it('follows the painter\'s own readings of the ladder: half the bridge, their mean, with spread and count', () => {
+  it("follows the painter's own readings of the ladder: half the bridge, their mean, with spread and count", () => {
     expect(edgeKnown(NO_READINGS, 'makeup', 'tacky')).toEqual({ value: 0.15, readings: 0, spread: 0 })
-    const readings = [0.4, 0.6, 0.5].map(bridge => ({ tool: 'makeup' as const, wetness: 'tacky' as const, bridge }))
-    expect(edgeKnown({ edges: [...readings, { tool: 'dauber', wetness: 'tacky', bridge: 3 }], tools: [] }, 'makeup', 'tacky')).toEqual({ value: expect.closeTo(0.25, 9), readings: 3, spread: expect.closeTo(0.05, 9) })
+    const readings = [0.4, 0.6, 0.5].map(bridge => ({
+      tool: 'makeup' as const,
+      wetness: 'tacky' as const,
+      bridge,
+    }))
+    expect(
+      edgeKnown(
+        { edges: [...readings, { tool: 'dauber', wetness: 'tacky', bridge: 3 }], tools: [] },
+        'makeup',
+        'tacky',
+      ),
+    ).toEqual({ value: expect.closeTo(0.25, 9), readings: 3, spread: expect.closeTo(0.05, 9) })
   })
 })
 
-describe('the painter\'s own tools', () => {
-  const tools = [{ tool: 'makeup' as const, measure: 'release' as const, value: 0.5 }, { tool: 'makeup' as const, measure: 'release' as const, value: 0.7 }, { tool: 'makeup' as const, measure: 'tip' as const, value: 24 }]
+describe("the painter's own tools", () => {
+  const tools = [
+    { tool: 'makeup' as const, measure: 'release' as const, value: 0.5 },
+    { tool: 'makeup' as const, measure: 'release' as const, value: 0.7 },
+    { tool: 'makeup' as const, measure: 'tip' as const, value: 24 },
+  ]
 
   it('take the mean of their readings, measure by measure; the others stay as they were', () => {
-    expect(toolKnown({ edges: [], tools }, 'makeup', 'release')).toEqual({ value: expect.closeTo(0.6, 9), readings: 2, spread: expect.closeTo(Math.SQRT2 / 10, 9) })
-    expect(toolKnown({ edges: [], tools }, 'makeup', 'capacity')).toEqual({ value: TOOLS.makeup.capacity, readings: 0, spread: 0 })
+    expect(toolKnown({ edges: [], tools }, 'makeup', 'release')).toEqual({
+      value: expect.closeTo(0.6, 9),
+      readings: 2,
+      spread: expect.closeTo(Math.SQRT2 / 10, 9),
+    })
+    expect(toolKnown({ edges: [], tools }, 'makeup', 'capacity')).toEqual({
+      value: TOOLS.makeup.capacity,
+      readings: 0,
+      spread: 0,
+    })
     const own = ownTools({ edges: [{ tool: 'dauber', wetness: 'damp', bridge: 2 }], tools })
     expect(own.tool('makeup')).toEqual({ ...TOOLS.makeup, release: expect.closeTo(0.6, 9), tip: 24 })
     expect(own.tool('dauber')).toBe(TOOLS.dauber)
@@ -45,7 +88,10 @@ describe('the painter\'s own tools', () => {
       const release = releaseOfDabs(7, wetness)
       expect(filmOf({ release }, wetness, 7)).toBeCloseTo(OPAQUE_FILM, 9)
       const capacity = capacityOfArea(120, { release }, wetness)
-      expect([loadsFor(12_000, filmOf({ release }, wetness, 1), 1, { capacity: capacity * 1.001 }), loadsFor(12_100, filmOf({ release }, wetness, 1), 1, { capacity })]).toEqual([1, 2])
+      expect([
+        loadsFor(12_000, filmOf({ release }, wetness, 1), 1, { capacity: capacity * 1.001 }),
+        loadsFor(12_100, filmOf({ release }, wetness, 1), 1, { capacity }),
+      ]).toEqual([1, 2])
     }
   })
 })
@@ -54,15 +100,19 @@ describe('the demo kit', () => {
   it('has thirty paints and more, each name once', () => {
     expect(paints.length).toBeGreaterThanOrEqual(30)
     expect(new Set(paints.map(p => p.name)).size).toBe(paints.length)
-    for (const finish of ['matte', 'pearl', 'metallic', 'neon']) expect(paints.filter(p => p.finish === finish).length).toBeGreaterThan(2)
+    for (const finish of ['matte', 'pearl', 'metallic', 'neon'])
+      expect(paints.filter(p => p.finish === finish).length).toBeGreaterThan(2)
     expect(paints.filter(p => p.strips.length > 1).length).toBeGreaterThan(1)
   })
 
   it('has believable optics: whites and black hide best, neons least, and nothing is lighter over black', () => {
-    const hiding = (id: string) => hidingOf(paints.find(p => p.id === id)!), neons = paints.filter(p => p.finish === 'neon').map(hidingOf)
+    const hiding = (id: string) => hidingOf(paints.find(p => p.id === id)!),
+      neons = paints.filter(p => p.finish === 'neon').map(hidingOf)
     expect(hiding('gull')).toBeGreaterThan(0.98)
     expect(hiding('soot')).toBeGreaterThan(0.98)
-    expect(Math.max(...neons)).toBeLessThan(Math.min(...paints.filter(p => p.finish !== 'neon' && !p.strips.length).map(hidingOf)))
+    expect(Math.max(...neons)).toBeLessThan(
+      Math.min(...paints.filter(p => p.finish !== 'neon' && !p.strips.length).map(hidingOf)),
+    )
     for (const p of paints) {
       expect(luminance(linearOf(p.overBlack))).toBeLessThanOrEqual(luminance(linearOf(p.overWhite)) + 1e-9)
       if (p.finish === 'neon') expect(p.eyeSafe || p.lipSafe, p.name).toBe(false)
@@ -80,7 +130,8 @@ describe('use-by', () => {
 
 describe('the simulated colour reader', () => {
   it('reads near the swatch, scatters like a device, and repeats itself', () => {
-    const gull = paints[0]!, list = Array.from({ length: 12 }, (_, n) => readSwatch(gull, n))
+    const gull = paints[0]!,
+      list = Array.from({ length: 12 }, (_, n) => readSwatch(gull, n))
     expect(readSwatch(gull, 3)).toEqual(list[3])
     expect(new Set(list.map(r => r.overWhite)).size).toBeGreaterThan(3)
     for (const r of list) expect(deltaE(linearOf(r.overWhite), linearOf(gull.overWhite))).toBeLessThan(2)
@@ -88,29 +139,49 @@ describe('the simulated colour reader', () => {
 })
 
 describe('palettes', () => {
-  const colour = fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)).map(rgb => `#${rgb.map(v => v.toString(16).padStart(2, '0')).join('')}`), name = fc.stringMatching(/^[A-Za-z0-9,"' -]{1,30}$/).map(s => s.trim()).filter(s => s.length > 0)
+  const colour = fc
+      .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
+      .map(rgb => `#${rgb.map(v => v.toString(16).padStart(2, '0')).join('')}`),
+    name = fc
+      .stringMatching(/^[A-Za-z0-9,"' -]{1,30}$/)
+      .map(s => s.trim())
+      .filter(s => s.length > 0)
 
   it('go out and come in again, as GPL and as CSV', () => {
-    fc.assert(fc.property(fc.array(fc.record({ name, colour }), { minLength: 1, maxLength: 20 }), (swatches) => {
-      expect(readPalette(gplOf('Test', swatches)).swatches).toEqual(swatches)
-      expect(readPalette(csvOf(swatches)).swatches).toEqual(swatches)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(fc.array(fc.record({ name, colour }), { minLength: 1, maxLength: 20 }), swatches => {
+        expect(readPalette(gplOf('Test', swatches)).swatches).toEqual(swatches)
+        expect(readPalette(csvOf(swatches)).swatches).toEqual(swatches)
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('with bad lines take the good ones and say which were passed over', () => {
-    expect(readPalette('GIMP Palette\nName: x\n#\n255 0 0 Red\n300 0 0 Too bright\nnonsense\n')).toEqual({ swatches: [{ name: 'Red', colour: '#ff0000' }], notes: ['Line 5 holds no colour and was passed over.', 'Line 6 holds no colour and was passed over.'] })
+    expect(readPalette('GIMP Palette\nName: x\n#\n255 0 0 Red\n300 0 0 Too bright\nnonsense\n')).toEqual({
+      swatches: [{ name: 'Red', colour: '#ff0000' }],
+      notes: ['Line 5 holds no colour and was passed over.', 'Line 6 holds no colour and was passed over.'],
+    })
     expect(readPalette('name,colour\nRed,#ff0000\nNone,\n').notes).toHaveLength(1)
   })
 
-  it.each([['nothing', ''], ['another file', '<svg/>'], ['no colour', 'GIMP Palette\n#\n']])('of %s are refused with a sentence', (_what, text) => expect(() => readPalette(text)).toThrow(/palette/i))
+  it.each([
+    ['nothing', ''],
+    ['another file', '<svg/>'],
+    ['no colour', 'GIMP Palette\n#\n'],
+  ])('of %s are refused with a sentence', (_what, text) =>
+    expect(() => readPalette(text)).toThrow(/palette/i),
+  )
 })
 
 describe('the bridge ladder', () => {
   const ladder = bridgeLadder()
 
   it('has a bridge of every width it names, and nothing falls out', () => {
-    const a = analyse(ladder, 4.2), widths = a.bridges.map(b => b.width)
-    for (const mm of LADDER_MM) expect(Math.min(...widths.map(w => Math.abs(w - mm))), `${mm} mm`).toBeLessThan(0.01)
+    const a = analyse(ladder, 4.2),
+      widths = a.bridges.map(b => b.width)
+    for (const mm of LADDER_MM)
+      expect(Math.min(...widths.map(w => Math.abs(w - mm))), `${mm} mm`).toBeLessThan(0.01)
     expect(a.bridge!.width).toBeCloseTo(0.3, 6)
     expect(a.islands).toEqual([])
   })
@@ -125,7 +196,7 @@ describe('the bridge ladder', () => {
 describe('the test on the hand', () => {
   it('says what each wetness looks like, and draws it', () => {
     for (const w of WETNESSES) expect(Object.values(HAND_TEST[w]).every(s => s.length > 15)).toBe(true)
-    const dark = WETNESSES.map((w) => {
+    const dark = WETNESSES.map(w => {
       const { rgba } = handPrint(TOOLS.makeup, EDGE_SPREAD.makeup[w], w, '#d9a98a', 60)
       return rgba.reduce((n, v, i) => n + (i % 4 === 1 && v < 110 ? 1 : 0), 0)
     })

@@ -1,13 +1,26 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { filmOf, hexOf, linearOf, mixLinear, OPAQUE_FILM, opacityOf, srgbByte, TOOL_IDS, TOOLS, WETNESSES } from '#core/paint'
+import {
+  filmOf,
+  hexOf,
+  linearOf,
+  mixLinear,
+  OPAQUE_FILM,
+  opacityOf,
+  srgbByte,
+  TOOL_IDS,
+  TOOLS,
+  WETNESSES,
+} from '#core/paint'
 
 describe('colours', () => {
   it('come back from linear light as the same hex', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 0xFFFFFF }), (n) => {
-      const hex = `#${n.toString(16).padStart(6, '0')}`
-      expect(hexOf(linearOf(hex))).toBe(hex)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 0xffffff }), n => {
+        const hex = `#${n.toString(16).padStart(6, '0')}`
+        expect(hexOf(linearOf(hex))).toBe(hex)
+      }),
+    )
   })
 
   it('are refused with a sentence when they are none', () => {
@@ -53,7 +66,8 @@ describe('films', () => {
   })
 
   it('laid one over the other cover as one of their summed thickness does', () => {
-    const [a, b] = [0.7, 1.1], through = (film: number) => 1 - opacityOf(film)
+    const [a, b] = [0.7, 1.1],
+      through = (film: number) => 1 - opacityOf(film)
     expect(through(a) * through(b)).toBeCloseTo(through(a + b), 12)
   })
 

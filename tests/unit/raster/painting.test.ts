@@ -5,7 +5,8 @@ import { Bares, distanceFrom, finishedPicture, Painting, printSteps, type Mask }
 import { sheets, world } from '../world'
 
 const moth = looks.find(l => l.id === 'demo-midnight-moth')!
-const there = (look: Look): World => withUnders({ ...world, stencil: id => sheets.get(id), ground: groundFor(look) }, look.steps)
+const there = (look: Look): World =>
+  withUnders({ ...world, stencil: id => sheets.get(id), ground: groundFor(look) }, look.steps)
 const key = (step: Step) => JSON.stringify(step)
 const bare = new Bares(2).of(moth, groundFor(moth), 1)
 function run(painting: Painting, steps: readonly Step[]): Step[] {
@@ -13,20 +14,29 @@ function run(painting: Painting, steps: readonly Step[]): Step[] {
 }
 
 /** Whether two pictures are the same in every byte. */
-const same = (a: Uint8ClampedArray, b: Uint8ClampedArray): boolean => Buffer.from(a.buffer).equals(Buffer.from(b.buffer))
+const same = (a: Uint8ClampedArray, b: Uint8ClampedArray): boolean =>
+  Buffer.from(a.buffer).equals(Buffer.from(b.buffer))
 
 describe('a painting that is kept', () => {
   it('is the same picture as one painted from nothing', () => {
     const painting = new Painting(bare)
     run(painting, moth.steps)
-    expect(same(painting.whole(), finishedPicture(bare.head, printSteps(bare.head, moth.steps, there(moth), bare.grain)))).toBe(true)
+    expect(
+      same(
+        painting.whole(),
+        finishedPicture(bare.head, printSteps(bare.head, moth.steps, there(moth), bare.grain)),
+      ),
+    ).toBe(true)
   })
 
   it('is painted anew only from the changed step upward, and only where something changed', () => {
-    const painting = new Painting(bare), last = moth.steps.length - 1
+    const painting = new Painting(bare),
+      last = moth.steps.length - 1
     run(painting, moth.steps)
     painting.whole()
-    const changed = moth.steps.map((s, i) => i === last && s.kind === 'gem' ? { ...s, size: s.size + 3 } : s)
+    const changed = moth.steps.map((s, i) =>
+      i === last && s.kind === 'gem' ? { ...s, size: s.size + 3 } : s,
+    )
     expect(run(painting, changed).map(s => s.id)).toEqual([moth.steps[last]!.id])
     const patch = painting.patch()!
     expect(patch.width * patch.height).toBeLessThan(0.5 * bare.head.grid.width * bare.head.grid.height)
@@ -37,18 +47,21 @@ describe('a painting that is kept', () => {
   })
 
   it('goes back when steps are taken off, and takes another order', () => {
-    const painting = new Painting(bare), empty = new Painting(bare)
+    const painting = new Painting(bare),
+      empty = new Painting(bare)
     run(painting, moth.steps)
     run(painting, [])
     expect(same(painting.whole(), empty.whole())).toBe(true)
-    const turned = [...moth.steps].reverse(), fresh = new Painting(bare)
+    const turned = [...moth.steps].reverse(),
+      fresh = new Painting(bare)
     run(painting, turned)
     run(fresh, turned)
     expect(same(painting.whole(), fresh.whole())).toBe(true)
   })
 
   it('can be left in the middle for a newer wish', () => {
-    const painting = new Painting(bare), job = painting.toward(moth.steps, there(moth), key)
+    const painting = new Painting(bare),
+      job = painting.toward(moth.steps, there(moth), key)
     job.next()
     job.next()
     run(painting, moth.steps.slice(0, 1))
@@ -69,23 +82,42 @@ describe('a painting that is kept', () => {
 
 describe('distances', () => {
   it('are those of a brute-force search', () => {
-    const width = 23, height = 17, data = new Float32Array(width * height)
-    for (const [i, j] of [[3, 4], [15, 12], [20, 2], [4, 4]] as const) data[j * width + i] = 1
-    const mask: Mask = { i0: 0, j0: 0, width, height, data }, got = distanceFrom(mask)
+    const width = 23,
+      height = 17,
+      data = new Float32Array(width * height)
+    for (const [i, j] of [
+      [3, 4],
+      [15, 12],
+      [20, 2],
+      [4, 4],
+    ] as const)
+      data[j * width + i] = 1
+    const mask: Mask = { i0: 0, j0: 0, width, height, data },
+      got = distanceFrom(mask)
     for (let j = 0; j < height; j++) {
       for (let i = 0; i < width; i++) {
         let least = Infinity
-        for (let q = 0; q < height; q++) for (let p = 0; p < width; p++) if (data[q * width + p]) least = Math.min(least, Math.hypot(p - i, q - j))
+        for (let q = 0; q < height; q++)
+          for (let p = 0; p < width; p++)
+            if (data[q * width + p]) least = Math.min(least, Math.hypot(p - i, q - j))
         expect(got[j * width + i]!).toBeCloseTo(Math.max(0, least - 0.5), 5)
       }
     }
   })
 
   it('within a reach are the same through a window', () => {
-    const width = 40, height = 30, data = Float32Array.from({ length: width * height }, (_, p) => (p * 7919) % 97 < 3 ? ((p * 31) % 10) / 9 : 0), mask: Mask = { i0: 0, j0: 0, width, height, data }
+    const width = 40,
+      height = 30,
+      data = Float32Array.from({ length: width * height }, (_, p) =>
+        (p * 7919) % 97 < 3 ? ((p * 31) % 10) / 9 : 0,
+      ),
+      mask: Mask = { i0: 0, j0: 0, width, height, data }
     for (const reach of [2, 4, 8]) {
-      const near = distanceFrom(mask, reach), all = distanceFrom(mask)
-      all.forEach((d, p) => d <= reach ? expect(near[p]!).toBeCloseTo(d, 4) : expect(near[p]!).toBeGreaterThan(reach - 0.01))
+      const near = distanceFrom(mask, reach),
+        all = distanceFrom(mask)
+      all.forEach((d, p) =>
+        d <= reach ? expect(near[p]!).toBeCloseTo(d, 4) : expect(near[p]!).toBeGreaterThan(reach - 0.01),
+      )
     }
   })
 
@@ -93,6 +125,8 @@ describe('distances', () => {
     const data = new Float32Array(9)
     data[4] = 0.5
     expect(distanceFrom({ i0: 0, j0: 0, width: 3, height: 3, data })[5]!).toBeGreaterThan(0.6)
-    expect(distanceFrom({ i0: 0, j0: 0, width: 3, height: 3, data: new Float32Array(9) })[0]!).toBeGreaterThan(1e3)
+    expect(
+      distanceFrom({ i0: 0, j0: 0, width: 3, height: 3, data: new Float32Array(9) })[0]!,
+    ).toBeGreaterThan(1e3)
   })
 })

@@ -10,13 +10,17 @@ import { readingsIn } from '../../../server/db/readings'
 import { stencilsIn } from '../../../server/db/stencils'
 
 let db: Db
-beforeEach(() => { db = openDb(':memory:') })
+beforeEach(() => {
+  db = openDb(':memory:')
+})
 
 describe('looks', () => {
-  const at = '2026-05-01T10:00:00.000Z', look = freshLook('a', 'First')
+  const at = '2026-05-01T10:00:00.000Z',
+    look = freshLook('a', 'First')
 
   it('keeps every revision and the same digits', () => {
-    const looks = looksIn(db), odd = { ...look, focus: [0.1 + 0.2, 1 / 3] as [number, number] }
+    const looks = looksIn(db),
+      odd = { ...look, focus: [0.1 + 0.2, 1 / 3] as [number, number] }
     looks.create(odd, at)
     looks.save({ ...odd, name: 'Second' }, 1, at)
     expect(looks.find('a')).toEqual({ look: { ...odd, name: 'Second' }, version: 2, savedAt: at })
@@ -26,7 +30,8 @@ describe('looks', () => {
   it('takes the same save a second time as done, since its answer may have got lost', () => {
     const looks = looksIn(db)
     looks.create(look, at)
-    const mine = { ...look, name: 'Mine' }, first = looks.save(mine, 1, at)
+    const mine = { ...look, name: 'Mine' },
+      first = looks.save(mine, 1, at)
     expect(looks.save(mine, 1, at)).toEqual(first)
     expect(looks.revisions(look.id).map(r => r.version)).toEqual([1, 2])
     expect(() => looks.save({ ...mine, notes: 'other' }, 1, at)).toThrow(StaleWrite)
@@ -38,7 +43,11 @@ describe('looks', () => {
     looks.save({ ...look, name: 'Theirs' }, 1, at)
     const stale = () => looks.save({ ...look, name: 'Mine' }, 1, at)
     expect(stale).toThrow(StaleWrite)
-    try { stale() } catch (error) { expect((error as StaleWrite).theirs.look.name).toBe('Theirs') }
+    try {
+      stale()
+    } catch (error) {
+      expect((error as StaleWrite).theirs.look.name).toBe('Theirs')
+    }
     expect(looks.find('a')!.version).toBe(2)
   })
 
@@ -46,36 +55,59 @@ describe('looks', () => {
     const looks = looksIn(db)
     looks.create(look, at)
     expect(looks.remove('a', at)).toBe(true)
-    expect([looks.find('a'), looks.knows('a'), looks.all(), looks.remove('a', at), looks.save(look, 1, at)]).toEqual([null, true, [], false, null])
+    expect([
+      looks.find('a'),
+      looks.knows('a'),
+      looks.all(),
+      looks.remove('a', at),
+      looks.save(look, 1, at),
+    ]).toEqual([null, true, [], false, null])
     expect([looks.restore('a'), looks.restore('a')]).toEqual([true, false])
     expect(looks.find('a')!.look).toEqual(look)
   })
 })
 
 it('keeps readings of the ladder and of tools apart, and takes single ones back', () => {
-  const readings = readingsIn(db), at = '2026-05-01T10:00:00.000Z'
+  const readings = readingsIn(db),
+    at = '2026-05-01T10:00:00.000Z'
   readings.addEdge({ tool: 'makeup', wetness: 'damp', bridge: 0.8 }, at)
   readings.addTool({ tool: 'dauber', measure: 'tip', value: 17 }, at)
   readings.addTool({ tool: 'dauber', measure: 'tip', value: 19 }, at)
   const { edges, tools } = readings.all()
-  expect([edges, tools.map(t => t.value)]).toEqual([[{ id: 1, tool: 'makeup', wetness: 'damp', bridge: 0.8, readAt: at }], [17, 19]])
-  expect([readings.remove('tools', tools[0]!.id), readings.remove('tools', 99), readings.all().edges.length, readings.all().tools.map(t => t.value)]).toEqual([true, false, 1, [19]])
+  expect([edges, tools.map(t => t.value)]).toEqual([
+    [{ id: 1, tool: 'makeup', wetness: 'damp', bridge: 0.8, readAt: at }],
+    [17, 19],
+  ])
+  expect([
+    readings.remove('tools', tools[0]!.id),
+    readings.remove('tools', 99),
+    readings.all().edges.length,
+    readings.all().tools.map(t => t.value),
+  ]).toEqual([true, false, 1, [19]])
   expect(() => readings.addTool({ tool: 'dauber', measure: 'tip', value: 0 }, at)).toThrow()
 })
 
 it('runs with the settings that keep data safe', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'janusform-db-')), file = openDb(join(folder, 'x.db'))
-  expect(['journal_mode', 'foreign_keys', 'synchronous'].map(p => file.pragma(p, { simple: true }))).toEqual(['wal', 1, 2])
+  const folder = mkdtempSync(join(tmpdir(), 'janusform-db-')),
+    file = openDb(join(folder, 'x.db'))
+  expect(['journal_mode', 'foreign_keys', 'synchronous'].map(p => file.pragma(p, { simple: true }))).toEqual([
+    'wal',
+    1,
+    2,
+  ])
   file.close()
   rmSync(folder, { recursive: true })
 })
 
 it('seeds the demo once, and keeps what its user made of it', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'janusform-seed-')), file = join(folder, 'x.db')
+  const folder = mkdtempSync(join(tmpdir(), 'janusform-seed-')),
+    file = join(folder, 'x.db')
   const first = seed(file)
   expect(first.looks).toBeGreaterThanOrEqual(4)
   expect(first.stencils).toBeGreaterThanOrEqual(8)
-  const opened = openDb(file), looks = looksIn(opened), [one, two] = looks.all()
+  const opened = openDb(file),
+    looks = looksIn(opened),
+    [one, two] = looks.all()
   looks.save({ ...one!.look, name: 'Renamed' }, 1, 'later')
   looks.remove(two!.look.id, 'later')
   opened.close()

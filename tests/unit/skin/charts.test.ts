@@ -1,9 +1,25 @@
 import { describe, expect, it } from 'vitest'
 import { ringOf, signedArea, type Point } from '#core/geometry'
-import { armMeasures, armProblems, groundOf, modelOf, onSkin, PLAIN_FACE, tabulated, type ArmCanvas, type Canvas } from '#core/skin'
+import {
+  armMeasures,
+  armProblems,
+  groundOf,
+  modelOf,
+  onSkin,
+  PLAIN_FACE,
+  tabulated,
+  type ArmCanvas,
+  type Canvas,
+} from '#core/skin'
 
-const ARM: ArmCanvas = { kind: 'arm', part: 'forearm', side: 'left', measures: { upper: 260, lower: 170, length: 240 } }
-const arm = groundOf(ARM, 30), face = groundOf(PLAIN_FACE, 30)
+const ARM: ArmCanvas = {
+  kind: 'arm',
+  part: 'forearm',
+  side: 'left',
+  measures: { upper: 260, lower: 170, length: 240 },
+}
+const arm = groundOf(ARM, 30),
+  face = groundOf(PLAIN_FACE, 30)
 
 describe('an arm', () => {
   it('has the girths and the length that were measured', () => {
@@ -15,28 +31,46 @@ describe('an arm', () => {
 
   it('shows its front half in the picture, and nothing of what lies round the back', () => {
     const { front } = arm
-    for (const p of [[0, 0], [40, -60], [-30, 80]] as Point[]) {
-      const [x, y] = front.point(p), back = front.back([x, y])!
+    for (const p of [
+      [0, 0],
+      [40, -60],
+      [-30, 80],
+    ] as Point[]) {
+      const [x, y] = front.point(p),
+        back = front.back([x, y])!
       expect(back[0]).toBeCloseTo(p[0], 4)
       expect(back[1]).toBeCloseTo(p[1], 9)
     }
     expect(front.back([90, 0])).toBeNull()
-    const behind = front.ring(ringOf([[85, -5], [105, -5], [105, 5], [85, 5]]))
+    const behind = front.ring(
+      ringOf([
+        [85, -5],
+        [105, -5],
+        [105, 5],
+        [85, 5],
+      ]),
+    )
     expect(Math.abs(signedArea(behind))).toBeLessThan(0.01)
   })
 
   it('grows with age', () => {
     const sizes = [3, 8, 14, 30].map(age => armMeasures(ARM, age))
-    for (const key of ['upper', 'lower', 'length'] as const) expect(sizes.map(s => s[key])).toEqual([...sizes.map(s => s[key])].sort((a, b) => a - b))
+    for (const key of ['upper', 'lower', 'length'] as const)
+      expect(sizes.map(s => s[key])).toEqual([...sizes.map(s => s[key])].sort((a, b) => a - b))
   })
 
-  it.each([[{ upper: 260, lower: 10, length: 240 }, /girth at the lower end of 10 mm cannot be/], [{ upper: 90, lower: 300, length: 240 }, /does not go from 90 to 300/], [{ upper: 260, lower: 170, length: 4000 }, /length of 4000 mm/]])('that cannot be is refused: %o', (measures, sentence) => {
+  it.each([
+    [{ upper: 260, lower: 10, length: 240 }, /girth at the lower end of 10 mm cannot be/],
+    [{ upper: 90, lower: 300, length: 240 }, /does not go from 90 to 300/],
+    [{ upper: 260, lower: 170, length: 4000 }, /length of 4000 mm/],
+  ])('that cannot be is refused: %o', (measures, sentence) => {
     expect(armProblems(measures).join(' ')).toMatch(sentence)
     expect(() => groundOf({ ...ARM, measures }, 30)).toThrow(sentence)
   })
 
   it('of the other side has its thumb on the other side', () => {
-    const thumb = (side: 'left' | 'right') => groundOf({ ...ARM, side }, 30).marks.find(m => m.words === 'thumb side')!.at[0]
+    const thumb = (side: 'left' | 'right') =>
+      groundOf({ ...ARM, side }, 30).marks.find(m => m.words === 'thumb side')!.at[0]
     expect(thumb('left')).toBeCloseTo(-thumb('right'), 9)
   })
 })
@@ -45,7 +79,13 @@ describe('the chart for views from the side', () => {
   const { chart, box } = face.wrap()
 
   it('leads from the skin and back', () => {
-    for (const p of [[0, 0], [50, -20], [-61, 30], [12.3, 88.8], [-40, -90]] as Point[]) {
+    for (const p of [
+      [0, 0],
+      [50, -20],
+      [-61, 30],
+      [12.3, 88.8],
+      [-40, -90],
+    ] as Point[]) {
       const q = chart.back(chart.point(p))!
       expect(Math.hypot(q[0] - p[0], q[1] - p[1])).toBeLessThan(0.01)
     }
@@ -64,7 +104,8 @@ describe('the chart for views from the side', () => {
   })
 
   it('keeps lengths along a row of the skin', () => {
-    const p = new Float64Array(3), q = new Float64Array(3)
+    const p = new Float64Array(3),
+      q = new Float64Array(3)
     let long = 0
     for (let x = 10; x < 60; x += 0.25) {
       face.surface.position(x, 20, p)
@@ -75,8 +116,14 @@ describe('the chart for views from the side', () => {
   })
 })
 
-describe.each([['face', PLAIN_FACE, 30], ['a child\'s face', PLAIN_FACE, 4], ['arm', ARM, 30], ['board', { kind: 'board', build: 'fine' }, 30]] as [string, Canvas, number][])('the model of a %s', (_name, canvas, age) => {
-  const ground = groundOf(canvas, age), parts = modelOf(ground)
+describe.each([
+  ['face', PLAIN_FACE, 30],
+  ["a child's face", PLAIN_FACE, 4],
+  ['arm', ARM, 30],
+  ['board', { kind: 'board', build: 'fine' }, 30],
+] as [string, Canvas, number][])('the model of a %s', (_name, canvas, age) => {
+  const ground = groundOf(canvas, age),
+    parts = modelOf(ground)
 
   it('has sound triangles and no stray numbers', () => {
     for (const part of parts) {
@@ -96,16 +143,34 @@ describe.each([['face', PLAIN_FACE, 30], ['a child\'s face', PLAIN_FACE, 4], ['a
 
 describe('a height table', () => {
   it('is exact for a cubic, with its slopes and second derivatives', () => {
-    const f = (x: number, y: number) => 3 + 0.2 * x - 0.1 * y + 0.004 * x * y + 0.01 * x * x - 0.0005 * y * y * y
-    const table = tabulated(f, { minX: -40, minY: -40, maxX: 40, maxY: 40 }), jet = new Float64Array(6), x = 3.3, y = -7.7
+    const f = (x: number, y: number) =>
+      3 + 0.2 * x - 0.1 * y + 0.004 * x * y + 0.01 * x * x - 0.0005 * y * y * y
+    const table = tabulated(f, { minX: -40, minY: -40, maxX: 40, maxY: 40 }),
+      jet = new Float64Array(6),
+      x = 3.3,
+      y = -7.7
     table.jet(x, y, jet)
-    const exact = [f(x, y), 0.2 + 0.004 * y + 0.02 * x, -0.1 + 0.004 * x - 0.0015 * y * y, 0.02, 0.004, -0.003 * y]
+    const exact = [
+      f(x, y),
+      0.2 + 0.004 * y + 0.02 * x,
+      -0.1 + 0.004 * x - 0.0015 * y * y,
+      0.02,
+      0.004,
+      -0.003 * y,
+    ]
     exact.forEach((v, i) => expect(jet[i]!).toBeCloseTo(v, 6))
     expect(table.z(x, y)).toBeCloseTo(jet[0]!, 10)
   })
 
   it('has second derivatives without a jump from cell to cell', () => {
-    const table = tabulated((x, y) => 8 * Math.sin(x / 6) * Math.cos(y / 7), { minX: -20, minY: -20, maxX: 20, maxY: 20 }), a = new Float64Array(6), b = new Float64Array(6)
+    const table = tabulated((x, y) => 8 * Math.sin(x / 6) * Math.cos(y / 7), {
+        minX: -20,
+        minY: -20,
+        maxX: 20,
+        maxY: 20,
+      }),
+      a = new Float64Array(6),
+      b = new Float64Array(6)
     for (let x = -10; x <= 10; x++) {
       table.jet(x - 1e-7, 3.4, a)
       table.jet(x + 1e-7, 3.4, b)
@@ -120,5 +185,12 @@ describe('a height table', () => {
 })
 
 it('skin is where the canvas is and no hair', () => {
-  expect([[0, -30], [0, -100], [150, 0], [40, 30]].map(p => onSkin(face, p as unknown as Point))).toEqual([true, false, false, true])
+  expect(
+    [
+      [0, -30],
+      [0, -100],
+      [150, 0],
+      [40, 30],
+    ].map(p => onSkin(face, p as unknown as Point)),
+  ).toEqual([true, false, false, true])
 })

@@ -1,16 +1,36 @@
 import { describe, expect, it } from 'vitest'
 import { ringHolds } from '#core/geometry'
-import { BUILDS, canvasWords, faceOf, groundOf, landmarkList, landmarkProblem, measuresAt, PLAIN_FACE, pupilDistance, reliefOf, silhouetteOf, tapeOf, tapeProblems, type FaceCanvas, type TapeMeasures } from '#core/skin'
+import {
+  BUILDS,
+  canvasWords,
+  faceOf,
+  groundOf,
+  landmarkList,
+  landmarkProblem,
+  measuresAt,
+  PLAIN_FACE,
+  pupilDistance,
+  reliefOf,
+  silhouetteOf,
+  tapeOf,
+  tapeProblems,
+  type FaceCanvas,
+  type TapeMeasures,
+} from '#core/skin'
 
-const plain = (build: typeof BUILDS[number]) => ({ build, measures: null, nudges: {} })
+const plain = (build: (typeof BUILDS)[number]) => ({ build, measures: null, nudges: {} })
 const PRESETS = BUILDS.flatMap(build => [3, 4, 6, 8, 11, 14, 18, 30, 70].map(age => [build, age] as const))
 
 describe.each(PRESETS)('a %s face of %i years', (build, age) => {
-  const face = faceOf(plain(build), age), relief = reliefOf(face), { surface } = groundOf({ ...PLAIN_FACE, build }, age), { form } = face
+  const face = faceOf(plain(build), age),
+    relief = reliefOf(face),
+    { surface } = groundOf({ ...PLAIN_FACE, build }, age),
+    { form } = face
 
   it('has its landmarks in order, and all of them on the head', () => {
     expect(landmarkProblem(face.landmarks)).toBeNull()
-    for (const { id, at } of landmarkList(face.landmarks)) expect(Math.abs(at[0]), id).toBeLessThan(relief.halfWidth(at[1]) + 2)
+    for (const { id, at } of landmarkList(face.landmarks))
+      expect(Math.abs(at[0]), id).toBeLessThan(relief.halfWidth(at[1]) + 2)
   })
 
   it('is even on both sides', () => {
@@ -20,15 +40,22 @@ describe.each(PRESETS)('a %s face of %i years', (build, age) => {
   })
 
   it('has no kink and no fold: normals turn by less than 34 degrees a millimetre (as on the edge of a lip) and always face the painter', () => {
-    const n = new Float64Array(3), m = new Float64Array(3)
+    const n = new Float64Array(3),
+      m = new Float64Array(3)
     let worst = 0
     for (let y = form.crown + 12; y < form.foot - 8; y += 1.7) {
       for (let x = -relief.halfWidth(y) + 4; x < relief.halfWidth(y) - 4; x += 1.9) {
         surface.normal(x, y, n)
         expect(n[2]!).toBeGreaterThan(0.05)
-        for (const [dx, dy] of [[0.5, 0], [0, 0.5]] as const) {
+        for (const [dx, dy] of [
+          [0.5, 0],
+          [0, 0.5],
+        ] as const) {
           surface.normal(x + dx, y + dy, m)
-          worst = Math.max(worst, Math.acos(Math.min(1, n[0]! * m[0]! + n[1]! * m[1]! + n[2]! * m[2]!)) * 180 / Math.PI / 0.5)
+          worst = Math.max(
+            worst,
+            (Math.acos(Math.min(1, n[0]! * m[0]! + n[1]! * m[1]! + n[2]! * m[2]!)) * 180) / Math.PI / 0.5,
+          )
         }
       }
     }
@@ -48,22 +75,38 @@ describe('ages', () => {
   it('let every breadth and height grow until eighteen', () => {
     for (const build of BUILDS) {
       const list = [3, 5, 7, 10, 13, 16, 18].map(age => measuresAt(age, build))
-      for (const key of ['faceWidth', 'faceHeight', 'forehead', 'innerEyes', 'outerEyes', 'noseWidth', 'noseHeight', 'mouth'] as const) {
+      for (const key of [
+        'faceWidth',
+        'faceHeight',
+        'forehead',
+        'innerEyes',
+        'outerEyes',
+        'noseWidth',
+        'noseHeight',
+        'mouth',
+      ] as const) {
         const values = list.map(m => m[key])
         expect(values).toEqual([...values].sort((a, b) => a - b))
       }
-      expect(measuresAt(18, build)).toEqual({ ...measuresAt(60, build), pupils: expect.closeTo(pupilDistance(18, build), 6) })
+      expect(measuresAt(18, build)).toEqual({
+        ...measuresAt(60, build),
+        pupils: expect.closeTo(pupilDistance(18, build), 6),
+      })
     }
   })
 
   it('give a child a shorter face under a larger skull', () => {
-    const child = faceOf(plain('fine'), 4), grown = faceOf(plain('fine'), 30)
-    const share = ({ landmarks, form }: typeof child) => landmarks.mid.chin[1] / (landmarks.mid.chin[1] - form.crown)
+    const child = faceOf(plain('fine'), 4),
+      grown = faceOf(plain('fine'), 30)
+    const share = ({ landmarks, form }: typeof child) =>
+      landmarks.mid.chin[1] / (landmarks.mid.chin[1] - form.crown)
     expect(share(child)).toBeLessThan(share(grown) - 0.02)
-    expect(child.form.skullWidth / child.form.kx).toBeGreaterThan(grown.form.skullWidth / grown.form.kx + 0.04)
+    expect(child.form.skullWidth / child.form.kx).toBeGreaterThan(
+      grown.form.skullWidth / grown.form.kx + 0.04,
+    )
   })
 
-  it.each([300, -2, NaN, 2])('refuse %d with a sentence', (age) => {
+  it.each([300, -2, NaN, 2])('refuse %d with a sentence', age => {
     expect(() => measuresAt(age, 'fine')).toThrow(/cannot be: faces are drawn for 3 to 99 years/)
   })
 })
@@ -72,11 +115,14 @@ describe('tape measures', () => {
   const tape: TapeMeasures = { temples: 118, hairlineToBrow: 50, browToChin: 121, innerEyes: 34, mouth: 47 }
 
   it('are what the face then measures', () => {
-    for (const age of [5, 9, 40]) for (const build of BUILDS) expect(tapeOf(faceOf({ build, measures: tape, nudges: {} }, age))).toEqual(tape)
+    for (const age of [5, 9, 40])
+      for (const build of BUILDS)
+        expect(tapeOf(faceOf({ build, measures: tape, nudges: {} }, age))).toEqual(tape)
   })
 
   it('of a face of its own age and build change next to nothing', () => {
-    const face = faceOf(plain('broad'), 30), same = faceOf({ build: 'broad', measures: tapeOf(face), nudges: {} }, 30)
+    const face = faceOf(plain('broad'), 30),
+      same = faceOf({ build: 'broad', measures: tapeOf(face), nudges: {} }, 30)
     landmarkList(face.landmarks).forEach((m, i) => {
       const [x, y] = landmarkList(same.landmarks)[i]!.at
       expect(Math.hypot(x - m.at[0], y - m.at[1]), m.id).toBeLessThan(1.2)
@@ -84,14 +130,19 @@ describe('tape measures', () => {
   })
 
   it.each([
-    [{ browToChin: 72, mouth: 74 }, /Brow to chin \(72 mm\) cannot be shorter than the mouth is wide \(74 mm\)/],
+    [
+      { browToChin: 72, mouth: 74 },
+      /Brow to chin \(72 mm\) cannot be shorter than the mouth is wide \(74 mm\)/,
+    ],
     [{ temples: 20 }, /"temple to temple" of 20 mm cannot be: it is between 80 and 165 mm/],
     [{ innerEyes: 44, temples: 90 }, /too far apart/],
     [{ mouth: 74, temples: 90 }, /mouth of 74 mm does not fit/],
     [{ hairlineToBrow: NaN }, /hairline to brow/],
   ])('that cannot be are refused: %o', (wrong, sentence) => {
     expect(tapeProblems({ ...tape, ...wrong }).join(' ')).toMatch(sentence)
-    expect(() => faceOf({ build: 'fine', measures: { ...tape, ...wrong }, nudges: {} }, 30)).toThrow(RangeError)
+    expect(() => faceOf({ build: 'fine', measures: { ...tape, ...wrong }, nudges: {} }, 30)).toThrow(
+      RangeError,
+    )
   })
 })
 
@@ -99,7 +150,8 @@ describe('landmarks', () => {
   const nudged = (nudges: FaceCanvas['nudges']) => faceOf({ build: 'fine', measures: null, nudges }, 30)
 
   it('are moved one side at a time, and the relief follows', () => {
-    const { landmarks } = nudged({ 'left.browPeak': [1, -3] }), even = nudged({}).landmarks
+    const { landmarks } = nudged({ 'left.browPeak': [1, -3] }),
+      even = nudged({}).landmarks
     expect(landmarks.left.browPeak).toEqual([even.left.browPeak[0] + 1, even.left.browPeak[1] - 3])
     expect(landmarks.right).toEqual(even.right)
     const uneven = reliefOf(nudged({ 'left.pupil': [0, 2.5] }))
@@ -107,7 +159,10 @@ describe('landmarks', () => {
   })
 
   it.each([
-    [{ 'left.innerEye': [-20, 0] }, /left inner eye corner must stay at least 4 mm nearer the midline than the left pupil/],
+    [
+      { 'left.innerEye': [-20, 0] },
+      /left inner eye corner must stay at least 4 mm nearer the midline than the left pupil/,
+    ],
     [{ 'mid.mouth': [0, 30] }, /middle of the mouth must stay at least 1.5 mm above the lower lip/],
     [{ 'right.browStart': [-40, 0] }, /right start of the brow cannot cross the midline/],
     [{ 'mid.chin': [25, 0] }, /chin cannot lie more than 10 mm off the midline/],
@@ -119,15 +174,29 @@ describe('landmarks', () => {
 
 describe('grounds', () => {
   it('of a part of a face show and paint only that part', () => {
-    const whole = groundOf(PLAIN_FACE, 30), left = groundOf({ ...PLAIN_FACE, part: 'left half' }, 30), cheek = groundOf({ ...PLAIN_FACE, part: 'right cheek' }, 30)
+    const whole = groundOf(PLAIN_FACE, 30),
+      left = groundOf({ ...PLAIN_FACE, part: 'left half' }, 30),
+      cheek = groundOf({ ...PLAIN_FACE, part: 'right cheek' }, 30)
     const holds = (g: typeof whole, x: number, y: number) => g.extent.some(r => ringHolds(r, x, y))
-    expect([holds(whole, 30, 40), holds(left, 30, 40), holds(left, -30, 40), holds(cheek, 30, 40), holds(cheek, -30, 40), holds(cheek, 30, -20)]).toEqual([true, false, true, true, false, false])
+    expect([
+      holds(whole, 30, 40),
+      holds(left, 30, 40),
+      holds(left, -30, 40),
+      holds(cheek, 30, 40),
+      holds(cheek, -30, 40),
+      holds(cheek, 30, -20),
+    ]).toEqual([true, false, true, true, false, false])
     expect(cheek.box.maxX - cheek.box.minX).toBeLessThan(0.7 * (whole.box.maxX - whole.box.minX))
     expect([whole, left, cheek].map(g => g.words)).toEqual(['face', 'left half of the face', 'right cheek'])
   })
 
   it('all have pictures of the same proportions', () => {
-    for (const canvas of [PLAIN_FACE, { ...PLAIN_FACE, part: 'left cheek' }, { kind: 'board', build: 'fine' }, { kind: 'arm', part: 'upper arm', side: 'left', measures: null }] as const) {
+    for (const canvas of [
+      PLAIN_FACE,
+      { ...PLAIN_FACE, part: 'left cheek' },
+      { kind: 'board', build: 'fine' },
+      { kind: 'arm', part: 'upper arm', side: 'left', measures: null },
+    ] as const) {
       const { box } = groundOf(canvas, 30)
       expect((box.maxX - box.minX) / (box.maxY - box.minY)).toBeCloseTo(208 / 286, 9)
     }
@@ -139,11 +208,19 @@ describe('grounds', () => {
   })
 
   it('are named in words', () => {
-    expect([PLAIN_FACE, { ...PLAIN_FACE, part: 'left half' }, { kind: 'board', build: 'fine' }, { kind: 'arm', part: 'forearm', side: 'right', measures: null }].map(c => canvasWords(c as never))).toEqual(['face', 'left half of the face', 'practice board', 'right forearm'])
+    expect(
+      [
+        PLAIN_FACE,
+        { ...PLAIN_FACE, part: 'left half' },
+        { kind: 'board', build: 'fine' },
+        { kind: 'arm', part: 'forearm', side: 'right', measures: null },
+      ].map(c => canvasWords(c as never)),
+    ).toEqual(['face', 'left half of the face', 'practice board', 'right forearm'])
   })
 
   it('show the silhouette as one ring round the head', () => {
-    const face = faceOf(plain('fine'), 30), ring = silhouetteOf(face, reliefOf(face))
+    const face = faceOf(plain('fine'), 30),
+      ring = silhouetteOf(face, reliefOf(face))
     expect(ring.length).toBeGreaterThan(400)
     expect(Math.max(...ring.map(p => p[1]))).toBeCloseTo(face.form.foot, 6)
   })

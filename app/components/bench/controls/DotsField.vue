@@ -6,17 +6,42 @@ import { dotShape } from '#core/stroke'
 /** A run of dots: colour, brush and numbers. */
 const props = defineProps<{ step: DotsStep }>()
 const bench = useBench()
-const params = computed(() => props.step.run === 'around' ? AROUND_DOTS : dotShape(props.step.run).params)
-const edit = (label: string, recipe: (s: DotsStep) => void) => bench.editMark(label, (s) => { if (s.kind === 'dots') recipe(s) })
-const rounds = (['round1', 'round2', 'round3', 'round4'] as const)
+const params = computed(() => (props.step.run === 'around' ? AROUND_DOTS : dotShape(props.step.run).params))
+const edit = (label: string, recipe: (s: DotsStep) => void) =>
+  bench.editMark(label, s => {
+    if (s.kind === 'dots') recipe(s)
+  })
+const rounds = ['round1', 'round2', 'round3', 'round4'] as const
 </script>
 
 <template>
   <div class="space-y-1.5">
     <p>{{ RUN_WORDS[step.run] }}</p>
     <SourceField :step="step" />
-    <PaintPicker :model-value="step.paint" label="Colour" @update:model-value="p => edit('colour', (s) => { s.paint = p })" />
-    <select class="field" :value="step.brush" aria-label="Brush" @change="edit('brush', (s) => { s.brush = ($event.target as HTMLSelectElement).value as DotsStep['brush'] })"><option v-for="b in rounds" :key="b" :value="b">{{ BRUSHES[b].name }}, fully loaded for big ones</option></select>
+    <PaintPicker
+      :model-value="step.paint"
+      label="Colour"
+      @update:model-value="
+        p =>
+          edit('colour', s => {
+            s.paint = p
+          })
+      "
+    />
+    <select
+      class="field"
+      :value="step.brush"
+      aria-label="Brush"
+      @change="
+        edit('brush', s => {
+          s.brush = ($event.target as HTMLSelectElement).value as DotsStep['brush']
+        })
+      "
+    >
+      <option v-for="b in rounds" :key="b" :value="b">
+        {{ BRUSHES[b].name }}, fully loaded for big ones
+      </option>
+    </select>
     <ParamsField :params="params" :value="step.params" />
   </div>
 </template>

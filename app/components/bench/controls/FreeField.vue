@@ -5,9 +5,9 @@ import { FREE, type Wash } from '#core/look'
 const props = defineProps<{ step: Wash }>()
 const bench = useBench()
 const words = { eyes: 'Open eyes, with the lash line', nostrils: 'Nostrils' } as const
-function put(what: typeof FREE[number], on: boolean): void {
-  const next = FREE.filter(f => f === what ? on : props.step.free?.includes(f))
-  bench.editStep('leave free', (s) => {
+function put(what: (typeof FREE)[number], on: boolean): void {
+  const next = FREE.filter(f => (f === what ? on : props.step.free?.includes(f)))
+  bench.editStep('leave free', s => {
     if (s.kind !== 'wash') return
     if (next.length) s.free = next
     else delete s.free
@@ -16,5 +16,13 @@ function put(what: typeof FREE[number], on: boolean): void {
 </script>
 
 <template>
-  <div class="space-y-1"><SwitchField v-for="what in FREE" :key="what" :model-value="step.free?.includes(what) ?? false" :label="words[what]" @update:model-value="v => put(what, v)" /></div>
+  <div class="space-y-1">
+    <SwitchField
+      v-for="what in FREE"
+      :key="what"
+      :model-value="step.free?.includes(what) ?? false"
+      :label="words[what]"
+      @update:model-value="v => put(what, v)"
+    />
+  </div>
 </template>

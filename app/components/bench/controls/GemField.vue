@@ -4,25 +4,98 @@ import { GEM_COLOURS, GEM_CUTS, type GemStep } from '#core/look'
 
 /** Gems: cut, colour, size, and what holds them. */
 const props = defineProps<{ step: GemStep }>()
-const bench = useBench(), brush = useBrushwork()
-const edit = (label: string, recipe: (s: GemStep) => void) => bench.editMark(label, (s) => { if (s.kind === 'gem') recipe(s) })
+const bench = useBench(),
+  brush = useBrushwork()
+const edit = (label: string, recipe: (s: GemStep) => void) =>
+  bench.editMark(label, s => {
+    if (s.kind === 'gem') recipe(s)
+  })
 const clear = computed(() => eyeClearance(props.step, bench.world, regionsOf(bench.ground).eyes))
 function sized(event: Event): void {
   const box = event.target as HTMLInputElement
-  if (box.valueAsNumber >= 1 && box.valueAsNumber <= 25) edit('size', (s) => { s.size = box.valueAsNumber })
+  if (box.valueAsNumber >= 1 && box.valueAsNumber <= 25)
+    edit('size', s => {
+      s.size = box.valueAsNumber
+    })
   else box.reportValidity()
 }
 </script>
 
 <template>
   <div class="space-y-1.5">
-    <div class="flex flex-wrap gap-1"><button v-for="cut in GEM_CUTS" :key="cut" class="chip capitalize" :aria-pressed="step.cut === cut" @click="edit('cut', (s) => { s.cut = cut })">{{ cut }}</button></div>
-    <div class="flex flex-wrap gap-1"><button v-for="c in GEM_COLOURS" :key="c.name" class="size-6 rounded-full border border-ink/20" :class="step.colour.name === c.name && 'ring-2 ring-mulberry ring-offset-1'" :style="{ background: c.colour }" :title="c.name" :aria-label="c.name" :aria-pressed="step.colour.name === c.name" @click="edit('colour', (s) => { s.colour = { ...c } })" /></div>
-    <div class="grid grid-cols-2 gap-1.5 text-[0.87rem]">
-      <label>size, mm<input class="field" type="number" min="1" max="25" step="0.5" v-kept="step.size" aria-label="Size, mm" @change="sized"></label>
-      <label>held by<select class="field" :value="step.fix" aria-label="What holds it" @change="edit('what holds it', (s) => { s.fix = ($event.target as HTMLSelectElement).value as GemStep['fix'] })"><option value="self-adhesive">its own adhesive</option><option value="glued">skin-safe glue</option></select></label>
+    <div class="flex flex-wrap gap-1">
+      <button
+        v-for="cut in GEM_CUTS"
+        :key="cut"
+        class="chip capitalize"
+        :aria-pressed="step.cut === cut"
+        @click="
+          edit('cut', s => {
+            s.cut = cut
+          })
+        "
+      >
+        {{ cut }}
+      </button>
     </div>
-    <div class="flex flex-wrap gap-1"><button class="btn px-2 py-0.5 text-[0.87rem]" @click="brush.placeGems('midline')">on the midline</button><button v-if="bench.ground.face" class="btn px-2 py-0.5 text-[0.87rem]" @click="brush.placeGems('eye corners')">at the eye corners</button><button class="btn px-2 py-0.5 text-[0.87rem]" @click="brush.placeGems('dots')">on the dots</button></div>
-    <p v-if="bench.ground.face" class="text-[0.87rem] text-soft">{{ Math.max(0, clear).toFixed(0) }} mm clear of the nearest eye.</p>
+    <div class="flex flex-wrap gap-1">
+      <button
+        v-for="c in GEM_COLOURS"
+        :key="c.name"
+        class="size-6 rounded-full border border-ink/20"
+        :class="step.colour.name === c.name && 'ring-2 ring-mulberry ring-offset-1'"
+        :style="{ background: c.colour }"
+        :title="c.name"
+        :aria-label="c.name"
+        :aria-pressed="step.colour.name === c.name"
+        @click="
+          edit('colour', s => {
+            s.colour = { ...c }
+          })
+        "
+      />
+    </div>
+    <div class="grid grid-cols-2 gap-1.5 text-[0.87rem]">
+      <label
+        >size, mm<input
+          class="field"
+          type="number"
+          min="1"
+          max="25"
+          step="0.5"
+          v-kept="step.size"
+          aria-label="Size, mm"
+          @change="sized"
+      /></label>
+      <label
+        >held by<select
+          class="field"
+          :value="step.fix"
+          aria-label="What holds it"
+          @change="
+            edit('what holds it', s => {
+              s.fix = ($event.target as HTMLSelectElement).value as GemStep['fix']
+            })
+          "
+        >
+          <option value="self-adhesive">its own adhesive</option>
+          <option value="glued">skin-safe glue</option>
+        </select></label
+      >
+    </div>
+    <div class="flex flex-wrap gap-1">
+      <button class="btn px-2 py-0.5 text-[0.87rem]" @click="brush.placeGems('midline')">
+        on the midline</button
+      ><button
+        v-if="bench.ground.face"
+        class="btn px-2 py-0.5 text-[0.87rem]"
+        @click="brush.placeGems('eye corners')"
+      >
+        at the eye corners</button
+      ><button class="btn px-2 py-0.5 text-[0.87rem]" @click="brush.placeGems('dots')">on the dots</button>
+    </div>
+    <p v-if="bench.ground.face" class="text-[0.87rem] text-soft">
+      {{ Math.max(0, clear).toFixed(0) }} mm clear of the nearest eye.
+    </p>
   </div>
 </template>

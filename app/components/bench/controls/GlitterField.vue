@@ -5,26 +5,123 @@ import { zoneWords } from '#core/skin'
 /** Glitter: its sort, colour, how much, where, and on what. */
 const props = defineProps<{ step: GlitterStep }>()
 const bench = useBench()
-const edit = (label: string, recipe: (s: GlitterStep) => void, merge: string | null = null) => bench.editMark(label, (s) => { if (s.kind === 'glitter') recipe(s) }, merge)
-const hosts = computed(() => bench.look!.steps.slice(0, bench.look!.steps.findIndex(s => s.id === props.step.id)).filter(s => s.kind !== 'gem' && s.kind !== 'glitter'))
-const toggle = (id: GlitterStep['zones'][number]) => edit('where', (s) => {
-  const next = s.zones.includes(id) ? s.zones.filter(z => z !== id) : [...s.zones, id]
-  if (next.length) s.zones = next
-})
+const edit = (label: string, recipe: (s: GlitterStep) => void, merge: string | null = null) =>
+  bench.editMark(
+    label,
+    s => {
+      if (s.kind === 'glitter') recipe(s)
+    },
+    merge,
+  )
+const hosts = computed(() =>
+  bench
+    .look!.steps.slice(
+      0,
+      bench.look!.steps.findIndex(s => s.id === props.step.id),
+    )
+    .filter(s => s.kind !== 'gem' && s.kind !== 'glitter'),
+)
+const toggle = (id: GlitterStep['zones'][number]) =>
+  edit('where', s => {
+    const next = s.zones.includes(id) ? s.zones.filter(z => z !== id) : [...s.zones, id]
+    if (next.length) s.zones = next
+  })
 function wide(event: Event): void {
   const box = event.target as HTMLInputElement
-  if (box.valueAsNumber >= 1 && box.valueAsNumber <= 60) edit('width', (s) => { s.width = box.valueAsNumber })
+  if (box.valueAsNumber >= 1 && box.valueAsNumber <= 60)
+    edit('width', s => {
+      s.width = box.valueAsNumber
+    })
   else box.reportValidity()
 }
 </script>
 
 <template>
   <div class="space-y-1.5">
-    <select class="field" :value="step.sort" aria-label="Sort" @change="edit('sort', (s) => { s.sort = ($event.target as HTMLSelectElement).value as GlitterStep['sort'] })"><option v-for="sort in GLITTER_SORTS" :key="sort" :value="sort">{{ GLITTERS[sort].words }}</option></select>
-    <div class="flex flex-wrap gap-1"><button v-for="c in GLITTER_COLOURS" :key="c.name" class="size-6 rounded-full border border-ink/20" :class="step.colour.name === c.name && 'ring-2 ring-mulberry ring-offset-1'" :style="{ background: c.colour }" :title="c.name" :aria-label="c.name" :aria-pressed="step.colour.name === c.name" @click="edit('colour', (s) => { s.colour = { ...c } })" /></div>
-    <label class="block text-[0.87rem]">how much<input class="w-full accent-mulberry" type="range" min="0.1" max="1" step="0.05" v-kept="step.amount" aria-label="How much" @change="edit('how much', (s) => { s.amount = Number(($event.target as HTMLInputElement).value) }, 'amount')"></label>
-    <label v-if="step.area === 'trail'" class="block text-[0.87rem]">width, mm<input class="field" type="number" min="1" max="60" step="1" v-kept="step.width" aria-label="Width, mm" @change="wide"></label>
-    <div v-if="step.area === 'zones'" class="flex flex-wrap gap-1"><button v-for="id in bench.ground.zones" :key="id" class="chip" :aria-pressed="step.zones.includes(id)" @click="toggle(id)">{{ zoneWords(id) }}</button></div>
-    <label class="block text-[0.87rem]">when<select class="field" :value="step.on ?? ''" aria-label="When it goes on" @change="edit('when', (s) => { s.on = ($event.target as HTMLSelectElement).value || null })"><option v-if="step.area !== 'print'" value="">last, on dry paint or skin</option><option v-for="h in hosts" :key="h.id" :value="h.id">while "{{ h.label }}" is wet</option></select></label>
+    <select
+      class="field"
+      :value="step.sort"
+      aria-label="Sort"
+      @change="
+        edit('sort', s => {
+          s.sort = ($event.target as HTMLSelectElement).value as GlitterStep['sort']
+        })
+      "
+    >
+      <option v-for="sort in GLITTER_SORTS" :key="sort" :value="sort">{{ GLITTERS[sort].words }}</option>
+    </select>
+    <div class="flex flex-wrap gap-1">
+      <button
+        v-for="c in GLITTER_COLOURS"
+        :key="c.name"
+        class="size-6 rounded-full border border-ink/20"
+        :class="step.colour.name === c.name && 'ring-2 ring-mulberry ring-offset-1'"
+        :style="{ background: c.colour }"
+        :title="c.name"
+        :aria-label="c.name"
+        :aria-pressed="step.colour.name === c.name"
+        @click="
+          edit('colour', s => {
+            s.colour = { ...c }
+          })
+        "
+      />
+    </div>
+    <label class="block text-[0.87rem]"
+      >how much<input
+        class="w-full accent-mulberry"
+        type="range"
+        min="0.1"
+        max="1"
+        step="0.05"
+        v-kept="step.amount"
+        aria-label="How much"
+        @change="
+          edit(
+            'how much',
+            s => {
+              s.amount = Number(($event.target as HTMLInputElement).value)
+            },
+            'amount',
+          )
+        "
+    /></label>
+    <label v-if="step.area === 'trail'" class="block text-[0.87rem]"
+      >width, mm<input
+        class="field"
+        type="number"
+        min="1"
+        max="60"
+        step="1"
+        v-kept="step.width"
+        aria-label="Width, mm"
+        @change="wide"
+    /></label>
+    <div v-if="step.area === 'zones'" class="flex flex-wrap gap-1">
+      <button
+        v-for="id in bench.ground.zones"
+        :key="id"
+        class="chip"
+        :aria-pressed="step.zones.includes(id)"
+        @click="toggle(id)"
+      >
+        {{ zoneWords(id) }}
+      </button>
+    </div>
+    <label class="block text-[0.87rem]"
+      >when<select
+        class="field"
+        :value="step.on ?? ''"
+        aria-label="When it goes on"
+        @change="
+          edit('when', s => {
+            s.on = ($event.target as HTMLSelectElement).value || null
+          })
+        "
+      >
+        <option v-if="step.area !== 'print'" value="">last, on dry paint or skin</option>
+        <option v-for="h in hosts" :key="h.id" :value="h.id">while "{{ h.label }}" is wet</option>
+      </select></label
+    >
   </div>
 </template>

@@ -5,23 +5,57 @@ import { HAND_TEST, TOOLS, WETNESSES, type ToolId, type Wetness } from '#core/pa
 import { edgeIn, toolIn } from '#core/look'
 import { handPrint } from '#core/raster'
 
-const props = defineProps<{ tool: ToolId, wetness: Wetness }>()
-const bench = useBench(), button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
+const props = defineProps<{ tool: ToolId; wetness: Wetness }>()
+const bench = useBench(),
+  button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
 /** The prints that a tool should leave on the back of the hand, dry to wet. */
-const pictures = computed(() => Object.fromEntries(WETNESSES.map(w => [w, canvasOf(handPrint(toolIn(bench.world, props.tool), edgeIn(bench.world, props.tool, w), w, bench.look!.skin.colour, 62)).toDataURL()])))
+const pictures = computed(() =>
+  Object.fromEntries(
+    WETNESSES.map(w => [
+      w,
+      canvasOf(
+        handPrint(
+          toolIn(bench.world, props.tool),
+          edgeIn(bench.world, props.tool, w),
+          w,
+          bench.look!.skin.colour,
+          62,
+        ),
+      ).toDataURL(),
+    ]),
+  ),
+)
 </script>
 
 <template>
   <Popover class="relative">
-    <PopoverButton ref="button" class="icon-btn" title="Test on the back of the hand" aria-label="Test on the back of the hand"><Hand :size="16" /></PopoverButton>
+    <PopoverButton
+      ref="button"
+      class="icon-btn"
+      title="Test on the back of the hand"
+      aria-label="Test on the back of the hand"
+      ><Hand :size="16"
+    /></PopoverButton>
     <PopoverPanel v-slot="{ close }">
       <FloatingPanel :anchor="button" class="w-72 p-3 text-[0.87rem] leading-snug" data-testid="hand-test">
-      <h4 class="font-semibold">Test on the back of the hand: {{ TOOLS[tool].name }}</h4>
-      <div class="my-2 grid grid-cols-4 gap-1.5"><figure v-for="w in WETNESSES" :key="w" class="text-center"><img :src="pictures[w]" :alt="`A ${w} print`" class="w-full rounded-md border-2" :class="w === wetness ? 'border-mulberry' : 'border-transparent'"><figcaption :class="w === wetness ? 'font-semibold text-mulberry' : 'text-soft'">{{ w }}</figcaption></figure></div>
-      <p><strong>It should be</strong> {{ HAND_TEST[wetness].looks }}.</p>
-      <p class="mt-1"><strong>Too wet?</strong> {{ HAND_TEST[wetness].wetter }}.</p>
-      <p class="mt-1"><strong>Too dry?</strong> {{ HAND_TEST[wetness].drier }}.</p>
-      <button class="btn mt-2 w-full" @click="close()">Close</button>
+        <h4 class="font-semibold">Test on the back of the hand: {{ TOOLS[tool].name }}</h4>
+        <div class="my-2 grid grid-cols-4 gap-1.5">
+          <figure v-for="w in WETNESSES" :key="w" class="text-center">
+            <img
+              :src="pictures[w]"
+              :alt="`A ${w} print`"
+              class="w-full rounded-md border-2"
+              :class="w === wetness ? 'border-mulberry' : 'border-transparent'"
+            />
+            <figcaption :class="w === wetness ? 'font-semibold text-mulberry' : 'text-soft'">
+              {{ w }}
+            </figcaption>
+          </figure>
+        </div>
+        <p><strong>It should be</strong> {{ HAND_TEST[wetness].looks }}.</p>
+        <p class="mt-1"><strong>Too wet?</strong> {{ HAND_TEST[wetness].wetter }}.</p>
+        <p class="mt-1"><strong>Too dry?</strong> {{ HAND_TEST[wetness].drier }}.</p>
+        <button class="btn mt-2 w-full" @click="close()">Close</button>
       </FloatingPanel>
     </PopoverPanel>
   </Popover>

@@ -5,31 +5,118 @@ import { RotateCw } from '@lucide/vue'
 const load = defineModel<Pass['load']>({ required: true })
 const props = defineProps<{ label: string }>()
 const kit = useKit()
-const kinds = computed(() => [['one', 'one colour'], ['over', 'a second colour over it'], ...(kit.cakes.length ? [['cake', 'a split cake']] : [])] as [Pass['load']['kind'], string][])
+const kinds = computed(
+  () =>
+    [
+      ['one', 'one colour'],
+      ['over', 'a second colour over it'],
+      ...(kit.cakes.length ? [['cake', 'a split cake']] : []),
+    ] as [Pass['load']['kind'], string][],
+)
 
 function choose(kind: Pass['load']['kind']): void {
-  const now = load.value, first = now.kind === 'one' ? now.paint : now.kind === 'over' ? now.first : kit.refOf(kit.singles[0]!), direction = now.kind === 'one' ? 180 : now.direction
+  const now = load.value,
+    first = now.kind === 'one' ? now.paint : now.kind === 'over' ? now.first : kit.refOf(kit.singles[0]!),
+    direction = now.kind === 'one' ? 180 : now.direction
   if (kind === 'one') load.value = { kind, paint: first }
-  else if (kind === 'over') load.value = { kind, first, second: kit.refOf(kit.singles.find(p => p.id !== first.id)!), direction }
+  else if (kind === 'over')
+    load.value = { kind, first, second: kit.refOf(kit.singles.find(p => p.id !== first.id)!), direction }
   else load.value = { kind: 'cake', cake: kit.cakeRefOf(kit.cakes[0]!), direction }
 }
-const turn = () => { if (load.value.kind !== 'one') load.value = { ...load.value, direction: (load.value.direction + 45) % 360 } }
-const words: Record<number, string> = { 0: 'up', 45: 'up right', 90: 'right', 135: 'down right', 180: 'down', 225: 'down left', 270: 'left', 315: 'up left' }
-const strips = computed(() => load.value.kind === 'cake' ? kit.find(load.value.cake.id)?.strips ?? load.value.cake.strips : [])
+const turn = () => {
+  if (load.value.kind !== 'one') load.value = { ...load.value, direction: (load.value.direction + 45) % 360 }
+}
+const words: Record<number, string> = {
+  0: 'up',
+  45: 'up right',
+  90: 'right',
+  135: 'down right',
+  180: 'down',
+  225: 'down left',
+  270: 'left',
+  315: 'up left',
+}
+const strips = computed(() =>
+  load.value.kind === 'cake' ? (kit.find(load.value.cake.id)?.strips ?? load.value.cake.strips) : [],
+)
 </script>
 
 <template>
   <div class="space-y-1">
     <div class="flex items-center gap-1.5">
-      <PaintPicker v-if="load.kind === 'one'" :model-value="load.paint" :label="props.label" @update:model-value="paint => { load = { kind: 'one', paint } }" />
-      <PaintPicker v-else-if="load.kind === 'over'" :model-value="load.first" :label="props.label" @update:model-value="first => { if (load.kind === 'over') load = { ...load, first } }" />
-      <select v-else class="field min-w-0 flex-1" :value="load.cake.id" :aria-label="props.label" @change="load = { kind: 'cake', cake: kit.cakeRefOf(kit.find(($event.target as HTMLSelectElement).value)!), direction: load.kind === 'cake' ? load.direction : 180 }"><option v-for="c in kit.cakes" :key="c.id" :value="c.id">{{ c.name }}</option><option v-if="!kit.find(load.cake.id)" :value="load.cake.id">{{ load.cake.name }}</option></select>
+      <PaintPicker
+        v-if="load.kind === 'one'"
+        :model-value="load.paint"
+        :label="props.label"
+        @update:model-value="
+          paint => {
+            load = { kind: 'one', paint }
+          }
+        "
+      />
+      <PaintPicker
+        v-else-if="load.kind === 'over'"
+        :model-value="load.first"
+        :label="props.label"
+        @update:model-value="
+          first => {
+            if (load.kind === 'over') load = { ...load, first }
+          }
+        "
+      />
+      <select
+        v-else
+        class="field min-w-0 flex-1"
+        :value="load.cake.id"
+        :aria-label="props.label"
+        @change="
+          load = {
+            kind: 'cake',
+            cake: kit.cakeRefOf(kit.find(($event.target as HTMLSelectElement).value)!),
+            direction: load.kind === 'cake' ? load.direction : 180,
+          }
+        "
+      >
+        <option v-for="c in kit.cakes" :key="c.id" :value="c.id">{{ c.name }}</option>
+        <option v-if="!kit.find(load.cake.id)" :value="load.cake.id">{{ load.cake.name }}</option>
+      </select>
     </div>
-    <div v-if="load.kind === 'over'" class="flex items-center gap-1.5"><span class="text-[0.87rem] text-soft">into</span><PaintPicker :model-value="load.second" :label="`${props.label}, second`" @update:model-value="second => { if (load.kind === 'over') load = { ...load, second } }" /></div>
-    <div v-if="load.kind === 'cake'" class="flex h-3 overflow-hidden rounded-full border border-rule" aria-hidden="true"><span v-for="(s, i) in strips" :key="i" :style="{ background: s.colour, flexGrow: s.width }" /></div>
+    <div v-if="load.kind === 'over'" class="flex items-center gap-1.5">
+      <span class="text-[0.87rem] text-soft">into</span
+      ><PaintPicker
+        :model-value="load.second"
+        :label="`${props.label}, second`"
+        @update:model-value="
+          second => {
+            if (load.kind === 'over') load = { ...load, second }
+          }
+        "
+      />
+    </div>
+    <div
+      v-if="load.kind === 'cake'"
+      class="flex h-3 overflow-hidden rounded-full border border-rule"
+      aria-hidden="true"
+    >
+      <span v-for="(s, i) in strips" :key="i" :style="{ background: s.colour, flexGrow: s.width }" />
+    </div>
     <div class="flex items-center gap-1.5">
-      <select class="field min-w-0 flex-1 text-[0.87rem]" :value="load.kind" :aria-label="`${props.label}, how it is loaded`" @change="choose(($event.target as HTMLSelectElement).value as Pass['load']['kind'])"><option v-for="[kind, text] in kinds" :key="kind" :value="kind">{{ text }}</option></select>
-      <button v-if="load.kind !== 'one'" class="btn px-2 text-[0.87rem]" title="Which way the colours run on the sheet" @click="turn"><RotateCw :size="14" />{{ words[load.direction] ?? `${load.direction}°` }}</button>
+      <select
+        class="field min-w-0 flex-1 text-[0.87rem]"
+        :value="load.kind"
+        :aria-label="`${props.label}, how it is loaded`"
+        @change="choose(($event.target as HTMLSelectElement).value as Pass['load']['kind'])"
+      >
+        <option v-for="[kind, text] in kinds" :key="kind" :value="kind">{{ text }}</option>
+      </select>
+      <button
+        v-if="load.kind !== 'one'"
+        class="btn px-2 text-[0.87rem]"
+        title="Which way the colours run on the sheet"
+        @click="turn"
+      >
+        <RotateCw :size="14" />{{ words[load.direction] ?? `${load.direction}°` }}
+      </button>
     </div>
   </div>
 </template>

@@ -4,18 +4,48 @@ import type { MarkStep, TwinRule } from '#core/look'
 
 /** The twin of brushwork: the rule that places it, or a step of its own. */
 const props = defineProps<{ step: MarkStep }>()
-const bench = useBench(), brush = useBrushwork()
-const rules = computed<[TwinRule, string][]>(() => bench.ground.face
-  ? [['none', 'no twin'], ['features', 'by the other side\'s features'], ['midline', 'across the midline, exactly'], ...props.step.twin.rule === 'turn' ? [['turn', 'half a turn']] as [TwinRule, string][] : []]
-  : [['none', 'no twin'], ['midline', 'across the middle line'], ['turn', 'half a turn, for the other edge']])
+const bench = useBench(),
+  brush = useBrushwork()
+const rules = computed<[TwinRule, string][]>(() =>
+  bench.ground.face
+    ? [
+        ['none', 'no twin'],
+        ['features', "by the other side's features"],
+        ['midline', 'across the midline, exactly'],
+        ...(props.step.twin.rule === 'turn' ? ([['turn', 'half a turn']] as [TwinRule, string][]) : []),
+      ]
+    : [
+        ['none', 'no twin'],
+        ['midline', 'across the middle line'],
+        ['turn', 'half a turn, for the other edge'],
+      ],
+)
 </script>
 
 <template>
   <div v-if="step.points.length" class="space-y-1.5">
-    <select class="field" :value="step.twin.rule" aria-label="Twin" @change="bench.setTwin(($event.target as HTMLSelectElement).value as TwinRule)"><option v-for="[rule, text] in rules" :key="rule" :value="rule">{{ text }}</option></select>
+    <select
+      class="field"
+      :value="step.twin.rule"
+      aria-label="Twin"
+      @change="bench.setTwin(($event.target as HTMLSelectElement).value as TwinRule)"
+    >
+      <option v-for="[rule, text] in rules" :key="rule" :value="rule">{{ text }}</option>
+    </select>
     <template v-if="step.twin.rule !== 'none'">
-      <p v-if="step.kind === 'line' && step.load.kind !== 'one' && step.twin.rule !== 'turn'" class="text-[0.87rem] leading-snug text-soft">Turn the brush over for the twin: its dark edge stays outward.</p>
-      <button class="btn px-2 text-[0.87rem]" title="Make the twin a step of its own, to be shaped by itself" @click="brush.freeTwin()"><Unlink2 :size="15" />Unlink</button>
+      <p
+        v-if="step.kind === 'line' && step.load.kind !== 'one' && step.twin.rule !== 'turn'"
+        class="text-[0.87rem] leading-snug text-soft"
+      >
+        Turn the brush over for the twin: its dark edge stays outward.
+      </p>
+      <button
+        class="btn px-2 text-[0.87rem]"
+        title="Make the twin a step of its own, to be shaped by itself"
+        @click="brush.freeTwin()"
+      >
+        <Unlink2 :size="15" />Unlink
+      </button>
     </template>
   </div>
   <p v-else class="text-[0.87rem] text-soft">It goes around both sides where its host has a twin.</p>

@@ -4,13 +4,25 @@ import type { LipsStep, PaintRef, Wash } from '#core/look'
 import { linearOf, luminance } from '#core/paint'
 
 const props = defineProps<{ step: Wash | LipsStep }>()
-const bench = useBench(), kit = useKit()
-const change = (label: string, recipe: (colours: PaintRef[]) => void) => bench.editStep(label, (s) => { if (s.kind === 'wash' || s.kind === 'lips') recipe(s.colours) })
+const bench = useBench(),
+  kit = useKit()
+const change = (label: string, recipe: (colours: PaintRef[]) => void) =>
+  bench.editStep(label, s => {
+    if (s.kind === 'wash' || s.kind === 'lips') recipe(s.colours)
+  })
 /** Where light and dark go, and what order the colours stand in. */
 const advice = computed(() => {
-  const light = props.step.colours.map(c => luminance(linearOf(kit.find(c.id)?.colour ?? c.colour))), falling = light.every((v, i) => i === 0 || v <= light[i - 1]! + 0.02)
-  const where = props.step.kind === 'lips' ? 'Light in the middle, dark outward.' : props.step.axis.kind === 'out' ? 'Light in the middle of the face, dark outward.' : 'Light where the line begins, dark where it ends.'
-  return falling ? `${where} Blend neighbours while both are wet.` : `${where} Here a darker colour stands before a lighter one: swap them, unless the dark middle is wanted.`
+  const light = props.step.colours.map(c => luminance(linearOf(kit.find(c.id)?.colour ?? c.colour))),
+    falling = light.every((v, i) => i === 0 || v <= light[i - 1]! + 0.02)
+  const where =
+    props.step.kind === 'lips'
+      ? 'Light in the middle, dark outward.'
+      : props.step.axis.kind === 'out'
+        ? 'Light in the middle of the face, dark outward.'
+        : 'Light where the line begins, dark where it ends.'
+  return falling
+    ? `${where} Blend neighbours while both are wet.`
+    : `${where} Here a darker colour stands before a lighter one: swap them, unless the dark middle is wanted.`
 })
 const more = () => {
   const unused = kit.paints.find(p => !props.step.colours.some(c => c.id === p.id))
@@ -21,10 +33,28 @@ const more = () => {
 <template>
   <ul class="space-y-1">
     <li v-for="(colour, i) in step.colours" :key="i" class="flex items-center gap-1">
-      <PaintPicker :model-value="colour" :label="`Colour ${i + 1}`" @update:model-value="paint => change('colour', c => { c[i] = paint })" />
-      <button v-if="step.colours.length > 1" class="icon-btn" :aria-label="`Take colour ${i + 1} out`" @click="change('take a colour out', c => void c.splice(i, 1))"><X :size="15" /></button>
+      <PaintPicker
+        :model-value="colour"
+        :label="`Colour ${i + 1}`"
+        @update:model-value="
+          paint =>
+            change('colour', c => {
+              c[i] = paint
+            })
+        "
+      />
+      <button
+        v-if="step.colours.length > 1"
+        class="icon-btn"
+        :aria-label="`Take colour ${i + 1} out`"
+        @click="change('take a colour out', c => void c.splice(i, 1))"
+      >
+        <X :size="15" />
+      </button>
     </li>
     <li v-if="step.colours.length > 1" class="text-[0.87rem] leading-snug text-soft">{{ advice }}</li>
-    <li v-if="step.colours.length < (step.kind === 'lips' ? 2 : 4)"><button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another colour</button></li>
+    <li v-if="step.colours.length < (step.kind === 'lips' ? 2 : 4)">
+      <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another colour</button>
+    </li>
   </ul>
 </template>

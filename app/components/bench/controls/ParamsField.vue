@@ -2,23 +2,53 @@
 import type { Param } from '#core/stroke'
 
 /** The numbers that shape a stroke or a run of dots. */
-const props = defineProps<{ params: readonly Param[], value: Readonly<Record<string, number>> }>()
+const props = defineProps<{ params: readonly Param[]; value: Readonly<Record<string, number>> }>()
 const bench = useBench()
 const put = (q: Param, event: Event) => {
-  const box = event.target as HTMLInputElement, v = box.valueAsNumber
+  const box = event.target as HTMLInputElement,
+    v = box.valueAsNumber
   if (!(v >= q.least && v <= q.most)) {
     box.value = String(props.value[q.name])
     return void box.reportValidity()
   }
-  bench.editMark(q.words, (s) => { if ('params' in s) s.params[q.name] = v }, `param-${q.name}`)
+  bench.editMark(
+    q.words,
+    s => {
+      if ('params' in s) s.params[q.name] = v
+    },
+    `param-${q.name}`,
+  )
 }
 </script>
 
 <template>
   <div class="grid grid-cols-2 gap-x-2 gap-y-1 text-[0.87rem]">
     <template v-for="q in params" :key="q.name">
-      <label v-if="q.unit === '' && q.least === 0 && q.most === 1" class="col-span-2 flex items-center gap-1.5"><input type="checkbox" :checked="value[q.name] === 1" @change="bench.editMark(q.words, (s) => { if ('params' in s) s.params[q.name] = ($event.target as HTMLInputElement).checked ? 1 : 0 })">{{ q.words }}</label>
-      <label v-else class="block leading-tight">{{ q.words }}{{ q.unit ? `, ${q.unit}` : '' }}<input class="field" type="number" :min="q.least" :max="q.most" :step="q.step" v-kept="value[q.name]" :aria-label="`${q.words}${q.unit ? `, ${q.unit}` : ''}`" @change="put(q, $event)"></label>
+      <label
+        v-if="q.unit === '' && q.least === 0 && q.most === 1"
+        class="col-span-2 flex items-center gap-1.5"
+        ><input
+          type="checkbox"
+          :checked="value[q.name] === 1"
+          @change="
+            bench.editMark(q.words, s => {
+              if ('params' in s) s.params[q.name] = ($event.target as HTMLInputElement).checked ? 1 : 0
+            })
+          "
+        />{{ q.words }}</label
+      >
+      <label v-else class="block leading-tight"
+        >{{ q.words }}{{ q.unit ? `, ${q.unit}` : ''
+        }}<input
+          class="field"
+          type="number"
+          :min="q.least"
+          :max="q.most"
+          :step="q.step"
+          v-kept="value[q.name]"
+          :aria-label="`${q.words}${q.unit ? `, ${q.unit}` : ''}`"
+          @change="put(q, $event)"
+      /></label>
     </template>
   </div>
 </template>

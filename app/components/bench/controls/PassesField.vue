@@ -3,11 +3,18 @@ import { MousePointerClick, Plus, Trash2 } from '@lucide/vue'
 import type { Pass, SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench(), drawer = useDrawer()
-const sheet = computed(() => drawer.shapes.get(props.step.stencil)), groups = computed(() => drawer.find(props.step.stencil)?.groups ?? [])
-const useOf = ({ openings }: Pass) => openings.use === 'group' ? `group:${openings.name}` : openings.use
-const use = (i: number, value: string) => value !== 'chosen' && change('openings', i, (p) => { p.openings = value === 'all' ? { use: 'all' } : { use: 'group', name: value.slice(6) } })
-const change = (label: string, i: number, recipe: (pass: Pass) => void) => bench.editSheet(label, s => recipe(s.passes[i]!))
+const bench = useBench(),
+  drawer = useDrawer()
+const sheet = computed(() => drawer.shapes.get(props.step.stencil)),
+  groups = computed(() => drawer.find(props.step.stencil)?.groups ?? [])
+const useOf = ({ openings }: Pass) => (openings.use === 'group' ? `group:${openings.name}` : openings.use)
+const use = (i: number, value: string) =>
+  value !== 'chosen' &&
+  change('openings', i, p => {
+    p.openings = value === 'all' ? { use: 'all' } : { use: 'group', name: value.slice(6) }
+  })
+const change = (label: string, i: number, recipe: (pass: Pass) => void) =>
+  bench.editSheet(label, s => recipe(s.passes[i]!))
 
 function more(): void {
   const last = props.step.passes.at(-1)!
@@ -17,28 +24,116 @@ function more(): void {
 
 <template>
   <ol class="space-y-2">
-    <li v-for="(pass, i) in step.passes" :key="i" class="space-y-1.5 rounded-lg border border-rule bg-card p-2" :aria-label="`Pass ${i + 1}`">
+    <li
+      v-for="(pass, i) in step.passes"
+      :key="i"
+      class="space-y-1.5 rounded-lg border border-rule bg-card p-2"
+      :aria-label="`Pass ${i + 1}`"
+    >
       <div class="flex items-start gap-1.5">
         <span class="eyebrow w-10 shrink-0">Pass {{ i + 1 }}</span>
-        <LoadField class="min-w-0 flex-1" :model-value="pass.load" :label="`Colour of pass ${i + 1}`" @update:model-value="load => change('colour', i, p => { p.load = load })" />
-        <button v-if="step.passes.length > 1" class="icon-btn" :aria-label="`Delete pass ${i + 1}`" @click="bench.editSheet('delete a pass', s => void s.passes.splice(i, 1))"><Trash2 :size="15" /></button>
+        <LoadField
+          class="min-w-0 flex-1"
+          :model-value="pass.load"
+          :label="`Colour of pass ${i + 1}`"
+          @update:model-value="
+            load =>
+              change('colour', i, p => {
+                p.load = load
+              })
+          "
+        />
+        <button
+          v-if="step.passes.length > 1"
+          class="icon-btn"
+          :aria-label="`Delete pass ${i + 1}`"
+          @click="bench.editSheet('delete a pass', s => void s.passes.splice(i, 1))"
+        >
+          <Trash2 :size="15" />
+        </button>
       </div>
       <div class="flex items-center gap-1.5">
-        <ToolPicker :model-value="pass.tool" class="min-w-0 flex-1" @update:model-value="v => change('tool', i, p => { p.tool = v })" />
-        <CountStepper :model-value="pass.dabs" label="dabs" @update:model-value="v => change('dabs', i, p => { p.dabs = v })" />
+        <ToolPicker
+          :model-value="pass.tool"
+          class="min-w-0 flex-1"
+          @update:model-value="
+            v =>
+              change('tool', i, p => {
+                p.tool = v
+              })
+          "
+        />
+        <CountStepper
+          :model-value="pass.dabs"
+          label="dabs"
+          @update:model-value="
+            v =>
+              change('dabs', i, p => {
+                p.dabs = v
+              })
+          "
+        />
       </div>
-      <div class="flex items-center gap-1"><WetnessPicker class="min-w-0 flex-1" :model-value="pass.wetness" @update:model-value="v => change('wetness', i, p => { p.wetness = v })" /><HandTest :tool="pass.tool" :wetness="pass.wetness" /></div>
+      <div class="flex items-center gap-1">
+        <WetnessPicker
+          class="min-w-0 flex-1"
+          :model-value="pass.wetness"
+          @update:model-value="
+            v =>
+              change('wetness', i, p => {
+                p.wetness = v
+              })
+          "
+        /><HandTest :tool="pass.tool" :wetness="pass.wetness" />
+      </div>
       <div class="flex items-center gap-1.5">
-        <select class="field min-w-0 flex-1" :value="useOf(pass)" :aria-label="`Openings of pass ${i + 1}`" @change="use(i, ($event.target as HTMLSelectElement).value)">
+        <select
+          class="field min-w-0 flex-1"
+          :value="useOf(pass)"
+          :aria-label="`Openings of pass ${i + 1}`"
+          @change="use(i, ($event.target as HTMLSelectElement).value)"
+        >
           <option value="all">all {{ sheet?.openings.length ?? '' }} openings</option>
-          <option v-for="g in groups" :key="g.name" :value="`group:${g.name}`">{{ g.name }} ({{ g.openings.length }})</option>
-          <option v-if="pass.openings.use === 'chosen'" value="chosen">{{ pass.openings.numbers.length }} chosen</option>
+          <option v-for="g in groups" :key="g.name" :value="`group:${g.name}`">
+            {{ g.name }} ({{ g.openings.length }})
+          </option>
+          <option v-if="pass.openings.use === 'chosen'" value="chosen">
+            {{ pass.openings.numbers.length }} chosen
+          </option>
         </select>
-        <button class="btn px-2" :class="bench.choosing === i && 'border-mulberry! bg-mulberry-wash text-mulberry'" :aria-pressed="bench.choosing === i" title="Click openings on the face" @click="bench.choosing = bench.choosing === i ? null : i"><MousePointerClick :size="15" />Choose</button>
+        <button
+          class="btn px-2"
+          :class="bench.choosing === i && 'border-mulberry! bg-mulberry-wash text-mulberry'"
+          :aria-pressed="bench.choosing === i"
+          title="Click openings on the face"
+          @click="bench.choosing = bench.choosing === i ? null : i"
+        >
+          <MousePointerClick :size="15" />Choose
+        </button>
       </div>
-      <SwitchField :model-value="pass.charge < 1" label="Only what is left on the tool (faded)" @update:model-value="v => change('load', i, p => { p.charge = v ? 0.35 : 1 })" />
-      <SwitchField :model-value="pass.glitter" label="Glitter before lifting" @update:model-value="v => change('glitter', i, p => { p.glitter = v })" />
+      <SwitchField
+        :model-value="pass.charge < 1"
+        label="Only what is left on the tool (faded)"
+        @update:model-value="
+          v =>
+            change('load', i, p => {
+              p.charge = v ? 0.35 : 1
+            })
+        "
+      />
+      <SwitchField
+        :model-value="pass.glitter"
+        label="Glitter before lifting"
+        @update:model-value="
+          v =>
+            change('glitter', i, p => {
+              p.glitter = v
+            })
+        "
+      />
     </li>
-    <li v-if="step.passes.length < 8"><button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another pass</button></li>
+    <li v-if="step.passes.length < 8">
+      <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another pass</button>
+    </li>
   </ol>
 </template>

@@ -10,32 +10,135 @@ const held = computed(() => (bench.holdsTwin ? props.step.twin.own : null) ?? pl
 const words = computed(() => placeWords(props.step, held.value, bench.world))
 const middle = computed(() => layOn(bench.ground.surface, held.value).point([0, 0]).map(bench.round))
 
-function typed(event: Event, apply: (s: { at: [number, number], tilt: number }, value: number) => void, least: number, most: number): void {
-  const box = event.target as HTMLInputElement, value = box.valueAsNumber
+function typed(
+  event: Event,
+  apply: (s: { at: [number, number]; tilt: number }, value: number) => void,
+  least: number,
+  most: number,
+): void {
+  const box = event.target as HTMLInputElement,
+    value = box.valueAsNumber
   if (Number.isFinite(value) && value >= least && value <= most) {
     bench.place('place', s => apply(s, bench.round(value)))
-    void nextTick(() => { box.value = String(box.ariaLabel?.startsWith('Tilt') ? held.value.tilt : middle.value[box.ariaLabel?.startsWith('Across') ? 0 : 1]) })
+    void nextTick(() => {
+      box.value = String(
+        box.ariaLabel?.startsWith('Tilt')
+          ? held.value.tilt
+          : middle.value[box.ariaLabel?.startsWith('Across') ? 0 : 1],
+      )
+    })
   } else box.reportValidity()
 }
 </script>
 
 <template>
   <div class="space-y-1.5">
-    <p v-if="bench.holdsTwin" class="rounded-md bg-mulberry-wash px-2 py-0.5 text-[0.87rem] text-mulberry">The unlinked twin is in hand. <button class="font-semibold underline" @click="bench.holdsTwin = false">Take the sheet itself</button></p>
-    <p class="leading-snug" data-testid="where">{{ words.where }}. <span class="text-soft">{{ words.turned.replace(/^./, c => c.toUpperCase()) }}.</span></p>
-    <div v-if="bench.seating.length" class="space-y-1 rounded-lg border border-rule bg-card px-2 py-1 text-[0.87rem] leading-snug" data-testid="seating">
-      <p v-for="(s, i) in bench.seating" :key="i"><strong>{{ bench.seating.length === 1 ? '' : i ? 'Twin: ' : 'Sheet: ' }}{{ Math.round(100 * s.seated) }} % seats by itself, {{ Math.round(100 * s.seatedPressed) }} % pressed down where you dab.</strong> {{ s.sentence }} <span v-if="i === 0" class="rounded bg-rule px-1 text-xs">estimate</span></p>
+    <p v-if="bench.holdsTwin" class="rounded-md bg-mulberry-wash px-2 py-0.5 text-[0.87rem] text-mulberry">
+      The unlinked twin is in hand.
+      <button class="font-semibold underline" @click="bench.holdsTwin = false">Take the sheet itself</button>
+    </p>
+    <p class="leading-snug" data-testid="where">
+      {{ words.where }}.
+      <span class="text-soft">{{ words.turned.replace(/^./, c => c.toUpperCase()) }}.</span>
+    </p>
+    <div
+      v-if="bench.seating.length"
+      class="space-y-1 rounded-lg border border-rule bg-card px-2 py-1 text-[0.87rem] leading-snug"
+      data-testid="seating"
+    >
+      <p v-for="(s, i) in bench.seating" :key="i">
+        <strong
+          >{{ bench.seating.length === 1 ? '' : i ? 'Twin: ' : 'Sheet: ' }}{{ Math.round(100 * s.seated) }} %
+          seats by itself, {{ Math.round(100 * s.seatedPressed) }} % pressed down where you dab.</strong
+        >
+        {{ s.sentence }} <span v-if="i === 0" class="rounded bg-rule px-1 text-xs">estimate</span>
+      </p>
     </div>
     <div class="grid grid-cols-3 gap-1.5 text-[0.87rem]">
-      <label>across, mm<input class="field" type="number" step="0.5" min="-400" max="400" v-kept="middle[0]" aria-label="Across, mm" @change="typed($event, (s, v) => { s.at[0] = v }, -400, 400)"></label>
-      <label>down, mm<input class="field" type="number" step="0.5" min="-400" max="400" v-kept="middle[1]" aria-label="Down, mm" @change="typed($event, (s, v) => { s.at[1] = v }, -400, 400)"></label>
-      <label>tilt, °<input class="field" type="number" step="1" min="-360" max="360" v-kept="Math.round(held.tilt * 10) / 10" aria-label="Tilt, degrees" @change="typed($event, (s, v) => { s.tilt = v }, -360, 360)"></label>
+      <label
+        >across, mm<input
+          class="field"
+          type="number"
+          step="0.5"
+          min="-400"
+          max="400"
+          v-kept="middle[0]"
+          aria-label="Across, mm"
+          @change="
+            typed(
+              $event,
+              (s, v) => {
+                s.at[0] = v
+              },
+              -400,
+              400,
+            )
+          "
+      /></label>
+      <label
+        >down, mm<input
+          class="field"
+          type="number"
+          step="0.5"
+          min="-400"
+          max="400"
+          v-kept="middle[1]"
+          aria-label="Down, mm"
+          @change="
+            typed(
+              $event,
+              (s, v) => {
+                s.at[1] = v
+              },
+              -400,
+              400,
+            )
+          "
+      /></label>
+      <label
+        >tilt, °<input
+          class="field"
+          type="number"
+          step="1"
+          min="-360"
+          max="360"
+          v-kept="Math.round(held.tilt * 10) / 10"
+          aria-label="Tilt, degrees"
+          @change="
+            typed(
+              $event,
+              (s, v) => {
+                s.tilt = v
+              },
+              -360,
+              360,
+            )
+          "
+      /></label>
     </div>
     <div class="flex items-center gap-1">
-      <button class="btn px-2" title="Turn 15° left (Shift [)" aria-label="Turn 15 degrees left" @click="bench.turn(-15)"><RotateCcw :size="15" /></button>
-      <button class="btn px-2" title="Turn 15° right (Shift ])" aria-label="Turn 15 degrees right" @click="bench.turn(15)"><RotateCw :size="15" /></button>
-      <button class="btn" title="Flip over (F)" @click="bench.flip()"><FlipHorizontal2 :size="15" />Side {{ held.side }}</button>
-      <button class="btn" title="Aim at the focal point (A)" @click="bench.aim()"><LocateFixed :size="15" />Aim</button>
+      <button
+        class="btn px-2"
+        title="Turn 15° left (Shift [)"
+        aria-label="Turn 15 degrees left"
+        @click="bench.turn(-15)"
+      >
+        <RotateCcw :size="15" />
+      </button>
+      <button
+        class="btn px-2"
+        title="Turn 15° right (Shift ])"
+        aria-label="Turn 15 degrees right"
+        @click="bench.turn(15)"
+      >
+        <RotateCw :size="15" />
+      </button>
+      <button class="btn" title="Flip over (F)" @click="bench.flip()">
+        <FlipHorizontal2 :size="15" />Side {{ held.side }}
+      </button>
+      <button class="btn" title="Aim at the focal point (A)" @click="bench.aim()">
+        <LocateFixed :size="15" />Aim
+      </button>
     </div>
   </div>
 </template>

@@ -5,26 +5,72 @@ import { zoneWords, type ZoneId } from '#core/skin'
 
 /** What an outline or a run of dots goes around: an earlier step, some of its openings, or zones. */
 const props = defineProps<{ step: LineStep | DotsStep }>()
-const bench = useBench(), brush = useBrushwork()
-const put = (of: Source) => bench.editMark('what it goes around', (s) => { if ('of' in s) s.of = of as never })
-const hosts = computed(() => bench.look!.steps.slice(0, bench.look!.steps.findIndex(s => s.id === props.step.id)).filter(s => s.kind !== 'gem' && s.kind !== 'glitter'))
-const lost = computed(() => props.step.of !== null && sourceRings(props.step.of, props.step.id, bench.world).length === 0)
-const value = computed(() => props.step.of?.use === 'step' ? props.step.of.step : ' zones')
+const bench = useBench(),
+  brush = useBrushwork()
+const put = (of: Source) =>
+  bench.editMark('what it goes around', s => {
+    if ('of' in s) s.of = of as never
+  })
+const hosts = computed(() =>
+  bench
+    .look!.steps.slice(
+      0,
+      bench.look!.steps.findIndex(s => s.id === props.step.id),
+    )
+    .filter(s => s.kind !== 'gem' && s.kind !== 'glitter'),
+)
+const lost = computed(
+  () => props.step.of !== null && sourceRings(props.step.of, props.step.id, bench.world).length === 0,
+)
+const value = computed(() => (props.step.of?.use === 'step' ? props.step.of.step : ' zones'))
 function choose(event: Event): void {
   const id = (event.target as HTMLSelectElement).value
-  put(id === ' zones' ? { use: 'zones', zones: [bench.ground.face ? 'right.cheek' : 'middle band'] } : { use: 'step', step: id, openings: null })
+  put(
+    id === ' zones'
+      ? { use: 'zones', zones: [bench.ground.face ? 'right.cheek' : 'middle band'] }
+      : { use: 'step', step: id, openings: null },
+  )
 }
 function toggle(id: ZoneId): void {
-  const now = props.step.of?.use === 'zones' ? props.step.of.zones : [], next = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
+  const now = props.step.of?.use === 'zones' ? props.step.of.zones : [],
+    next = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
   if (next.length) put({ use: 'zones', zones: next })
 }
 </script>
 
 <template>
   <div v-if="step.of" class="space-y-1.5">
-    <label class="block text-[0.87rem]">around<select class="field" :value="value" aria-label="What it goes around" @change="choose"><option v-for="h in hosts" :key="h.id" :value="h.id">{{ h.label }}</option><option v-if="step.of.use === 'step' && !hosts.some(h => h.id === value)" :value="value" disabled>a step that is gone</option><option value=" zones">zones of the {{ bench.ground.words }}</option></select></label>
-    <div v-if="brush.host" class="flex items-center gap-1.5 text-[0.87rem] text-soft"><button class="btn px-2 py-0.5 text-[0.87rem]" :aria-pressed="brush.choosing" @click="brush.choosing = !brush.choosing"><MousePointerClick :size="14" />Choose openings</button>{{ brush.host.openings ? `${brush.host.openings.length} chosen` : 'all that is printed' }}</div>
-    <div v-if="step.of.use === 'zones'" class="flex flex-wrap gap-1"><button v-for="id in bench.ground.zones" :key="id" class="chip" :aria-pressed="step.of.zones.includes(id)" @click="toggle(id)">{{ zoneWords(id) }}</button></div>
-    <p v-if="lost" class="text-[0.87rem] text-care">What it goes around is not there, or comes later: move this step behind it.</p>
+    <label class="block text-[0.87rem]"
+      >around<select class="field" :value="value" aria-label="What it goes around" @change="choose">
+        <option v-for="h in hosts" :key="h.id" :value="h.id">{{ h.label }}</option>
+        <option v-if="step.of.use === 'step' && !hosts.some(h => h.id === value)" :value="value" disabled>
+          a step that is gone
+        </option>
+        <option value=" zones">zones of the {{ bench.ground.words }}</option>
+      </select></label
+    >
+    <div v-if="brush.host" class="flex items-center gap-1.5 text-[0.87rem] text-soft">
+      <button
+        class="btn px-2 py-0.5 text-[0.87rem]"
+        :aria-pressed="brush.choosing"
+        @click="brush.choosing = !brush.choosing"
+      >
+        <MousePointerClick :size="14" />Choose openings</button
+      >{{ brush.host.openings ? `${brush.host.openings.length} chosen` : 'all that is printed' }}
+    </div>
+    <div v-if="step.of.use === 'zones'" class="flex flex-wrap gap-1">
+      <button
+        v-for="id in bench.ground.zones"
+        :key="id"
+        class="chip"
+        :aria-pressed="step.of.zones.includes(id)"
+        @click="toggle(id)"
+      >
+        {{ zoneWords(id) }}
+      </button>
+    </div>
+    <p v-if="lost" class="text-[0.87rem] text-care">
+      What it goes around is not there, or comes later: move this step behind it.
+    </p>
   </div>
 </template>

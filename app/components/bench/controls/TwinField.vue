@@ -1,18 +1,49 @@
 <script setup lang="ts">
 import { Hand, Link2, Unlink2 } from '@lucide/vue'
-import { axisOf, exactTwin, placementsOf, placeWords, twinHandling, twinMiss, type SheetStep, type TwinRule } from '#core/look'
+import {
+  axisOf,
+  exactTwin,
+  placementsOf,
+  placeWords,
+  twinHandling,
+  twinMiss,
+  type SheetStep,
+  type TwinRule,
+} from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench(), settings = useSettings()
-const rules = computed<[TwinRule, string][]>(() => bench.ground.face
-  ? [['none', 'no twin'], ['features', 'by the other side\'s features'], ['midline', 'across the midline, exactly'], ...props.step.twin.rule === 'turn' ? [['turn', 'half a turn']] as [TwinRule, string][] : []]
-  : [['none', 'no twin'], ['midline', 'across the middle line'], ['turn', 'half a turn, for the other edge']])
+const bench = useBench(),
+  settings = useSettings()
+const rules = computed<[TwinRule, string][]>(() =>
+  bench.ground.face
+    ? [
+        ['none', 'no twin'],
+        ['features', "by the other side's features"],
+        ['midline', 'across the midline, exactly'],
+        ...(props.step.twin.rule === 'turn' ? ([['turn', 'half a turn']] as [TwinRule, string][]) : []),
+      ]
+    : [
+        ['none', 'no twin'],
+        ['midline', 'across the middle line'],
+        ['turn', 'half a turn, for the other edge'],
+      ],
+)
 const twin = computed(() => placementsOf(props.step, bench.world)[1])
 const words = computed(() => twin.value && placeWords(props.step, twin.value, bench.world))
-const handling = computed(() => ({ 'none': '', 'as it is': 'Lay the same sheet again as it is', 'wipe and flip': 'Wipe the sheet, flip it', 'second copy': 'Take the second copy, flipped' })[twinHandling(props.step, bench.world)])
+const handling = computed(
+  () =>
+    ({
+      'none': '',
+      'as it is': 'Lay the same sheet again as it is',
+      'wipe and flip': 'Wipe the sheet, flip it',
+      'second copy': 'Take the second copy, flipped',
+    })[twinHandling(props.step, bench.world)],
+)
 const miss = computed(() => {
   const exact = exactTwin(props.step, bench.world)
-  return props.step.twin.own && exact ? twinMiss(props.step.twin.own, exact, axisOf(bench.world.stencil(props.step.stencil))) : null
+  return props.step.twin.own && exact
+    ? twinMiss(props.step.twin.own, exact, axisOf(bench.world.stencil(props.step.stencil)))
+    : null
 })
 function choose(event: Event): void {
   const rule = (event.target as HTMLSelectElement).value as TwinRule
@@ -23,18 +54,61 @@ function choose(event: Event): void {
 
 <template>
   <div>
-    <select class="field" :value="step.twin.rule" aria-label="Twin" :disabled="step.register !== null" @change="choose"><option v-for="[rule, text] in rules" :key="rule" :value="rule">{{ text }}</option></select>
-    <p v-if="step.register" class="mt-1 text-[0.87rem] text-soft">It has the twin of the sheet on which it is registered.</p>
+    <select
+      class="field"
+      :value="step.twin.rule"
+      aria-label="Twin"
+      :disabled="step.register !== null"
+      @change="choose"
+    >
+      <option v-for="[rule, text] in rules" :key="rule" :value="rule">{{ text }}</option>
+    </select>
+    <p v-if="step.register" class="mt-1 text-[0.87rem] text-soft">
+      It has the twin of the sheet on which it is registered.
+    </p>
     <template v-if="twin && words">
-      <p class="mt-1 text-[0.87rem] leading-snug text-soft" data-testid="twin-words">{{ handling }}{{ twin.side === step.side ? `, side ${twin.side}` : ` to side ${twin.side}` }}; {{ words.where }}; {{ words.turned }}.</p>
+      <p class="mt-1 text-[0.87rem] leading-snug text-soft" data-testid="twin-words">
+        {{ handling }}{{ twin.side === step.side ? `, side ${twin.side}` : ` to side ${twin.side}` }};
+        {{ words.where }}; {{ words.turned }}.
+      </p>
       <div v-if="!step.register" class="mt-1.5 flex flex-wrap items-center gap-1">
-        <button v-if="!step.twin.own" class="btn px-2 text-[0.87rem]" title="Let the twin go its own way" @click="bench.linkTwin(false)"><Unlink2 :size="15" />Unlink</button>
+        <button
+          v-if="!step.twin.own"
+          class="btn px-2 text-[0.87rem]"
+          title="Let the twin go its own way"
+          @click="bench.linkTwin(false)"
+        >
+          <Unlink2 :size="15" />Unlink
+        </button>
         <template v-else>
-          <button class="btn px-2 text-[0.87rem]" title="Put the twin back where its rule puts it" @click="bench.linkTwin(true)"><Link2 :size="15" />Relink</button>
-          <button class="btn px-2 text-[0.87rem]" :class="bench.holdsTwin && 'border-mulberry! bg-mulberry-wash text-mulberry'" :aria-pressed="bench.holdsTwin" title="Arrows, turns and numbers move the twin" @click="bench.holdsTwin = !bench.holdsTwin"><Hand :size="15" />Hold the twin</button>
+          <button
+            class="btn px-2 text-[0.87rem]"
+            title="Put the twin back where its rule puts it"
+            @click="bench.linkTwin(true)"
+          >
+            <Link2 :size="15" />Relink
+          </button>
+          <button
+            class="btn px-2 text-[0.87rem]"
+            :class="bench.holdsTwin && 'border-mulberry! bg-mulberry-wash text-mulberry'"
+            :aria-pressed="bench.holdsTwin"
+            title="Arrows, turns and numbers move the twin"
+            @click="bench.holdsTwin = !bench.holdsTwin"
+          >
+            <Hand :size="15" />Hold the twin
+          </button>
         </template>
       </div>
-      <p v-if="miss" class="mt-1 text-[0.87rem] leading-snug" :class="miss.noticed ? 'text-care' : 'text-go'" data-testid="twin-miss">{{ miss.mm.toFixed(1) }} mm and {{ miss.degrees.toFixed(0) }}° from exact: {{ miss.noticed ? 'Care: people would notice' : 'nobody would notice' }} (from 3 mm or 5° on, common practice).</p>
+      <p
+        v-if="miss"
+        class="mt-1 text-[0.87rem] leading-snug"
+        :class="miss.noticed ? 'text-care' : 'text-go'"
+        data-testid="twin-miss"
+      >
+        {{ miss.mm.toFixed(1) }} mm and {{ miss.degrees.toFixed(0) }}° from exact:
+        {{ miss.noticed ? 'Care: people would notice' : 'nobody would notice' }} (from 3 mm or 5° on, common
+        practice).
+      </p>
     </template>
   </div>
 </template>

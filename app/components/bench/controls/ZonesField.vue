@@ -4,30 +4,57 @@ import { axisFor, NO_TWIN, washSides, type Wash } from '#core/look'
 import { zoneWords, type ZoneId } from '#core/skin'
 
 const props = defineProps<{ step: Wash }>()
-const bench = useBench(), brush = useBrushwork()
+const bench = useBench(),
+  brush = useBrushwork()
 
 function toggle(id: ZoneId): void {
-  const { zones: now } = props.step, zones = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
+  const { zones: now } = props.step,
+    zones = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
   if (zones.length === 0) return
-  bench.editStep('where the base goes', (s) => {
+  bench.editStep('where the base goes', s => {
     if (s.kind !== 'wash') return
     Object.assign(s, { zones, points: [], twin: { ...NO_TWIN } })
     // Light stays in the middle of what is painted.
     if (s.axis.kind === 'out') s.axis = axisFor(washSides(s, bench.ground)[0]!) as Wash['axis']
   })
 }
-const straighten = (straight: boolean) => bench.editStep(straight ? 'straight edges' : 'round edges', (s) => { if (s.kind === 'wash') s.straight = straight })
+const straighten = (straight: boolean) =>
+  bench.editStep(straight ? 'straight edges' : 'round edges', s => {
+    if (s.kind === 'wash') s.straight = straight
+  })
 </script>
 
 <template>
   <div class="space-y-1.5">
     <template v-if="step.points.length">
-      <p class="text-[0.87rem] leading-snug text-soft">Its outline is drawn: drag its handles, a small one between two for one more, Alt click to take one out. A zone replaces it.</p>
-      <SwitchField :model-value="step.straight" label="Corners at the handles" @update:model-value="straighten" />
+      <p class="text-[0.87rem] leading-snug text-soft">
+        Its outline is drawn: drag its handles, a small one between two for one more, Alt click to take one
+        out. A zone replaces it.
+      </p>
+      <SwitchField
+        :model-value="step.straight"
+        label="Corners at the handles"
+        @update:model-value="straighten"
+      />
     </template>
-    <button v-else class="btn px-2 text-[0.87rem]" title="Go on from the outline of these zones, with handles" @click="brush.drawOutline()"><PenLine :size="14" />Draw its outline</button>
+    <button
+      v-else
+      class="btn px-2 text-[0.87rem]"
+      title="Go on from the outline of these zones, with handles"
+      @click="brush.drawOutline()"
+    >
+      <PenLine :size="14" />Draw its outline
+    </button>
     <div class="flex flex-wrap gap-1">
-      <button v-for="id in bench.ground.zones" :key="id" class="chip" :aria-pressed="step.zones.includes(id)" @click="toggle(id)">{{ zoneWords(id) }}</button>
+      <button
+        v-for="id in bench.ground.zones"
+        :key="id"
+        class="chip"
+        :aria-pressed="step.zones.includes(id)"
+        @click="toggle(id)"
+      >
+        {{ zoneWords(id) }}
+      </button>
     </div>
   </div>
 </template>

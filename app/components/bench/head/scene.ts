@@ -1,12 +1,31 @@
 import {
-  AmbientLight, BufferAttribute, BufferGeometry, Color, DirectionalLight, DoubleSide, Mesh, MeshStandardMaterial, OrthographicCamera, Scene, SRGBColorSpace, Texture, Vector3, WebGLRenderer, DataTexture, LinearFilter, LinearMipmapLinearFilter,
+  AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  Mesh,
+  MeshStandardMaterial,
+  OrthographicCamera,
+  Scene,
+  SRGBColorSpace,
+  Texture,
+  Vector3,
+  WebGLRenderer,
+  DataTexture,
+  LinearFilter,
+  LinearMipmapLinearFilter,
 } from 'three'
 import type { Box } from '#core/geometry'
 import type { Part } from '#core/skin'
 import type { Picture } from '~/workers/painter'
 
 /** From where the head is seen, degrees: from the painter's right (above 0) or left, and from above or below. */
-export interface Turn { readonly across: number, readonly up: number }
+export interface Turn {
+  readonly across: number
+  readonly up: number
+}
 
 export const MOST_TURN = { across: 100, up: 35 } as const
 
@@ -17,7 +36,9 @@ export class HeadScene {
   private readonly camera = new OrthographicCamera()
   private readonly skin = new MeshStandardMaterial({ roughness: 0.62, metalness: 0 })
   private readonly flat = {
-    'back': new MeshStandardMaterial({ roughness: 0.55, side: DoubleSide, vertexColors: true }), 'bare skin': new MeshStandardMaterial({ roughness: 0.7, side: DoubleSide }), 'cloth': new MeshStandardMaterial({ color: '#8d8791', roughness: 1, side: DoubleSide }),
+    'back': new MeshStandardMaterial({ roughness: 0.55, side: DoubleSide, vertexColors: true }),
+    'bare skin': new MeshStandardMaterial({ roughness: 0.7, side: DoubleSide }),
+    'cloth': new MeshStandardMaterial({ color: '#8d8791', roughness: 1, side: DoubleSide }),
   }
   private readonly skinColour = new Color()
   private readonly hairColour = new Color()
@@ -27,7 +48,8 @@ export class HeadScene {
   constructor(canvas: HTMLCanvasElement) {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true })
     this.renderer.setClearColor('#E9E6E0')
-    const key = new DirectionalLight('#fffaf2', 2.5), fill = new DirectionalLight('#eef2ff', 0.55)
+    const key = new DirectionalLight('#fffaf2', 2.5),
+      fill = new DirectionalLight('#eef2ff', 0.55)
     // The lamps stand where they do for the picture from the front, and turn with the painter, not with the head.
     key.position.set(-0.42, 0.5, 0.76)
     fill.position.set(0.75, -0.05, 0.55)
@@ -46,9 +68,24 @@ export class HeadScene {
     for (const { kind, positions, places, triangles, hair } of parts) {
       const geometry = new BufferGeometry()
       // The skin's y runs down, the scene's up.
-      geometry.setAttribute('position', new BufferAttribute(positions.map((v, i) => i % 3 === 1 ? -v : v), 3))
+      geometry.setAttribute(
+        'position',
+        new BufferAttribute(
+          positions.map((v, i) => (i % 3 === 1 ? -v : v)),
+          3,
+        ),
+      )
       if (places) geometry.setAttribute('uv', new BufferAttribute(places, 2))
-      if (hair) geometry.setAttribute('color', new BufferAttribute(Float32Array.from({ length: 3 * hair.length }, (_, i) => this.mixed(hair[Math.floor(i / 3)]!, i % 3)), 3))
+      if (hair)
+        geometry.setAttribute(
+          'color',
+          new BufferAttribute(
+            Float32Array.from({ length: 3 * hair.length }, (_, i) =>
+              this.mixed(hair[Math.floor(i / 3)]!, i % 3),
+            ),
+            3,
+          ),
+        )
       geometry.setIndex(new BufferAttribute(triangles, 1))
       geometry.computeVertexNormals()
       shapes.push(geometry)
@@ -89,11 +126,20 @@ export class HeadScene {
   draw({ across, up }: Turn, width: number, height: number, ratio: number): void {
     this.renderer.setPixelRatio(ratio)
     this.renderer.setSize(width, height, false)
-    const { minX, minY, maxX, maxY } = this.box, k = Math.max((maxX - minX) / width, (maxY - minY) / height), w = width * k / 2, h = height * k / 2, far = 600
+    const { minX, minY, maxX, maxY } = this.box,
+      k = Math.max((maxX - minX) / width, (maxY - minY) / height),
+      w = (width * k) / 2,
+      h = (height * k) / 2,
+      far = 600
     Object.assign(this.camera, { left: -w, right: w, top: h, bottom: -h, near: 1, far: 2 * far })
     this.camera.updateProjectionMatrix()
-    const a = across * Math.PI / 180, b = up * Math.PI / 180
-    this.camera.position.set(this.centre.x + far * Math.sin(a) * Math.cos(b), this.centre.y + far * Math.sin(b), far * Math.cos(a) * Math.cos(b))
+    const a = (across * Math.PI) / 180,
+      b = (up * Math.PI) / 180
+    this.camera.position.set(
+      this.centre.x + far * Math.sin(a) * Math.cos(b),
+      this.centre.y + far * Math.sin(b),
+      far * Math.cos(a) * Math.cos(b),
+    )
     this.camera.lookAt(this.centre)
     this.renderer.render(this.scene, this.camera)
   }
@@ -109,16 +155,19 @@ export class HeadScene {
 function weld(shapes: readonly BufferGeometry[]): void {
   const spots = new Map<string, [Float32Array, number][]>()
   for (const shape of shapes) {
-    const at = shape.getAttribute('position').array as Float32Array, normals = shape.getAttribute('normal').array as Float32Array
+    const at = shape.getAttribute('position').array as Float32Array,
+      normals = shape.getAttribute('normal').array as Float32Array
     for (let i = 0; i < at.length; i += 3) {
-      const key = `${Math.round(at[i]! * 50)} ${Math.round(at[i + 1]! * 50)} ${Math.round(at[i + 2]! * 50)}`, list = spots.get(key)
+      const key = `${Math.round(at[i]! * 50)} ${Math.round(at[i + 1]! * 50)} ${Math.round(at[i + 2]! * 50)}`,
+        list = spots.get(key)
       if (list) list.push([normals, i])
       else spots.set(key, [[normals, i]])
     }
   }
   for (const list of spots.values()) {
     if (list.length < 2) continue
-    const sum = [0, 1, 2].map(k => list.reduce((s, [n, i]) => s + n[i + k]!, 0)), l = Math.hypot(...sum) || 1
+    const sum = [0, 1, 2].map(k => list.reduce((s, [n, i]) => s + n[i + k]!, 0)),
+      l = Math.hypot(...sum) || 1
     for (const [n, i] of list) for (let k = 0; k < 3; k++) n[i + k] = sum[k]! / l
   }
 }

@@ -7,8 +7,15 @@ export const RULER = 18
 const INK = '#5C564E'
 
 /** Draws the ruler along the stage's top and left edge: mm from the midline and from the bridge of the nose. */
-export function drawRuler(layer: Konva.Layer, view: View, width: number, height: number, inches: boolean): void {
-  const unit = inches ? 25.4 : 10, small = inches ? 25.4 / 8 : view.k > 4 ? 1 : 5
+export function drawRuler(
+  layer: Konva.Layer,
+  view: View,
+  width: number,
+  height: number,
+  inches: boolean,
+): void {
+  const unit = inches ? 25.4 : 10,
+    small = inches ? 25.4 / 8 : view.k > 4 ? 1 : 5
   const shape = new Konva.Shape({
     listening: false,
     sceneFunc(ctx) {
@@ -27,7 +34,8 @@ export function drawRuler(layer: Konva.Layer, view: View, width: number, height:
           draw(v, Math.abs(v / unit - Math.round(v / unit)) < 1e-6)
         }
       }
-      const [x0, y0] = toPicture(view, [RULER, RULER]), [x1, y1] = toPicture(view, [width, height])
+      const [x0, y0] = toPicture(view, [RULER, RULER]),
+        [x1, y1] = toPicture(view, [width, height])
       const label = (v: number) => String(Math.abs(Math.round(v / (inches ? 25.4 : 1))))
       const every = inches ? 1 : view.k > 3.5 ? 10 : 20
       c.textAlign = 'center'
@@ -60,28 +68,83 @@ export function drawRuler(layer: Konva.Layer, view: View, width: number, height:
 }
 
 /** Landmarks as handles that can be moved to match a person. */
-export function drawLandmarkHandles(layer: Konva.Layer, view: View, marks: readonly NamedLandmark[], moved: ReadonlySet<string>, held: { id: string, at: Point } | null): void {
+export function drawLandmarkHandles(
+  layer: Konva.Layer,
+  view: View,
+  marks: readonly NamedLandmark[],
+  moved: ReadonlySet<string>,
+  held: { id: string; at: Point } | null,
+): void {
   for (const mark of marks) {
-    const [x, y] = toScreen(view, held?.id === mark.id ? held.at : mark.at), hot = held?.id === mark.id
-    layer.add(new Konva.Circle({ x, y, radius: hot ? 7 : 5, fill: moved.has(mark.id) ? '#7A2E5D' : '#FDFCF9', stroke: moved.has(mark.id) ? '#FDFCF9' : '#7A2E5D', strokeWidth: 1.8, listening: false }))
+    const [x, y] = toScreen(view, held?.id === mark.id ? held.at : mark.at),
+      hot = held?.id === mark.id
+    layer.add(
+      new Konva.Circle({
+        x,
+        y,
+        radius: hot ? 7 : 5,
+        fill: moved.has(mark.id) ? '#7A2E5D' : '#FDFCF9',
+        stroke: moved.has(mark.id) ? '#FDFCF9' : '#7A2E5D',
+        strokeWidth: 1.8,
+        listening: false,
+      }),
+    )
     if (hot) {
       const label = new Konva.Label({ x: x + 10, y: y - 24, listening: false })
-      label.add(new Konva.Tag({ fill: '#23201D', opacity: 0.86, cornerRadius: 5 }), new Konva.Text({ text: mark.words, padding: 4, fontSize: 13, fontFamily: 'Atkinson Hyperlegible Next Variable', fill: '#F6F4EF' }))
+      label.add(
+        new Konva.Tag({ fill: '#23201D', opacity: 0.86, cornerRadius: 5 }),
+        new Konva.Text({
+          text: mark.words,
+          padding: 4,
+          fontSize: 13,
+          fontFamily: 'Atkinson Hyperlegible Next Variable',
+          fill: '#F6F4EF',
+        }),
+      )
       layer.add(label)
     }
   }
 }
 
 /** Midline, landmarks and the focal point. */
-export function drawGuides(layer: Konva.Layer, view: View, marks: readonly NamedLandmark[], focus: Point, height: number): void {
+export function drawGuides(
+  layer: Konva.Layer,
+  view: View,
+  marks: readonly NamedLandmark[],
+  focus: Point,
+  height: number,
+): void {
   const [mx] = toScreen(view, [0, 0])
-  layer.add(new Konva.Line({ points: [mx, RULER, mx, height], stroke: '#7A2E5D', strokeWidth: 1, dash: [6, 5], opacity: 0.55, listening: false }))
+  layer.add(
+    new Konva.Line({
+      points: [mx, RULER, mx, height],
+      stroke: '#7A2E5D',
+      strokeWidth: 1,
+      dash: [6, 5],
+      opacity: 0.55,
+      listening: false,
+    }),
+  )
   for (const mark of marks) {
     const [x, y] = toScreen(view, mark.at)
-    layer.add(new Konva.Circle({ x, y, radius: 2.4, fill: '#FDFCF9', stroke: '#23201D', strokeWidth: 0.9, opacity: 0.8, listening: false }))
+    layer.add(
+      new Konva.Circle({
+        x,
+        y,
+        radius: 2.4,
+        fill: '#FDFCF9',
+        stroke: '#23201D',
+        strokeWidth: 0.9,
+        opacity: 0.8,
+        listening: false,
+      }),
+    )
   }
   const [fx, fy] = toScreen(view, focus)
-  layer.add(new Konva.Group({ x: fx, y: fy, listening: false }).add(
-    new Konva.Circle({ radius: 6, stroke: '#7A2E5D', strokeWidth: 1.4 }), new Konva.Circle({ radius: 1.6, fill: '#7A2E5D' }),
-  ))
+  layer.add(
+    new Konva.Group({ x: fx, y: fy, listening: false }).add(
+      new Konva.Circle({ radius: 6, stroke: '#7A2E5D', strokeWidth: 1.4 }),
+      new Konva.Circle({ radius: 1.6, fill: '#7A2E5D' }),
+    ),
+  )
 }

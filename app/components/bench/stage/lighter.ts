@@ -9,14 +9,31 @@ const lighter = new WeakMap<Stencil, Stencil>()
 export function lightened(sheet: Stencil): Stencil {
   let light = lighter.get(sheet)
   if (light) return light
-  const points = sheet.openings.reduce((n, o) => n + o.outer.length / 2 + o.holes.reduce((h, r) => h + r.length / 2, 0), 0), every = Math.ceil(points / MOVING_POINTS)
-  const thin = (ring: Float64Array) => ring.length / 2 / every < 4 ? ringOf([0, 1, 2, 3].map((i): Point => {
-    const k = Math.floor(i * ring.length / 8)
-    return [ring[2 * k]!, ring[2 * k + 1]!]
-  })) : ring.filter((_, i) => Math.floor(i / 2) % every === 0)
+  const points = sheet.openings.reduce(
+      (n, o) => n + o.outer.length / 2 + o.holes.reduce((h, r) => h + r.length / 2, 0),
+      0,
+    ),
+    every = Math.ceil(points / MOVING_POINTS)
+  const thin = (ring: Float64Array) =>
+    ring.length / 2 / every < 4
+      ? ringOf(
+          [0, 1, 2, 3].map((i): Point => {
+            const k = Math.floor((i * ring.length) / 8)
+            return [ring[2 * k]!, ring[2 * k + 1]!]
+          }),
+        )
+      : ring.filter((_, i) => Math.floor(i / 2) % every === 0)
   // Of very many openings only some are shown while they move.
-  const some = Math.ceil(sheet.openings.length * 4 / MOVING_POINTS)
-  light = every === 1 ? sheet : { ...sheet, openings: sheet.openings.filter((_, i) => i % some === 0).map(o => ({ outer: thin(o.outer), holes: o.holes.map(thin) })) }
+  const some = Math.ceil((sheet.openings.length * 4) / MOVING_POINTS)
+  light =
+    every === 1
+      ? sheet
+      : {
+          ...sheet,
+          openings: sheet.openings
+            .filter((_, i) => i % some === 0)
+            .map(o => ({ outer: thin(o.outer), holes: o.holes.map(thin) })),
+        }
   lighter.set(sheet, light)
   return light
 }

@@ -2,7 +2,12 @@ import type { Box, Point, Ring } from '#core/geometry'
 import { SAME, type Chart } from '#core/skin'
 
 /** How a picture of the skin stands on the stage: k px to the mm, where its origin is, and how it shows the skin. */
-export interface View { k: number, ox: number, oy: number, front: Chart }
+export interface View {
+  k: number
+  ox: number
+  oy: number
+  front: Chart
+}
 
 export function toScreen({ k, ox, oy, front }: View, at: Point): Point {
   const [x, y] = front.point(at)
@@ -14,7 +19,12 @@ export const toPicture = ({ k, ox, oy }: View, [x, y]: Point): Point => [(x - ox
 export const toSkin = (view: View, at: Point): Point | null => view.front.back(toPicture(view, at))
 
 /** Adds a ring of the skin to a canvas path. */
-export function trace(c: CanvasRenderingContext2D, skin: Ring, { k, ox, oy, front }: View, closed = true): void {
+export function trace(
+  c: CanvasRenderingContext2D,
+  skin: Ring,
+  { k, ox, oy, front }: View,
+  closed = true,
+): void {
   const ring = front.ring(skin)
   c.moveTo(ox + k * ring[0]!, oy + k * ring[1]!)
   for (let i = 2; i < ring.length; i += 2) c.lineTo(ox + k * ring[i]!, oy + k * ring[i + 1]!)
@@ -22,10 +32,22 @@ export function trace(c: CanvasRenderingContext2D, skin: Ring, { k, ox, oy, fron
 }
 
 /** The view that shows a whole picture between the rulers of a stage. */
-export function wholePicture(width: number, height: number, ruler: number, box: Readonly<Box>, front: Chart = SAME): View {
-  const w = box.maxX - box.minX, h = box.maxY - box.minY
+export function wholePicture(
+  width: number,
+  height: number,
+  ruler: number,
+  box: Readonly<Box>,
+  front: Chart = SAME,
+): View {
+  const w = box.maxX - box.minX,
+    h = box.maxY - box.minY
   const k = Math.min((width - ruler) / w, (height - ruler) / h)
-  return { k, ox: ruler + (width - ruler - k * w) / 2 - k * box.minX, oy: ruler + (height - ruler - k * h) / 2 - k * box.minY, front }
+  return {
+    k,
+    ox: ruler + (width - ruler - k * w) / 2 - k * box.minX,
+    oy: ruler + (height - ruler - k * h) / 2 - k * box.minY,
+    front,
+  }
 }
 
 /** The view zoomed by a factor about a point of the stage, between 1 and 6 times the whole head. */

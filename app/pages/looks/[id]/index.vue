@@ -2,11 +2,24 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { pressedInField, pressKey } from '~/components/bench/keys'
 
-const route = useRoute(), id = String(route.params.id), bench = useBench(), brush = useBrushwork()
-const failed = ref<string[]>([]), help = ref(false), choosing = ref(false), listing = ref(false), trying = ref(false), versions = ref(false)
+const route = useRoute(),
+  id = String(route.params.id),
+  bench = useBench(),
+  brush = useBrushwork()
+const failed = ref<string[]>([]),
+  help = ref(false),
+  choosing = ref(false),
+  listing = ref(false),
+  trying = ref(false),
+  versions = ref(false)
 /** Whether two versions are to be chosen from, and the painter has put that off. */
 const later = ref(false)
-watch(() => bench.saver?.theirs.value, () => { later.value = false })
+watch(
+  () => bench.saver?.theirs.value,
+  () => {
+    later.value = false
+  },
+)
 /** How many steps the played build shows; null when it is not played. */
 const playTo = ref<number | null>(null)
 
@@ -19,37 +32,75 @@ async function open(): Promise<void> {
   }
 }
 await open()
-useHead({ title: () => bench.look ? `${bench.look.name}, Janusform` : 'Janusform' })
+useHead({ title: () => (bench.look ? `${bench.look.name}, Janusform` : 'Janusform') })
 // When one look leads straight to another, that one is open already when this page goes.
-onBeforeUnmount(() => { if (bench.look?.id === id) bench.close() })
+onBeforeUnmount(() => {
+  if (bench.look?.id === id) bench.close()
+})
 useEventListener(window, 'pagehide', () => void bench.saver?.flush())
 
-const { pause, resume } = useIntervalFn(() => {
-  if (playTo.value === null || playTo.value >= bench.look!.steps.length) {
-    playTo.value = null
-    pause()
-  } else playTo.value++
-}, 700, { immediate: false })
+const { pause, resume } = useIntervalFn(
+  () => {
+    if (playTo.value === null || playTo.value >= bench.look!.steps.length) {
+      playTo.value = null
+      pause()
+    } else playTo.value++
+  },
+  700,
+  { immediate: false },
+)
 function play(): void {
   playTo.value = playTo.value === null ? 0 : null
   if (playTo.value === null) pause()
   else resume()
 }
 
-useEventListener(window, 'keydown', (event) => {
+useEventListener(window, 'keydown', event => {
   const target = event.target as HTMLElement
   // A key that a list, a tab or a menu has taken is theirs alone.
-  if (event.defaultPrevented || !bench.look || help.value || choosing.value || listing.value || trying.value || versions.value) return
-  if (target.closest('[role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]')) return
+  if (
+    event.defaultPrevented ||
+    !bench.look ||
+    help.value ||
+    choosing.value ||
+    listing.value ||
+    trying.value ||
+    versions.value
+  )
+    return
+  if (
+    target.closest(
+      '[role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]',
+    )
+  )
+    return
   const field = target.closest<HTMLInputElement>('input, textarea, select')
   if (field && !pressedInField(event, field)) return
-  if (pressKey(event, bench, brush, { play, help: () => { help.value = true } })) event.preventDefault()
+  if (
+    pressKey(event, bench, brush, {
+      play,
+      help: () => {
+        help.value = true
+      },
+    })
+  )
+    event.preventDefault()
 })
 </script>
 
 <template>
-  <main v-if="bench.look" class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]">
-    <BenchHeader class="col-span-3" @help="help = true" @canvas="choosing = true" @findings="listing = true" @skins="trying = true" @versions="bench.saver?.theirs.value ? later = false : versions = true" />
+  <main
+    v-if="bench.look"
+    class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]"
+  >
+    <BenchHeader
+      class="col-span-3"
+      @help="help = true"
+      @canvas="choosing = true"
+      @findings="listing = true"
+      @skins="trying = true"
+      @versions="bench.saver?.theirs.value ? (later = false) : (versions = true)"
+    />
     <TrayPanel />
     <FaceStage :play-to="playTo" />
     <StepCard />
@@ -59,12 +110,19 @@ useEventListener(window, 'keydown', (event) => {
     <SkinsDialog v-if="trying" @close="trying = false" />
     <KeysDialog :open="help" @close="help = false" />
     <RevisionsDialog v-if="versions" @close="versions = false" />
-    <ConflictDialog v-if="bench.saver?.theirs.value && !later" :theirs="bench.saver.theirs.value" @close="later = true" />
+    <ConflictDialog
+      v-if="bench.saver?.theirs.value && !later"
+      :theirs="bench.saver.theirs.value"
+      @close="later = true"
+    />
   </main>
   <main v-else-if="failed.length" class="mx-auto grid h-screen max-w-md content-center gap-3 text-center">
     <h1 class="font-display text-2xl font-semibold">The look could not be opened</h1>
     <p v-for="s in failed" :key="s">{{ s }}</p>
     <p class="text-soft">Whatever was saved is safe on the server.</p>
-    <div class="flex justify-center gap-2"><button class="btn-main" @click="open">Try again</button><NuxtLink to="/" class="btn">All looks</NuxtLink></div>
+    <div class="flex justify-center gap-2">
+      <button class="btn-main" @click="open">Try again</button
+      ><NuxtLink to="/" class="btn">All looks</NuxtLink>
+    </div>
   </main>
 </template>

@@ -6,28 +6,62 @@ import { canvasWords } from '#core/skin'
 import type { LookRecord } from '~~/server/db/looks'
 
 const id = String(useRoute().params.id)
-const drawer = useDrawer(), kit = useKit(), settings = useSettings(), painter = usePainter()
-const record = shallowRef<LookRecord | null>(null), failed = ref<string[]>([]), thumbs = shallowRef<string[]>([]), picture = ref('')
+const drawer = useDrawer(),
+  kit = useKit(),
+  settings = useSettings(),
+  painter = usePainter()
+const record = shallowRef<LookRecord | null>(null),
+  failed = ref<string[]>([]),
+  thumbs = shallowRef<string[]>([]),
+  picture = ref('')
 const look = computed(() => record.value?.look)
-const world = computed<World>(() => ({ ground: groundFor(look.value!), stencil: s => drawer.shapes.get(s), paint: p => kit.find(p), steps: look.value!.steps, ...ownTools(kit.readings), finger: settings.finger }))
-const unders = computed(() => look.value ? undersOf(look.value.steps, world.value) : null)
-const rows = computed(() => look.value?.steps.map(step => ({ wait: step.kind === 'sheet' && step.dry ? unders.value?.get(step.id)?.wait ?? 0 : 0, step, words: kindOf(step).words, lines: kindOf(step).lines(step, world.value), effort: kindOf(step).effort(step, world.value) })) ?? [])
+const world = computed<World>(() => ({
+  ground: groundFor(look.value!),
+  stencil: s => drawer.shapes.get(s),
+  paint: p => kit.find(p),
+  steps: look.value!.steps,
+  ...ownTools(kit.readings),
+  finger: settings.finger,
+}))
+const unders = computed(() => (look.value ? undersOf(look.value.steps, world.value) : null))
+const rows = computed(
+  () =>
+    look.value?.steps.map(step => ({
+      wait: step.kind === 'sheet' && step.dry ? (unders.value?.get(step.id)?.wait ?? 0) : 0,
+      step,
+      words: kindOf(step).words,
+      lines: kindOf(step).lines(step, world.value),
+      effort: kindOf(step).effort(step, world.value),
+    })) ?? [],
+)
 /** Long lists get closer rows; the letters stay readable at arm's length, so that a very long one takes a second page. */
-const size = computed(() => rows.value.length > 7 ? 'dense tight' : rows.value.length > 5 ? 'dense' : '')
+const size = computed(() => (rows.value.length > 7 ? 'dense tight' : rows.value.length > 5 ? 'dense' : ''))
 /** What was asked and answered, as it stands on the sheet. */
 const asked = computed(() => {
   const { ticket, allergies, skin, eyes, lips, patch } = look.value!.sitting
-  const said = [['allergies', allergies], ['skin there', skin], ['near the eyes', eyes], ['lips', lips]] as const, open = said.filter(([, v]) => v === 'not asked').map(([words]) => words)
-  return [...ticket ? [`ticket ${ticket}`] : [], `${ageOf(look.value!)} years`, ...said.filter(([, v]) => v !== 'not asked').map(([words, v]) => `${words}: ${v}`), `test patch: ${patch}`, ...open.length ? [`not asked yet: ${open.join(', ')}`] : []].join('; ')
+  const said = [
+      ['allergies', allergies],
+      ['skin there', skin],
+      ['near the eyes', eyes],
+      ['lips', lips],
+    ] as const,
+    open = said.filter(([, v]) => v === 'not asked').map(([words]) => words)
+  return [
+    ...(ticket ? [`ticket ${ticket}`] : []),
+    `${ageOf(look.value!)} years`,
+    ...said.filter(([, v]) => v !== 'not asked').map(([words, v]) => `${words}: ${v}`),
+    `test patch: ${patch}`,
+    ...(open.length ? [`not asked yet: ${open.join(', ')}`] : []),
+  ].join('; ')
 })
 
 try {
-  [record.value] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
+  ;[record.value] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
   await drawer.ensure(sheetsOf(record.value!.look))
 } catch (error) {
   failed.value = sentencesOf(error)
 }
-useHead({ title: () => look.value ? `${look.value.name}, step list` : 'Step list' })
+useHead({ title: () => (look.value ? `${look.value.name}, step list` : 'Step list') })
 onMounted(async () => {
   if (!look.value) return
   const pictures = await painter.thumbs(look.value, 1)
@@ -36,8 +70,10 @@ onMounted(async () => {
 })
 const print = () => window.print()
 const cautions = [
-  'Ask for allergies and offer a test patch. No paint on broken or sore skin, or on anyone who is ill.', 'Eyes closed while a lid is worked, and about ten seconds after.',
-  'One clean sponge for one person; wash and disinfect stencils between people.', 'Local rules, the product\'s label and the insurer come before anything on this page.',
+  'Ask for allergies and offer a test patch. No paint on broken or sore skin, or on anyone who is ill.',
+  'Eyes closed while a lid is worked, and about ten seconds after.',
+  'One clean sponge for one person; wash and disinfect stencils between people.',
+  "Local rules, the product's label and the insurer come before anything on this page.",
 ]
 </script>
 
@@ -47,25 +83,62 @@ const cautions = [
       <NuxtLink :to="`/looks/${id}`" class="btn"><ArrowLeft :size="16" />Back to the bench</NuxtLink>
       <button class="btn-main" :disabled="!picture" @click="print"><Printer :size="16" />Print on A4</button>
     </nav>
-    <div v-if="failed.length" role="alert" class="rounded-xl border border-stop p-4"><p v-for="s in failed" :key="s">{{ s }}</p></div>
+    <div v-if="failed.length" role="alert" class="rounded-xl border border-stop p-4">
+      <p v-for="s in failed" :key="s">{{ s }}</p>
+    </div>
     <article v-if="look" class="print-sheet" :class="size">
       <header class="flex items-start gap-4 border-b-2 border-ink pb-2">
-        <img v-if="picture" :src="picture" :alt="`${look.name}, painted`" class="face rounded-lg object-cover">
+        <img
+          v-if="picture"
+          :src="picture"
+          :alt="`${look.name}, painted`"
+          class="face rounded-lg object-cover"
+        />
         <div class="min-w-0 flex-1">
           <h1 class="font-display text-3xl leading-tight font-bold">{{ look.name }}</h1>
-          <p>{{ canvasWords(look.canvas) }}, {{ look.skin.age }} years; {{ rows.length }} {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of painting <span class="rounded bg-rule px-1 text-xs">estimate</span><span v-if="look.budget !== null">, {{ clock(look.budget) }} min there</span></p>
+          <p>
+            {{ canvasWords(look.canvas) }}, {{ look.skin.age }} years; {{ rows.length }}
+            {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of
+            painting <span class="rounded bg-rule px-1 text-xs">estimate</span
+            ><span v-if="look.budget !== null">, {{ clock(look.budget) }} min there</span>
+          </p>
           <p class="mt-1" data-testid="asked"><strong>Asked</strong> {{ asked }}.</p>
           <p v-if="look.notes" class="mt-1">{{ look.notes }}</p>
-          <ul class="mt-1.5 list-disc pl-4 leading-snug text-soft"><li v-for="c in cautions" :key="c">{{ c }}</li></ul>
+          <ul class="mt-1.5 list-disc pl-4 leading-snug text-soft">
+            <li v-for="c in cautions" :key="c">{{ c }}</li>
+          </ul>
         </div>
       </header>
       <ol class="rows">
-        <li v-for="({ step, words, lines, effort, wait }, i) in rows" :key="step.id" class="row flex break-inside-avoid gap-3 border-b border-rule" :class="step.optional && 'border-dashed'">
+        <li
+          v-for="({ step, words, lines, effort, wait }, i) in rows"
+          :key="step.id"
+          class="row flex break-inside-avoid gap-3 border-b border-rule"
+          :class="step.optional && 'border-dashed'"
+        >
           <span class="num font-display font-bold text-mulberry">{{ i + 1 }}</span>
-          <img v-if="thumbs[i + 1]" :src="thumbs[i + 1]" :alt="`Face after step ${i + 1}`" class="thumb rounded-md object-cover">
+          <img
+            v-if="thumbs[i + 1]"
+            :src="thumbs[i + 1]"
+            :alt="`Face after step ${i + 1}`"
+            class="thumb rounded-md object-cover"
+          />
           <div class="min-w-0 flex-1">
-            <p class="flex flex-wrap items-baseline gap-x-2"><strong>{{ step.label || words }}</strong><span v-if="wait" class="rounded bg-rule px-1">first dry ~{{ wait }} s</span><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span><span class="ml-auto text-soft">~{{ clock(effort.seconds) }}, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}</span></p>
-            <dl><div v-for="line in lines" :key="line.label" class="flex gap-2"><dt class="w-14 shrink-0 text-soft">{{ line.label }}</dt><dd>{{ line.text }}</dd></div></dl>
+            <p class="flex flex-wrap items-baseline gap-x-2">
+              <strong>{{ step.label || words }}</strong><span v-if="wait" class="rounded bg-rule px-1"
+                >first dry ~{{ wait }} s</span
+              ><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span
+              ><span class="ml-auto text-soft"
+                >~{{ clock(effort.seconds) }}, {{ effort.loads }}
+                {{ effort.loads === 1 ? 'load' : 'loads' }}</span
+              >
+            </p>
+            <dl>
+              <div v-for="line in lines" :key="line.label" class="flex gap-2">
+                <dt class="w-14 shrink-0 text-soft">{{ line.label }}</dt>
+                <dd>{{ line.text }}</dd>
+              </div>
+            </dl>
           </div>
         </li>
       </ol>
@@ -75,20 +148,56 @@ const cautions = [
 
 <style scoped>
 /* Nothing on the sheet is smaller than 9 pt (12 px). */
-.print-sheet { font-size: 13px; line-height: 1.35; }
-.print-sheet :deep(.text-xs), .print-sheet :deep(.text-sm) { font-size: 12px; }
-.face { height: 34mm; }
-.row { padding-block: 2mm; }
-.thumb { height: 24mm; }
-.num { width: 7mm; font-size: 20px; }
-.dense { font-size: 12px; line-height: 1.22; }
-.dense .face { height: 26mm; }
-.dense .row { padding-block: 1mm; }
-.dense .thumb { height: 15mm; }
+.print-sheet {
+  font-size: 13px;
+  line-height: 1.35;
+}
+.print-sheet :deep(.text-xs),
+.print-sheet :deep(.text-sm) {
+  font-size: 12px;
+}
+.face {
+  height: 34mm;
+}
+.row {
+  padding-block: 2mm;
+}
+.thumb {
+  height: 24mm;
+}
+.num {
+  width: 7mm;
+  font-size: 20px;
+}
+.dense {
+  font-size: 12px;
+  line-height: 1.22;
+}
+.dense .face {
+  height: 26mm;
+}
+.dense .row {
+  padding-block: 1mm;
+}
+.dense .thumb {
+  height: 15mm;
+}
 /* Long lists go in two columns. */
-.tight .rows { columns: 2; column-gap: 5mm; }
-.tight { line-height: 1.16; }
-.tight .thumb { height: 12mm; }
-.tight .num { width: 5mm; font-size: 14px; }
-.tight .row { gap: 1.5mm; }
+.tight .rows {
+  columns: 2;
+  column-gap: 5mm;
+}
+.tight {
+  line-height: 1.16;
+}
+.tight .thumb {
+  height: 12mm;
+}
+.tight .num {
+  width: 5mm;
+  font-size: 14px;
+}
+.tight .row {
+  gap: 1.5mm;
+}
 </style>

@@ -1,8 +1,10 @@
 /** Changes a paint of the kit. */
-export default defineEventHandler(async (event) => {
-  const sent = paintSchema.safeParse(await bodyJson(event)), id = getRouterParam(event, 'id') ?? ''
+export default defineEventHandler(async event => {
+  const sent = paintSchema.safeParse(await bodyJson(event)),
+    id = getRouterParam(event, 'id') ?? ''
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   const paint = leastSafe({ id, ...sent.data })
-  if (!useHouse().paints.change(paint)) throw refusal(404, 'There is no such paint in the kit; it may have been taken out.')
+  if (!useHouse().paints.change(paint))
+    throw refusal(404, 'There is no such paint in the kit; it may have been taken out.')
   return paint
 })

@@ -1,5 +1,5 @@
 /** Takes a reading of the bridge ladder. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const sent = readingSchemas.edges.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   useHouse().readings.addEdge(sent.data, now())

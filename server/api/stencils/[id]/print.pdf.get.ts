@@ -1,5 +1,5 @@
 /** The sheet at 1:1 on A4, with a check bar. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const { about, sheet } = sheetOf(event)
   let pdf: Uint8Array
   try {

@@ -1,5 +1,8 @@
 /** Every version of a look that was saved, the newest first, without the looks themselves. */
-export default defineEventHandler((event) => {
+export default defineEventHandler(event => {
   const { look } = lookOf(event)
-  return useHouse().looks.revisions(look.id).map(({ version, savedAt, look: { name, steps } }) => ({ version, savedAt, name, steps: steps.length })).reverse()
+  return useHouse()
+    .looks.revisions(look.id)
+    .map(({ version, savedAt, look: { name, steps } }) => ({ version, savedAt, name, steps: steps.length }))
+    .reverse()
 })
