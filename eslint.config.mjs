@@ -27,6 +27,8 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'eqeqeq': 'error',
       'no-var': 'error',
+      // One declaration a statement; several `let`s may be one idea, such as the four sides of a box.
+      'one-var': ['error', { const: 'never' }],
       'prefer-const': ['error', { destructuring: 'all' }],
     },
   },

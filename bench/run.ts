@@ -97,9 +97,9 @@ for (const zone of ['forehead', 'right.cheek'] as const) {
 // Draping: a sheet of 2,000 openings and 30,000 points, pressed down at another place each time, as nothing of it is kept then.
 const fifteen = Array.from({ length: 2000 }, (_, i) =>
   Float64Array.from({ length: 30 }, (_, k) => {
-    const a = (2 * Math.PI * Math.floor(k / 2)) / 15,
-      x = ((i % 50) - 24.5) * 2.2,
-      y = (Math.floor(i / 50) - 19.5) * 2.2
+    const a = (2 * Math.PI * Math.floor(k / 2)) / 15
+    const x = ((i % 50) - 24.5) * 2.2
+    const y = (Math.floor(i / 50) - 19.5) * 2.2
     return k % 2 ? y + 0.8 * Math.sin(a) : x + 0.8 * Math.cos(a)
   }),
 )
@@ -169,19 +169,19 @@ for (const look of people)
   )
 
 // The film engine: a look of 20 steps on a grown face at 4 px/mm, from nothing and after a change to its last step, against filling the same paths with plain alpha.
-const shelfSheets = new Map(drawer.map(d => [d.id, { ...d, name: d.id, axes: [] }])),
-  names = [
-    'scales',
-    'moth',
-    'feather',
-    'leaf-spray',
-    'honeycomb',
-    'star-set',
-    'swirl-large',
-    'paw-set',
-    'crown-crest',
-    'fans',
-  ]
+const shelfSheets = new Map(drawer.map(d => [d.id, { ...d, name: d.id, axes: [] }]))
+const names = [
+  'scales',
+  'moth',
+  'feather',
+  'leaf-spray',
+  'honeycomb',
+  'star-set',
+  'swirl-large',
+  'paw-set',
+  'crown-crest',
+  'fans',
+]
 const twenty = {
   ...freshLook('t', 'T'),
   steps: Array.from({ length: 20 }, (_, i) => ({
@@ -194,9 +194,9 @@ const twenty = {
     ...(i % 4 === 0 && { twin: { ...NO_TWIN, rule: 'midline' as const } }),
   })),
 }
-const all: World = { ground: groundFor(twenty), paint: () => undefined, stencil: id => shelfSheets.get(id) },
-  bare = new Bares(1).of(twenty, all.ground, 4),
-  keyOf = (s: object) => JSON.stringify(s)
+const all: World = { ground: groundFor(twenty), paint: () => undefined, stencil: id => shelfSheets.get(id) }
+const bare = new Bares(1).of(twenty, all.ground, 4)
+const keyOf = (s: object) => JSON.stringify(s)
 const fill = (steps: typeof twenty.steps) => {
   const paint = bare.head.albedo.slice()
   for (const step of steps) {
@@ -204,18 +204,18 @@ const fill = (steps: typeof twenty.steps) => {
       const m: Mask = coverageOf(rings, bare.head.grid)
       for (let j = 0; j < m.height; j++)
         for (let i = 0; i < m.width; i++) {
-          const a = 0.8 * m.data[j * m.width + i]!,
-            p = 3 * ((m.j0 + j) * bare.head.grid.width + m.i0 + i)
+          const a = 0.8 * m.data[j * m.width + i]!
+          const p = 3 * ((m.j0 + j) * bare.head.grid.width + m.i0 + i)
           for (let k = 0; k < 3; k++) paint[p + k]! += (0.3 - paint[p + k]!) * a
         }
     }
   }
 }
-const plain = median(() => fill(twenty.steps), 5),
-  line = (name: string, ms: number, limit: string) =>
-    console.log(
-      `${name.padEnd(46)} ${ms.toFixed(1).padStart(6)} ms   ${(ms / plain).toFixed(2).padStart(7)} x filling the same paths with plain alpha (${plain.toFixed(0)} ms)   ${limit}`,
-    )
+const plain = median(() => fill(twenty.steps), 5)
+const line = (name: string, ms: number, limit: string) =>
+  console.log(
+    `${name.padEnd(46)} ${ms.toFixed(1).padStart(6)} ms   ${(ms / plain).toFixed(2).padStart(7)} x filling the same paths with plain alpha (${plain.toFixed(0)} ms)   ${limit}`,
+  )
 const compose = (painting: Painting, steps: typeof twenty.steps) => {
   for (const _ of painting.toward(steps, all, keyOf)) void _
   painting.patch()
@@ -245,10 +245,10 @@ line(
 
 // Brushwork: a whole menu look with its strokes, gems and glitter, against the same plain fill; and what is told of it.
 const ember: World = withUnders(
-    { ground: groundFor(emberWing), paint: () => undefined, stencil: id => shelfSheets.get(id) },
-    emberWing.steps,
-  ),
-  emberBare = new Bares(1).of(emberWing, ember.ground, 4)
+  { ground: groundFor(emberWing), paint: () => undefined, stencil: id => shelfSheets.get(id) },
+  emberWing.steps,
+)
+const emberBare = new Bares(1).of(emberWing, ember.ground, 4)
 line(
   `a menu look of ${emberWing.steps.length} steps at 4 px/mm`,
   median(() => {
@@ -256,8 +256,8 @@ line(
   }, 3),
   'must be under 1,500 ms',
 )
-const stroke = emberWing.steps.findIndex(s => s.label === 'Edge of the wing'),
-  fresh = () => structuredClone(emberWing.steps[stroke]!)
+const stroke = emberWing.steps.findIndex(s => s.label === 'Edge of the wing')
+const fresh = () => structuredClone(emberWing.steps[stroke]!)
 line(
   'a stroke and its twin laid on the skin',
   median(() => void kindOf(fresh()).prints(fresh(), ember), 15),

@@ -30,8 +30,8 @@ interface More {
 
 /** A made-up paint with the swatch that such a paint would give. */
 function paint(id: string, name: string, colour: string, more: More = {}): Paint {
-  const finish = more.finish ?? 'matte',
-    optics = opticsFrom(linearOf(colour), 1 - THINNER * (1 - (more.hiding ?? HIDING[finish])))
+  const finish = more.finish ?? 'matte'
+  const optics = opticsFrom(linearOf(colour), 1 - THINNER * (1 - (more.hiding ?? HIDING[finish])))
   return {
     id,
     name,

@@ -9,18 +9,18 @@ import { shelf, shelfSvg } from './shelf'
 
 /** Puts what is missing of the demo into the database; what is there, changed or deleted by its user stays as it is. */
 export function seed(file?: string): { stencils: number; paints: number; looks: number } {
-  const db = openDb(file),
-    at = new Date().toISOString(),
-    added = { stencils: 0, paints: 0, looks: 0 }
-  const drawer = stencilsIn(db),
-    kit = paintsIn(db),
-    gallery = looksIn(db)
+  const db = openDb(file)
+  const at = new Date().toISOString()
+  const added = { stencils: 0, paints: 0, looks: 0 }
+  const drawer = stencilsIn(db)
+  const kit = paintsIn(db)
+  const gallery = looksIn(db)
   db.transaction(() => {
     for (const { id, name, kind, tags, zones, heading } of shelf) {
       if (drawer.find(id)) continue
       const svg = shelfSvg(id)
-      const { sheet } = readSvg(svg),
-        analysis = analyse(sheet)
+      const { sheet } = readSvg(svg)
+      const analysis = analyse(sheet)
       drawer.create(
         id,
         sheet,

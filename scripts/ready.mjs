@@ -13,10 +13,10 @@ export function run(command, args, env = {}) {
 
 /** Installs the packages of the lock file when they are missing or the lock file has changed. */
 export function installPackages() {
-  const stamp = join(root, 'node_modules/.janusform-lock'),
-    lock = createHash('sha256')
-      .update(readFileSync(join(root, 'package-lock.json')))
-      .digest('hex')
+  const stamp = join(root, 'node_modules/.janusform-lock')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   console.log('Installing packages (first run only) ...')
   // Not "npm ci": npm 11 leaves packages of other platforms out of the lock file and then refuses it for lacking them.

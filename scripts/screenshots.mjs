@@ -3,8 +3,8 @@ import { chromium } from '@playwright/test'
 import { execSync } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 
-const base = process.argv[2] ?? 'http://127.0.0.1:4600',
-  folder = new URL('../docs/screenshots/', import.meta.url)
+const base = process.argv[2] ?? 'http://127.0.0.1:4600'
+const folder = new URL('../docs/screenshots/', import.meta.url)
 mkdirSync(folder, { recursive: true })
 const ready = page =>
   page
@@ -89,8 +89,8 @@ const views = [
     async page => {
       await ready(page)
       await changed(page, 'demo-fern-stag', look => {
-        const brow = look.steps.find(s => s.kind === 'sheet'),
-          none = { rule: 'none', about: null, own: null }
+        const brow = look.steps.find(s => s.kind === 'sheet')
+        const none = { rule: 'none', about: null, own: null }
         look.steps = [
           { ...brow, id: 'r1', label: 'Diamonds', stencil: 'diamonds', at: [0, -34], tilt: 0, twin: none },
           {

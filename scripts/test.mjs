@@ -5,8 +5,8 @@ import { join } from 'node:path'
 import { buildApp, chromium, installPackages, root } from './ready.mjs'
 
 installPackages()
-const browser = chromium(),
-  started = Date.now()
+const browser = chromium()
+const started = Date.now()
 let passed = 0,
   failed = 0
 

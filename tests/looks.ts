@@ -71,8 +71,8 @@ function patch(
   more: Partial<SheetStep> = {},
   { surface } = ground,
 ): SheetStep {
-  const { openings } = readSvg(shelfSvg(stencil)).sheet,
-    laid = layOn(surface, place)
+  const { openings } = readSvg(shelfSvg(stencil)).sheet
+  const laid = layOn(surface, place)
   const numbers = openings.flatMap((opening, i) => (keep(...laid.point(centroidOf([opening]))) ? [i] : []))
   return sheet(
     id,

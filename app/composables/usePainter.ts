@@ -18,20 +18,20 @@ function painter(): Remote<Painter> {
 
 /** Pictures of looks from the painting worker. It is told of each sheet, and of the kit, once. */
 export function usePainter() {
-  const drawer = useDrawer(),
-    kit = useKit()
+  const drawer = useDrawer()
+  const kit = useKit()
   /**
    * Tells the worker what is new; done once it has heard everything, whoever told it. Jobs wait for the same word, so that they reach the worker in the
    * order in which they were asked for: an older look never comes after a newer one.
    */
   function tell(): Promise<void> {
-    const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s),
-      key = JSON.stringify([kit.paints, kit.readings])
+    const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s)
+    const key = JSON.stringify([kit.paints, kit.readings])
     if (fresh.length || key !== kitTold) {
       fresh.forEach(s => told.set(s.id, s))
       kitTold = key
-      const list = fresh.map(s => plain(s)),
-        before = heard
+      const list = fresh.map(s => plain(s))
+      const before = heard
       heard = before.then(() => painter().know(list, plain(kit.paints), plain(kit.readings)))
     }
     return heard

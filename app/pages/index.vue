@@ -7,11 +7,11 @@ import type { LookSummary } from '~/components/looks/LookCard.vue'
 import type { LookRecord } from '~~/server/db/looks'
 
 useHead({ title: 'Looks, Janusform' })
-const looks = shallowRef<LookSummary[]>([]),
-  failed = ref<string[]>([]),
-  loading = ref(true),
-  search = ref(''),
-  tag = ref('')
+const looks = shallowRef<LookSummary[]>([])
+const failed = ref<string[]>([])
+const loading = ref(true)
+const search = ref('')
+const tag = ref('')
 const file = useTemplateRef<HTMLInputElement>('file')
 const tags = computed(() => [...new Set(looks.value.flatMap(l => l.tags))].sort())
 const shown = computed(() =>

@@ -16,12 +16,12 @@ import {
 } from '#core/paint'
 
 useHead({ title: 'Kit, Janusform' })
-const kit = useKit(),
-  search = ref(''),
-  chosen = ref<string | null>(null),
-  adding = ref(false),
-  failed = ref<string[]>([]),
-  file = useTemplateRef<HTMLInputElement>('file')
+const kit = useKit()
+const search = ref('')
+const chosen = ref<string | null>(null)
+const adding = ref(false)
+const failed = ref<string[]>([])
+const file = useTemplateRef<HTMLInputElement>('file')
 const today = new Date().toISOString().slice(0, 10)
 try {
   await kit.load()
@@ -45,8 +45,8 @@ const old = (p: Paint) => {
   return day !== null && day < today
 }
 async function take(event: Event): Promise<void> {
-  const box = event.target as HTMLInputElement,
-    chosenFile = box.files?.[0]
+  const box = event.target as HTMLInputElement
+  const chosenFile = box.files?.[0]
   if (!chosenFile) return
   try {
     if (chosenFile.size > 2e6)

@@ -58,9 +58,9 @@ import { useSettings } from './settings'
 
 /** The look on the bench: its state, its edits, what is selected and how it is saved. */
 export const useBench = defineStore('bench', () => {
-  const drawer = useDrawer(),
-    kit = useKit(),
-    settings = useSettings()
+  const drawer = useDrawer()
+  const kit = useKit()
+  const settings = useSettings()
   let history: History<Look> | null = null
   const look = shallowRef<Look | null>(null)
   const saver = shallowRef<Autosave | null>(null)
@@ -77,8 +77,8 @@ export const useBench = defineStore('bench', () => {
   })
   /** A spot picked on the face, where the next sheet goes. */
   const spot = ref<Point | null>(null)
-  const undoWords = ref(''),
-    redoWords = ref('')
+  const undoWords = ref('')
+  const redoWords = ref('')
 
   const selected = computed<Step | null>(() => look.value?.steps.find(s => s.id === selectedId.value) ?? null)
   /** Everything that is selected, in the order of painting. */
@@ -128,28 +128,28 @@ export const useBench = defineStore('bench', () => {
   })
   /** How the selected sheet and its twin seat on the skin, while that is shown. */
   const seating = computed(() => {
-    const step = selectedSheet.value,
-      sheet = step && world.value.stencil(step.stencil)
+    const step = selectedSheet.value
+    const sheet = step && world.value.stencil(step.stencil)
     if (!settings.lift || !step || !sheet) return []
     const painted = paintedOpenings(step, world.value)
     return placementsOf(step, world.value).map((p, i) => seatingOf(sheet, p, world.value, painted[i]))
   })
   /** How the steps show, what there is to say of them and what comes of them, as the worker has found it for the newest picture. */
-  const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map()),
-    findings = shallowRef<readonly Finding[]>([]),
-    outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map()),
-    waits = shallowRef<ReadonlyMap<string, number>>(new Map()),
-    amounts = shallowRef<readonly Amount[]>([])
+  const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map())
+  const findings = shallowRef<readonly Finding[]>([])
+  const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
+  const waits = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const amounts = shallowRef<readonly Amount[]>([])
   const painter = usePainter()
   /** The look whose picture is complete, and the one of which everything was checked: what is told of any other is of before. */
-  const seen = shallowRef<Look | null>(null),
-    checked = shallowRef<Look | null>(null)
+  const seen = shallowRef<Look | null>(null)
+  const checked = shallowRef<Look | null>(null)
   const checking = computed(() => look.value === null || checked.value !== look.value)
   const check = newestOnly(async () => {
     const now = look.value
     if (!now || !loaded.value) return
-    const complete = seen.value === now,
-      found = await painter.findings(now, new Date().toISOString().slice(0, 10))
+    const complete = seen.value === now
+    const found = await painter.findings(now, new Date().toISOString().slice(0, 10))
     if (look.value?.id !== now.id) return
     if (complete) checked.value = now
     findings.value = found.findings
@@ -179,9 +179,9 @@ export const useBench = defineStore('bench', () => {
   async function open(id: string): Promise<void> {
     close()
     const [record] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
-    const found = readDraft(id),
-      draft = found && { ...found, look: upgraded(found.look) as Look },
-      restore = draft !== null && JSON.stringify(draft.look) !== JSON.stringify(record.look)
+    const found = readDraft(id)
+    const draft = found && { ...found, look: upgraded(found.look) as Look }
+    const restore = draft !== null && JSON.stringify(draft.look) !== JSON.stringify(record.look)
     saver.value = new Autosave(restore ? draft.base : record.version, record.savedAt)
     if (!restore) dropDraft(id)
     begin(restore ? draft.look : record.look)
@@ -295,8 +295,8 @@ export const useBench = defineStore('bench', () => {
   /** Lays a base over zones, or on an outline of its own where a spot is picked. */
   function addWash(zones: ZoneId[] | null, colours: PaintRef[], name: string): void {
     if (zones) return add(freshWash(nanoid(10), name, zones, colours, ground.value), 'lay a base')
-    const at = spot.value ?? middleSpot(),
-      drawn = freshOutline(nanoid(10), name, at, colours, ground.value)
+    const at = spot.value ?? middleSpot()
+    const drawn = freshOutline(nanoid(10), name, at, colours, ground.value)
     // Drawn to one side of the face it has its twin like any stroke.
     const twinned = settings.twinNew && ground.value.face && Math.abs(at[0]) > 24
     add(
@@ -311,8 +311,8 @@ export const useBench = defineStore('bench', () => {
     at: Point | null,
     seat: Partial<Placement> & { openings?: readonly number[] | null } = {},
   ): Promise<void> {
-    const about = drawer.find(stencilId),
-      paint = lastPaint() ?? kit.singles[0]
+    const about = drawer.find(stencilId)
+    const paint = lastPaint() ?? kit.singles[0]
     if (!about || !paint) return
     await drawer.ensure([stencilId])
     const [x, y] = at ?? spot.value ?? middleSpot()
@@ -347,8 +347,8 @@ export const useBench = defineStore('bench', () => {
   }
 
   function remove(): void {
-    const at = look.value?.steps.findIndex(s => s.id === selectedId.value) ?? -1,
-      gone = new Set(chosen.value.map(s => s.id))
+    const at = look.value?.steps.findIndex(s => s.id === selectedId.value) ?? -1
+    const gone = new Set(chosen.value.map(s => s.id))
     if (at < 0) return
     edit(gone.size > 1 ? `delete ${gone.size} steps` : 'delete a step', draft => {
       draft.steps = draft.steps.filter(s => !gone.has(s.id))
@@ -388,24 +388,24 @@ export const useBench = defineStore('bench', () => {
   ): void {
     const step = selectedSheet.value
     if (!step) return
-    const twin = holdsTwin.value ? step.twin.own : null,
-      now = structuredClone(toRaw(twin ?? placementOf(step))) as {
-        at: [number, number]
-        tilt: number
-        side: 'A' | 'B'
-        grip: [number, number]
-      }
+    const twin = holdsTwin.value ? step.twin.own : null
+    const now = structuredClone(toRaw(twin ?? placementOf(step))) as {
+      at: [number, number]
+      tilt: number
+      side: 'A' | 'B'
+      grip: [number, number]
+    }
     // What is moved by hand is held at its middle from now on.
     if (now.grip[0] !== 0 || now.grip[1] !== 0)
       now.at = [...layOn(ground.value.surface, now).point([0, 0])].map(round) as [number, number]
     now.grip = [0, 0]
-    const pivot = printedMiddle(step, world.value),
-      there = liesAt(pivot, now, ground.value),
-      before = { ...now, at: [...now.at] }
+    const pivot = printedMiddle(step, world.value)
+    const there = liesAt(pivot, now, ground.value)
+    const before = { ...now, at: [...now.at] }
     recipe(now)
     // What is turned or flipped stays where it prints, unless it was moved as well.
-    const turned = now.tilt !== before.tilt || now.side !== before.side,
-      still = now.at[0] === before.at[0] && now.at[1] === before.at[1]
+    const turned = now.tilt !== before.tilt || now.side !== before.side
+    const still = now.at[0] === before.at[0] && now.at[1] === before.at[1]
     if (turned && still && (pivot[0] || pivot[1])) now.at = atSoThat(pivot, there, now, ground.value)
     const problem = placementProblem(drawer.shapes.get(step.stencil), now, world.value)
     if (problem) return void toast.error(problem)
@@ -460,8 +460,8 @@ export const useBench = defineStore('bench', () => {
   const twin = () => setTwin(selected.value?.twin.rule === 'none' ? settings.twinRule(ground.value) : 'none')
   /** Lets the twin go its own way from where it lies, or links it to its rule again. */
   function linkTwin(linked: boolean): void {
-    const step = selectedSheet.value,
-      exact = step && exactTwin(step, world.value)
+    const step = selectedSheet.value
+    const exact = step && exactTwin(step, world.value)
     if (!step || !exact || step.register) return
     editSheet(linked ? 'link the twin' : 'unlink the twin', s => {
       s.twin.own = linked
@@ -477,16 +477,16 @@ export const useBench = defineStore('bench', () => {
   }
   /** Registers the selected sheet on another step's; a sentence says when they do not go together. */
   function register(on: string | null, way: RegisterWay): void {
-    const step = selectedSheet.value,
-      host = look.value?.steps.find((s): s is SheetStep => s.id === on && s.kind === 'sheet')
+    const step = selectedSheet.value
+    const host = look.value?.steps.find((s): s is SheetStep => s.id === on && s.kind === 'sheet')
     if (!step) return
     if (!host)
       return editSheet('let go of the register', s => {
         s.register = null
       })
-    const a = drawer.shapes.get(host.stencil),
-      b = drawer.shapes.get(step.stencil),
-      hint = relationOf(placementOf(host), { ...placementOf(step), side: host.side })
+    const a = drawer.shapes.get(host.stencil)
+    const b = drawer.shapes.get(step.stencil)
+    const hint = relationOf(placementOf(host), { ...placementOf(step), side: host.side })
     if (!a || !b || !hint) return
     const fit = registerFit(a, b, way, hint)
     if (typeof fit === 'string') return void toast.error(fit)
@@ -518,8 +518,8 @@ export const useBench = defineStore('bench', () => {
     )
   /** Lets the pass that is being chosen for dab just these openings. */
   function chooseOnly(numbers: readonly number[]): void {
-    const i = choosing.value,
-      sheet = selectedSheet.value && drawer.shapes.get(selectedSheet.value.stencil)
+    const i = choosing.value
+    const sheet = selectedSheet.value && drawer.shapes.get(selectedSheet.value.stencil)
     if (i === null || !sheet) return
     editSheet(
       'choose openings',
@@ -545,8 +545,8 @@ export const useBench = defineStore('bench', () => {
         )
       })
     }
-    const ids = new Set(chosen.value.map(s => s.id)),
-      { focus } = look.value!
+    const ids = new Set(chosen.value.map(s => s.id))
+    const { focus } = look.value!
     edit(ids.size > 1 ? `aim ${ids.size} steps` : 'aim', draft =>
       draft.steps.forEach(s => {
         if (ids.has(s.id)) aimStep(s as Step, world.value, focus)

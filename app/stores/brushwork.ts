@@ -50,10 +50,10 @@ import type { Composition } from '~/workers/painter'
 
 /** Brushwork, dots, gems and glitter on the bench: laying them, moving them by their handles, and how the whole flows. */
 export const useBrushwork = defineStore('brushwork', () => {
-  const bench = useBench(),
-    kit = useKit(),
-    settings = useSettings(),
-    painter = usePainter()
+  const bench = useBench()
+  const kit = useKit()
+  const settings = useSettings()
+  const painter = usePainter()
   /** The colour of the next stroke; the last one used, else the darkest of the kit. */
   const paint = shallowRef<PaintRef | null>(null)
   const usable = computed(() => kit.singles.filter(p => p.finish === 'matte'))
@@ -97,15 +97,15 @@ export const useBrushwork = defineStore('brushwork', () => {
       bench.add(twinned(freshLine(nanoid(10), shape, spot(), ref, bench.ground, focus())), 'draw a stroke')
   }
   function addAround(shape: AroundId): void {
-    const ref = need(),
-      of = source()
+    const ref = need()
+    const of = source()
     if (!of)
       return void toast.error('There is nothing to draw a line around yet: lay a base or a stencil first.')
     if (ref) bench.add(freshAround(nanoid(10), shape, of, ref), 'draw a line around')
   }
   function addDots(run: DotRun | 'around'): void {
-    const ref = need(),
-      of = run === 'around' ? source() : null
+    const ref = need()
+    const of = run === 'around' ? source() : null
     if (run === 'around' && !of)
       return void toast.error('There is nothing to set dots around yet: lay a base or a stencil first.')
     if (ref)
@@ -129,18 +129,18 @@ export const useBrushwork = defineStore('brushwork', () => {
 
   /** Lays an arrangement, in the colour in hand and what goes with it, as one step of undo. */
   function addStarter(which: StarterId): void {
-    const starter = starterOf(which),
-      dark = byLight.value[0],
-      light = byLight.value.at(-1),
-      host = bench.selectedSheet ?? bench.look!.steps.findLast(s => s.kind === 'sheet') ?? null
+    const starter = starterOf(which)
+    const dark = byLight.value[0]
+    const light = byLight.value.at(-1)
+    const host = bench.selectedSheet ?? bench.look!.steps.findLast(s => s.kind === 'sheet') ?? null
     if (!dark || !light || !need()) return
     if (starter.on === 'sheet' && !host)
       return void toast.error('Lay a stencil first: this arrangement goes around one.')
-    const accent = kit.find('lantern') ?? kit.singles.find(p => p.finish === 'metallic') ?? dark,
-      body =
-        colour.value!.id === dark.id
-          ? (kit.find('mulberry') ?? kit.singles.find(p => p.id !== dark.id && p.id !== light.id) ?? dark)
-          : kit.find(colour.value!.id)!
+    const accent = kit.find('lantern') ?? kit.singles.find(p => p.finish === 'metallic') ?? dark
+    const body =
+      colour.value!.id === dark.id
+        ? (kit.find('mulberry') ?? kit.singles.find(p => p.id !== dark.id && p.id !== light.id) ?? dark)
+        : kit.find(colour.value!.id)!
     const steps = starter.make({
       ground: bench.ground,
       focus: focus(),
@@ -180,8 +180,8 @@ export const useBrushwork = defineStore('brushwork', () => {
     map: (points: readonly Point[]) => [number, number][],
     merge: string | null = null,
   ): void {
-    const marks = bench.chosen.filter(isMark).filter(s => s.points.length),
-      all = marks.flatMap(s => s.points as Point[])
+    const marks = bench.chosen.filter(isMark).filter(s => s.points.length)
+    const all = marks.flatMap(s => s.points as Point[])
     if (!all.length) return
     const moved = map(all)
     if (!moved.some(p => onSkin(bench.ground, p)))
@@ -225,9 +225,9 @@ export const useBrushwork = defineStore('brushwork', () => {
   }
   /** Turns over what is selected, sheets and brushwork together. */
   function flip(): void {
-    const ids = new Set(bench.chosen.map(s => s.id)),
-      world = bench.world,
-      from = focus()
+    const ids = new Set(bench.chosen.map(s => s.id))
+    const world = bench.world
+    const from = focus()
     bench.edit(ids.size > 1 ? `flip ${ids.size} steps over` : 'flip over', draft =>
       flipTogether(
         (draft.steps as Step[]).filter(s => ids.has(s.id)),
@@ -287,8 +287,8 @@ export const useBrushwork = defineStore('brushwork', () => {
 
   /** Makes the twin of the selected step a step of its own, to be shaped by itself. */
   function freeTwin(): void {
-    const step = bench.selectedMark,
-      lie = step && liesOf(step, bench.ground)[1]
+    const step = bench.selectedMark
+    const lie = step && liesOf(step, bench.ground)[1]
     if (!step || !lie) return
     const own = structuredClone(toRaw(step)) as MarkStep
     Object.assign(own, {
@@ -316,8 +316,8 @@ export const useBrushwork = defineStore('brushwork', () => {
     },
   )
   const host = computed(() => {
-    const of = bench.selectedMark && 'of' in bench.selectedMark ? bench.selectedMark.of : null,
-      step = of?.use === 'step' ? bench.look!.steps.find(s => s.id === of.step) : undefined
+    const of = bench.selectedMark && 'of' in bench.selectedMark ? bench.selectedMark.of : null
+    const step = of?.use === 'step' ? bench.look!.steps.find(s => s.id === of.step) : undefined
     return of?.use === 'step' && step?.kind === 'sheet' ? { step, openings: of.openings } : null
   })
   /** Outlines just these openings; none means all that is printed. */
@@ -332,8 +332,8 @@ export const useBrushwork = defineStore('brushwork', () => {
 
   /** Puts the gems of the selected step where painters put them. */
   function placeGems(where: 'midline' | 'eye corners' | 'dots'): void {
-    const step = bench.selectedMark,
-      { face } = bench.ground
+    const step = bench.selectedMark
+    const { face } = bench.ground
     if (step?.kind !== 'gem') return
     if (where === 'midline')
       return bench.editMark('gem on the midline', s => {
@@ -380,9 +380,9 @@ export const useBrushwork = defineStore('brushwork', () => {
       return void toast.error(
         'Sizes can fall only among two strokes, runs of dots or gems, or more: sheets keep their size.',
       )
-    const sizes = list.map(e => e.size).sort((a, b) => b - a),
-      most = sizes[0]!,
-      least = Math.min(sizes.at(-1)!, most * 0.6)
+    const sizes = list.map(e => e.size).sort((a, b) => b - a)
+    const most = sizes[0]!
+    const least = Math.min(sizes.at(-1)!, most * 0.6)
     bench.edit('sizes fall', draft => {
       list.forEach((e, i) =>
         growStep(
@@ -411,9 +411,9 @@ export const useBrushwork = defineStore('brushwork', () => {
   }
 
   /** How the look hangs together, while that is shown. */
-  const composition = shallowRef<Composition | null>(null),
-    watching = ref(false),
-    showSpots = ref(false)
+  const composition = shallowRef<Composition | null>(null)
+  const watching = ref(false)
+  const showSpots = ref(false)
   const compose = newestOnly(async () => {
     if (bench.look && bench.loaded) composition.value = await painter.composition(bench.look)
   })

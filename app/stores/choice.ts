@@ -13,14 +13,14 @@ export interface Choosing {
 
 /** Choosing openings on the face: those that a pass dabs, or those that a line goes around. */
 export const useChoice = defineStore('choice', () => {
-  const bench = useBench(),
-    brush = useBrushwork()
+  const bench = useBench()
+  const brush = useBrushwork()
   /** Whether none is chosen yet: a pass keeps what it had until the first one is. */
   const emptied = ref(false)
   const now = computed<Choosing | null>(() => {
-    const step = bench.selectedSheet,
-      i = bench.choosing,
-      pass = i === null ? undefined : step?.passes[i]
+    const step = bench.selectedSheet
+    const i = bench.choosing
+    const pass = i === null ? undefined : step?.passes[i]
     if (step && pass) {
       const sheet = bench.world.stencil(step.stencil)
       return sheet

@@ -18,11 +18,11 @@ export const useDrawer = defineStore('drawer', () => {
 
   /** Fetches the shapes of some sheets; those that the drawer does not hold are passed over. */
   async function ensure(ids: Iterable<string>): Promise<void> {
-    const wanted = [...new Set(ids)].filter(id => !shapes.value.has(id)),
-      missing = wanted.filter(id => !pending.has(id) && find(id))
+    const wanted = [...new Set(ids)].filter(id => !shapes.value.has(id))
+    const missing = wanted.filter(id => !pending.has(id) && find(id))
     for (let i = 0; i < missing.length; i += AT_ONCE) {
-      const some = missing.slice(i, i + AT_ONCE),
-        job = fetchShapes(some).finally(() => some.forEach(id => pending.delete(id)))
+      const some = missing.slice(i, i + AT_ONCE)
+      const job = fetchShapes(some).finally(() => some.forEach(id => pending.delete(id)))
       some.forEach(id => pending.set(id, job))
     }
     await Promise.all(wanted.map(id => pending.get(id)))
@@ -30,9 +30,9 @@ export const useDrawer = defineStore('drawer', () => {
 
   async function fetchShapes(ids: string[]): Promise<void> {
     const found = await $fetch<Record<string, SheetJson>>('/api/stencils/shapes', {
-        query: { ids: ids.join(',') },
-      }),
-      next = new Map(shapes.value)
+      query: { ids: ids.join(',') },
+    })
+    const next = new Map(shapes.value)
     for (const [id, json] of Object.entries(found))
       next.set(id, { ...find(id)!, axes: find(id)!.analysis?.axes, ...sheetFromJson(json) })
     shapes.value = next

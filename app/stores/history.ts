@@ -55,9 +55,9 @@ export class History<T extends object> {
       Patch[],
     ]
     if (patches.length === 0) return false
-    const next = plain(made),
-      forth = patches.map(p => ('value' in p ? { ...p, value: plain(p.value as unknown) } : p)),
-      problem = this.problemOf(next)
+    const next = plain(made)
+    const forth = patches.map(p => ('value' in p ? { ...p, value: plain(p.value as unknown) } : p))
+    const problem = this.problemOf(next)
     // A document that was wrong already, as an old draft may be, must still be mendable.
     if (problem !== null && this.problemOf(this.present) === null) throw new RefusedEdit(problem)
     this.present = next

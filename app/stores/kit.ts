@@ -5,8 +5,8 @@ import type { KeptReadings } from '~~/server/db/readings'
 
 /** The paints of the kit, and the painter's own readings of tools. */
 export const useKit = defineStore('kit', () => {
-  const paints = shallowRef<Paint[]>([]),
-    readings = shallowRef<KeptReadings>({ edges: [], tools: [] })
+  const paints = shallowRef<Paint[]>([])
+  const readings = shallowRef<KeptReadings>({ edges: [], tools: [] })
   async function load(): Promise<void> {
     ;[paints.value, readings.value] = await Promise.all([
       $fetch<Paint[]>('/api/paints'),
@@ -23,8 +23,8 @@ export const useKit = defineStore('kit', () => {
     strips: strips.map(s => ({ ...s })),
   })
   /** Single colours, and split cakes. */
-  const singles = computed(() => paints.value.filter(p => p.strips.length === 0)),
-    cakes = computed(() => paints.value.filter(p => p.strips.length > 1))
+  const singles = computed(() => paints.value.filter(p => p.strips.length === 0))
+  const cakes = computed(() => paints.value.filter(p => p.strips.length > 1))
 
   async function save(paint: Omit<Paint, 'id'>, id: string | null): Promise<Paint> {
     const saved =

@@ -10,15 +10,15 @@ export const useSettings = defineStore('settings', () => {
   const ruler = useLocalStorage('janusform-ruler', true)
   const inches = useLocalStorage('janusform-inches', false)
   /** Width of the painter's finger, mm, and whether it was measured. */
-  const finger = useLocalStorage('janusform-finger', FINGER_MM),
-    fingerMeasured = useLocalStorage('janusform-finger-measured', false)
+  const finger = useLocalStorage('janusform-finger', FINGER_MM)
+  const fingerMeasured = useLocalStorage('janusform-finger-measured', false)
   /** How a new twin is placed on a face: by each side's own features, or from the midline with a ruler. */
   const mirrorRule = useLocalStorage<'features' | 'midline'>('janusform-mirror', 'features')
   /** Whether new strokes off the midline get a twin from the start; off for one-sided looks. */
   const twinNew = useLocalStorage('janusform-twin-new', true)
   const twinRule = (ground: Ground): TwinRule => (ground.face ? mirrorRule.value : 'turn')
-  const grid = useLocalStorage('janusform-grid', false),
-    lift = useLocalStorage('janusform-lift', false)
+  const grid = useLocalStorage('janusform-grid', false)
+  const lift = useLocalStorage('janusform-lift', false)
   /** A length in the chosen unit, with it. */
   const length = (mm: number, digits = 0): string =>
     inches.value ? `${(mm / MM_PER_INCH).toFixed(2)} in` : `${mm.toFixed(digits)} mm`

@@ -77,13 +77,13 @@ export interface Outcome {
 function outcomeOf(step: Step, world: World): Outcome | null {
   const sheet = step.kind === 'sheet' ? world.stencil(step.stencil) : undefined
   if (step.kind !== 'sheet' || !sheet) return null
-  const [place] = placementsOf(step, world),
-    laid = layOn(world.ground.surface, place!, true),
-    marks: [number, number][] = [],
-    gaps = gapsOf(sheet, place!, world, paintedOpenings(step, world)[0]!)
+  const [place] = placementsOf(step, world)
+  const laid = layOn(world.ground.surface, place!, true)
+  const marks: [number, number][] = []
+  const gaps = gapsOf(sheet, place!, world, paintedOpenings(step, world)[0]!)
   const passes = step.passes.map((pass, i) => {
-    const { closed, creep } = closedBridges(step, pass, sheet, world, i),
-      spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world, i).sort((a, b) => a - b)
+    const { closed, creep } = closedBridges(step, pass, sheet, world, i)
+    const spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world, i).sort((a, b) => a - b)
     for (const b of closed.slice(0, 80))
       marks.push(laid.point([(b.from[0] + b.to[0]) / 2, (b.from[1] + b.to[1]) / 2]) as [number, number])
     return { creep, typical: spreads[spreads.length >> 1] ?? 0, closed: closed.length }
@@ -137,18 +137,18 @@ const painter = {
     upTo: number | undefined,
     have: number | null,
   ): Promise<Update | null> {
-    const world = worldOf(look),
-      answer = await stage.update(
-        { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
-        keyIn(world, id => versions.get(id) ?? 0, kitVersion),
-      )
+    const world = worldOf(look)
+    const answer = await stage.update(
+      { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
+      keyIn(world, id => versions.get(id) ?? 0, kitVersion),
+    )
     return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
   },
   /** The painted face; with `upTo`, only its first steps. */
   paint(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
-    const world = worldOf(look),
-      bare = bares.of(look, world.ground, pxPerMm),
-      picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
+    const world = worldOf(look)
+    const bare = bares.of(look, world.ground, pxPerMm)
+    const picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
     return transfer(picture, [picture.rgba.buffer])
   },
   /** What there is to say of a look, and what comes of its steps. How steps show is taken from the stage's picture where it has them. */
@@ -163,8 +163,8 @@ const painter = {
   },
   /** How a look hangs together: its flow to the focal point, its empty patches, and how left and right weigh. */
   composition(look: Look): Composition {
-    const world = worldOf(look),
-      bare = bares.of(look, world.ground, 1)
+    const world = worldOf(look)
+    const bare = bares.of(look, world.ground, 1)
     return {
       flow: flowOf(look, world),
       spots: emptySpots(look.steps, world),
@@ -174,11 +174,11 @@ const painter = {
   /** The same look over other skins: a picture of each, with how its steps show there. */
   onSkins(look: Look, colours: readonly string[], pxPerMm: number): { picture: Picture; shows: Shows[] }[] {
     const answers = colours.map(colour => {
-      const worn = { ...look, skin: { ...look.skin, colour } },
-        world = worldOf(worn),
-        bare = bares.of(worn, world.ground, pxPerMm),
-        painting = new Painting(bare),
-        shows: Shows[] = []
+      const worn = { ...look, skin: { ...look.skin, colour } }
+      const world = worldOf(worn)
+      const bare = bares.of(worn, world.ground, pxPerMm)
+      const painting = new Painting(bare)
+      const shows: Shows[] = []
       for (const step of painting.toward(worn.steps, world, step => step.id)) {
         const pairs = painting.compared()
         if (pairs.length)
@@ -196,9 +196,9 @@ const painter = {
   },
   /** The painted skin without light on the chart that leaves steep skin its width: for the turned head. */
   wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
-    const world = worldOf(look),
-      bare = bares.of(look, world.ground, pxPerMm, 'wrap'),
-      { head } = bare
+    const world = worldOf(look)
+    const bare = bares.of(look, world.ground, pxPerMm, 'wrap')
+    const { head } = bare
     const picture = {
       rgba: skinTexture(head, printSteps(head, look.steps.slice(0, upTo), world, bare.grain)),
       width: head.grid.width,
@@ -208,9 +208,9 @@ const painter = {
   },
   /** A small picture of the bare face and one after every step. */
   thumbs(look: Look, pxPerMm: number): Picture[] {
-    const world = worldOf(look),
-      bare = bares.of(look, world.ground, pxPerMm),
-      pictures = [finished(bare)]
+    const world = worldOf(look)
+    const bare = bares.of(look, world.ground, pxPerMm)
+    const pictures = [finished(bare)]
     printSteps(bare.head, look.steps, world, bare.grain, (_step, painted) =>
       pictures.push(finished(bare, painted)),
     )

@@ -64,10 +64,10 @@ const sheets = {
     where: { canvas: Canvas; age: number; eyesClosed: boolean },
     onProgress: (done: number) => void,
   ): Promise<Seat[] | null> {
-    const mine = ++search,
-      found: Seat[] = [],
-      field = fieldOf(spot),
-      ground = groundOf(where.canvas, where.age, where.eyesClosed)
+    const mine = ++search
+    const found: Seat[] = []
+    const field = fieldOf(spot)
+    const ground = groundOf(where.canvas, where.age, where.eyesClosed)
     for (let i = 0; i < candidates.length; i += 4) {
       const some = candidates.slice(i, i + 4)
       // Ranked on the spot's picture, each is proposed only as it lies on the skin itself.

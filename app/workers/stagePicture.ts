@@ -54,13 +54,13 @@ export class StagePicture {
     { look, world, pxPerMm, upTo, have }: Wish,
     keyOf: (step: Step) => string,
   ): Promise<Update | null> {
-    const mine = ++this.newest,
-      bare = this.bares.of(look, world.ground, pxPerMm),
-      key = JSON.stringify([look.canvas, look.skin, pxPerMm])
+    const mine = ++this.newest
+    const bare = this.bares.of(look, world.ground, pxPerMm)
+    const key = JSON.stringify([look.canvas, look.skin, pxPerMm])
     if (this.kept?.key !== key)
       this.kept = { key, picture: ++this.pictures, painting: new Painting(bare), shows: new Map() }
-    const { painting, shows, picture } = this.kept,
-      steps = look.steps.slice(0, upTo)
+    const { painting, shows, picture } = this.kept
+    const steps = look.steps.slice(0, upTo)
     for (const step of painting.toward(steps, world, keyOf)) {
       const pairs = painting.compared()
       if (pairs.length)
@@ -69,8 +69,8 @@ export class StagePicture {
       await this.pause()
       if (mine !== this.newest) return null
     }
-    const { width, height } = bare.head.grid,
-      fresh = have !== picture
+    const { width, height } = bare.head.grid
+    const fresh = have !== picture
     const patch = fresh ? { i0: 0, j0: 0, width, height, rgba: painting.whole() } : painting.patch()
     return { patch, picture, width, height, fresh, shows: steps.flatMap(s => shows.get(s.id) ?? []) }
   }
@@ -86,16 +86,16 @@ function hostOf(step: Step, world: World): unknown {
       : step.kind === 'glitter' && step.area === 'print'
         ? step.on
         : null
-  const steps = world.steps as readonly Step[],
-    host =
-      id === null
-        ? undefined
-        : steps
-            .slice(
-              0,
-              steps.findIndex(s => s.id === step.id),
-            )
-            .find(s => s.id === id)
+  const steps = world.steps as readonly Step[]
+  const host =
+    id === null
+      ? undefined
+      : steps
+          .slice(
+            0,
+            steps.findIndex(s => s.id === step.id),
+          )
+          .find(s => s.id === id)
   return host ? [host, hostOf(host, world)] : null
 }
 

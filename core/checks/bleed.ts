@@ -38,9 +38,9 @@ export function closedBridges(
   world: World,
   index = Math.max(0, step.passes.indexOf(pass)),
 ): { closed: Neck[]; creep: number } {
-  const painted = paintedOpenings(step, world)[0]!,
-    gaps = gapsOf(sheet, placementsOf(step, world)[0]!, world, painted),
-    before = new Map<number, number>()
+  const painted = paintedOpenings(step, world)[0]!
+  const gaps = gapsOf(sheet, placementsOf(step, world)[0]!, world, painted)
+  const before = new Map<number, number>()
   const spreads = (p: Pass, i: number) => {
     const numbers = openingNumbers(p, sheet).filter(n => sheet.openings[n])
     return spreadOf(step, p, numbers, gaps, world, i).map((e, k) => [numbers[k]!, e] as const)
@@ -48,8 +48,8 @@ export function closedBridges(
   step.passes.slice(0, index).forEach((p, i) => {
     for (const [n, e] of spreads(p, i)) before.set(n, Math.max(e, before.get(n) ?? 0))
   })
-  const own = new Map(spreads(pass, index)),
-    reach = (n: number) => Math.max(own.get(n) ?? 0, before.get(n) ?? 0)
+  const own = new Map(spreads(pass, index))
+  const reach = (n: number) => Math.max(own.get(n) ?? 0, before.get(n) ?? 0)
   const closed = bridgesOf(sheet).filter(
     b =>
       b.openings.some(n => own.has(n)) &&

@@ -32,9 +32,9 @@ export function betterPaints(
   return kit
     .filter(p => p.strips.length === 0)
     .map(paint => {
-      const over = filmOver(opticsOfSwatch(paint.overBlack, paint.overWhite), film / OPAQUE_FILM, beneath),
-        h = hue(over),
-        turn = own ? Math.abs(((h.angle - own.angle + 540) % 360) - 180) : 180
+      const over = filmOver(opticsOfSwatch(paint.overBlack, paint.overWhite), film / OPAQUE_FILM, beneath)
+      const h = hue(over)
+      const turn = own ? Math.abs(((h.angle - own.angle + 540) % 360) - 180) : 180
       return {
         paint,
         difference: deltaE(over, beneath),
@@ -56,12 +56,12 @@ export function toned(
   { beneath, median }: Pick<Shows, 'beneath' | 'median'>,
   world: World,
 ): boolean {
-  const pass = step.kind === 'sheet' ? step.passes.at(-1) : undefined,
-    ground = hue(beneath)
+  const pass = step.kind === 'sheet' ? step.passes.at(-1) : undefined
+  const ground = hue(beneath)
   if (!pass || median < FAINT || (pass.charge === 1 && passFilm(pass, world) >= THIN)) return false
   return loadPaints(pass.load).every(({ id, colour }) => {
-    const own = hue(linearOf(world.paint(id)?.colour ?? colour)),
-      turn = Math.abs(((own.angle - ground.angle + 540) % 360) - 180)
+    const own = hue(linearOf(world.paint(id)?.colour ?? colour))
+    const turn = Math.abs(((own.angle - ground.angle + 540) % 360) - 180)
     return own.chroma < 10 ? ground.chroma < 14 : ground.chroma > 6 && turn < FAMILY
   })
 }
@@ -70,12 +70,12 @@ export function toned(
 export const contrast = ofSheets(at => {
   const { shows } = at
   if (!shows || shows.median >= 10 || toned(at.step, shows, at.world)) return []
-  const lost = shows.median < 5,
-    pass = at.step.passes.at(-1)!,
-    best =
-      pass.load.kind === 'one'
-        ? betterPaints(usable(at), shows.beneath, passFilm(pass, at.world), shows.median, shows.colour)[0]
-        : undefined
+  const lost = shows.median < 5
+  const pass = at.step.passes.at(-1)!
+  const best =
+    pass.load.kind === 'one'
+      ? betterPaints(usable(at), shows.beneath, passFilm(pass, at.world), shows.median, shows.colour)[0]
+      : undefined
   return [
     {
       level: lost ? 'care' : 'tip',
@@ -95,13 +95,13 @@ export const contrast = ofSheets(at => {
 
 /** A line around the print makes it readable: dark or light, whichever stands out more from what lies beneath. */
 function outlined(at: SheetCase, shows: Shows) {
-  const { step, look, index } = at,
-    kit = usable(at)
+  const { step, look, index } = at
+  const kit = usable(at)
   const has = look.steps
-      .slice(index + 1)
-      .some(s => s.kind === 'line' && s.of?.use === 'step' && s.of.step === step.id),
-    over = (p: Paint) =>
-      deltaE(filmOver(opticsOfSwatch(p.overBlack, p.overWhite), 1, shows.beneath), shows.beneath)
+    .slice(index + 1)
+    .some(s => s.kind === 'line' && s.of?.use === 'step' && s.of.step === step.id)
+  const over = (p: Paint) =>
+    deltaE(filmOver(opticsOfSwatch(p.overBlack, p.overWhite), 1, shows.beneath), shows.beneath)
   const best = kit
     .filter(p => p.finish === 'matte' && p.strips.length === 0)
     .sort((a, b) => over(b) - over(a))[0]
@@ -125,8 +125,8 @@ export const lineContrast: Check = at => {
   const { step, shows } = at
   if ((step.kind !== 'line' && step.kind !== 'dots') || !shows || shows.median === 0 || shows.median >= 10)
     return []
-  const path = step.kind === 'dots' ? ['paint'] : step.load.kind === 'one' ? ['load', 'paint'] : null,
-    best = path ? betterPaints(usable(at), shows.beneath, 3, shows.median, shows.colour)[0] : undefined
+  const path = step.kind === 'dots' ? ['paint'] : step.load.kind === 'one' ? ['load', 'paint'] : null
+  const best = path ? betterPaints(usable(at), shows.beneath, 3, shows.median, shows.colour)[0] : undefined
   return [
     {
       level: shows.median < 5 ? ('care' as const) : ('tip' as const),
@@ -145,23 +145,23 @@ export const lineContrast: Check = at => {
 
 /** A sheer light paint over a dark ground comes out grey: white under it, through the same openings, keeps it bright. */
 function underBase(at: SheetCase, shows: Shows) {
-  const { step, world } = at,
-    kit = usable(at)
-  const pass = step.passes.at(-1)!,
-    paint = pass.load.kind === 'one' ? world.paint(pass.load.paint.id) : undefined,
-    white = kit.find(
-      p =>
-        p.finish === 'matte' &&
-        p.strips.length === 0 &&
-        labOf(filmOver(opticsOfSwatch(p.overBlack, p.overWhite), 1, [0, 0, 0])).l > 85,
-    )
+  const { step, world } = at
+  const kit = usable(at)
+  const pass = step.passes.at(-1)!
+  const paint = pass.load.kind === 'one' ? world.paint(pass.load.paint.id) : undefined
+  const white = kit.find(
+    p =>
+      p.finish === 'matte' &&
+      p.strips.length === 0 &&
+      labOf(filmOver(opticsOfSwatch(p.overBlack, p.overWhite), 1, [0, 0, 0])).l > 85,
+  )
   if (!paint || !white || paint.id === white.id || step.passes.length > 7) return []
-  const film = passFilm(pass, world) / OPAQUE_FILM,
-    optics = opticsOfSwatch(paint.overBlack, paint.overWhite),
-    difference = deltaE(
-      filmOver(optics, film, filmOver(opticsOfSwatch(white.overBlack, white.overWhite), film, shows.beneath)),
-      shows.beneath,
-    )
+  const film = passFilm(pass, world) / OPAQUE_FILM
+  const optics = opticsOfSwatch(paint.overBlack, paint.overWhite)
+  const difference = deltaE(
+    filmOver(optics, film, filmOver(opticsOfSwatch(white.overBlack, white.overWhite), film, shows.beneath)),
+    shows.beneath,
+  )
   if (difference < shows.median + 6) return []
   return [
     {

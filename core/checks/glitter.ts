@@ -25,8 +25,8 @@ export const eyeClearance = (step: Step, world: World, eyes: readonly Polygon[])
 
 /** The middle of the eye nearest to a step. */
 function eyeNear(points: GemStep['points'], eyes: readonly Polygon[]) {
-  const [x, y] = anchorOf(points),
-    middles = eyes.map(e => centroidOf([e]))
+  const [x, y] = anchorOf(points)
+  const middles = eyes.map(e => centroidOf([e]))
   return (
     middles.sort((a, b) => Math.hypot(a[0] - x, a[1] - y) - Math.hypot(b[0] - x, b[1] - y))[0] ??
     ([x, y] as const)
@@ -37,9 +37,9 @@ const FINE: Fix = { words: 'Fine glitter instead', sets: [{ path: ['sort'], to: 
 
 function ofGlitter({ cover, regions }: Case, step: GlitterStep): Found[] {
   if (step.sort !== 'chunky' && step.sort !== 'gel') return []
-  const found: Found[] = [],
-    near = cover.distanceTo(regions.eyes),
-    words = step.sort === 'chunky' ? 'Chunky glitter' : 'Glitter gel'
+  const found: Found[] = []
+  const near = cover.distanceTo(regions.eyes)
+  const words = step.sort === 'chunky' ? 'Chunky glitter' : 'Glitter gel'
   if (near < EYE_CLEARANCE) {
     found.push({
       level: step.sort === 'chunky' ? 'stop' : 'care',
@@ -60,10 +60,10 @@ function ofGlitter({ cover, regions }: Case, step: GlitterStep): Found[] {
 }
 
 function ofGem({ look, cover, regions, world }: Case, step: GemStep): Found[] {
-  const found: Found[] = [],
-    age = ageOf(look),
-    near = cover.distanceTo(regions.eyes),
-    { fix: fixed } = step
+  const found: Found[] = []
+  const age = ageOf(look)
+  const near = cover.distanceTo(regions.eyes)
+  const { fix: fixed } = step
   const glued: Fix | null =
     fixed === 'glued'
       ? { words: 'Self-adhesive instead', sets: [{ path: ['fix'], to: 'self-adhesive' }] }
@@ -115,8 +115,8 @@ export const sparkle: Check = at =>
 /** Glitter that should stick goes on while its host is wet; gel and chunky glitter hold by their own gel. */
 export const glitterHost: Check = ({ look, step, index, world }) => {
   if (step.kind !== 'glitter' || step.on === null) return []
-  const at = look.steps.findIndex(s => s.id === step.on),
-    host = look.steps[at]
+  const at = look.steps.findIndex(s => s.id === step.on)
+  const host = look.steps[at]
   if (!host) {
     return step.area === 'print'
       ? []
@@ -140,8 +140,8 @@ export const glitterHost: Check = ({ look, step, index, world }) => {
       },
     ]
   if (step.sort === 'gel' || step.sort === 'chunky') return []
-  const between = look.steps.slice(at + 1, index).reduce((s, b) => s + kindOf(b).effort(b, world).seconds, 0),
-    dries = kindOf(host).dries(host)
+  const between = look.steps.slice(at + 1, index).reduce((s, b) => s + kindOf(b).effort(b, world).seconds, 0)
+  const dries = kindOf(host).dries(host)
   return between > dries / 2
     ? [
         {

@@ -64,8 +64,8 @@ function both(a: Fix | null, b: Fix | null): Fix | null {
 function once(list: readonly Finding[]): Finding[] {
   const kept = new Map<string, Finding>()
   for (const f of list) {
-    const key = JSON.stringify([f.check, f.title]),
-      first = kept.get(key)
+    const key = JSON.stringify([f.check, f.title])
+    const first = kept.get(key)
     kept.set(
       key,
       first
@@ -92,9 +92,9 @@ export function findingsOf(
   shows: readonly Shows[],
   today: string,
 ): Finding[] {
-  const unders = undersOf(look.steps, world),
-    paper = world.ground.kind === 'board',
-    regions = regionsOf(world.ground)
+  const unders = undersOf(look.steps, world)
+  const paper = world.ground.kind === 'board'
+  const regions = regionsOf(world.ground)
   const checks = Object.entries(CHECKS).filter(([name]) => !(paper && OF_SKIN.has(name)))
   const whole = paper
     ? []

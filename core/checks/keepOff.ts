@@ -25,8 +25,8 @@ import type { Stencil } from '../stencil'
 import { LEAVE_OUT, type Fix } from './finding'
 
 /** Farther than this a step is not shifted by itself, mm: it would be another design. */
-const FARTHEST = 24,
-  BY = 2
+const FARTHEST = 24
+const BY = 2
 /** A step whose middle is nearer to the midline than this is meant to stand on it, mm. */
 const ON_MIDLINE = 1
 
@@ -92,10 +92,10 @@ function narrowed(
   if (!name) return null
   for (const share of NARROWER) {
     const params = {
-        ...step.params,
-        [name]: Math.max(name === 'press' ? 5 : 2, Math.round(step.params[name]! * share)),
-      },
-      thin = { ...step, params }
+      ...step.params,
+      [name]: Math.max(name === 'press' ? 5 : 2, Math.round(step.params[name]! * share)),
+    }
+    const thin = { ...step, params }
     if (holds(thin))
       return { words: `Narrower, clear of the ${named}`, sets: [{ path: ['params'], to: params }] }
     const moved = shiftedFrom(thin, from, named, world, holds)
@@ -136,9 +136,9 @@ export function openingsOn(
   world: World,
   least = TOUCH,
 ): Set<number> {
-  const own = ownNumber(step, world),
-    painted = paintedOpenings(step, world),
-    found = new Set<number>()
+  const own = ownNumber(step, world)
+  const painted = paintedOpenings(step, world)
+  const found = new Set<number>()
   placementsOf(step, world).forEach((placement, i) => {
     for (const n of openingsOver(sheet, placement, painted[i]!, region, world, least))
       found.add(i ? own(n) : n)
@@ -173,12 +173,12 @@ function redrawn(
   holds: (step: Step) => boolean,
 ): Fix | null {
   if (step.kind !== 'wash' || !step.points.length) return null
-  const own = coverOf({ ...step, twin: { ...step.twin, rule: 'none' } }, world).region,
-    left = difference(own, offset(region, 2))
+  const own = coverOf({ ...step, twin: { ...step.twin, rule: 'none' } }, world).region
+  const left = difference(own, offset(region, 2))
   const [piece] = [...left].sort((a, b) => areaOf([b]) - areaOf([a]))
   if (!piece || piece.holes.length || areaOf([piece]) < 0.4 * areaOf(own)) return null
-  const points = handlesAround([piece.outer]),
-    next = { ...step, points, straight: true }
+  const points = handlesAround([piece.outer])
+  const next = { ...step, points, straight: true }
   return points.length >= 3 && holds(next)
     ? {
         words: `Draw it round the ${named}`,
@@ -209,8 +209,8 @@ export function keptOff(step: Step, { region, named, middle, most = TOUCH }: Pla
     return (sheet && withoutOpenings(step, sheet, openingsOn(step, sheet, region, world, 0.02))) ?? LEAVE_OUT
   }
   if ((step.kind === 'wash' || step.kind === 'glitter') && step.zones.length) {
-    const zones = zonesClear(step, region, world),
-      next = { ...step, zones } as Step
+    const zones = zonesClear(step, region, world)
+    const next = { ...step, zones } as Step
     return zones.length && coverOf(next, world).area(region) <= Math.max(most, SHARED_EDGE)
       ? { words: `Leave the ${named} free`, sets: [{ path: ['zones'], to: zones }] }
       : LEAVE_OUT

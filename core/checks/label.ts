@@ -31,10 +31,10 @@ const allowed = (p: Paint, { kit, today }: Case, eyes: boolean, lips: boolean): 
 
 /** The paint nearest in colour that may be used there, of the same sort: a cake for a cake. */
 function nearest(at: Case, { ref, path }: PaintPlace): Fix | null {
-  const cake = 'strips' in ref,
-    all = usable(at).filter(p => p.id !== ref.id && p.strips.length > 0 === cake)
-  const off = (p: Paint) => deltaE(linearOf(p.colour), linearOf(ref.colour)),
-    best = all.sort((a, b) => off(a) - off(b))[0]
+  const cake = 'strips' in ref
+  const all = usable(at).filter(p => p.id !== ref.id && p.strips.length > 0 === cake)
+  const off = (p: Paint) => deltaE(linearOf(p.colour), linearOf(ref.colour))
+  const best = all.sort((a, b) => off(a) - off(b))[0]
   return best ? { words: best.name, sets: [{ path, to: cake ? cakeRefOf(best) : refOf(best) }] } : null
 }
 
@@ -47,14 +47,14 @@ const which = (part: Paint, { ref }: PaintPlace): string =>
 
 /** Paints that the label does not allow near eyes or on lips; a split cake is only as safe as each of its strips. */
 export const safe: Check = at => {
-  const { step, world, kit, regions } = at,
-    { eyes, lips } = delicate(at)
+  const { step, world, kit, regions } = at
+  const { eyes, lips } = delicate(at)
   if (!eyes && !lips) return []
   return paintPlaces(step, world).flatMap((place): ReturnType<Check> => {
     const bad = partsIn(place, kit).find(p => (eyes && !p.eyeSafe) || (lips && !p.lipSafe))
     if (!bad) return []
-    const wrong = eyes && !bad.eyeSafe ? 'eyes' : 'lips',
-      region = wrong === 'eyes' ? regions.nearEyes : regions.lips
+    const wrong = eyes && !bad.eyeSafe ? 'eyes' : 'lips'
+    const region = wrong === 'eyes' ? regions.nearEyes : regions.lips
     const clear = () => keptOff(step, { region, named: wrong, middle: centroidOf(region), most: ON }, world)
     return [
       {
@@ -85,8 +85,8 @@ export const useBy: Check = at =>
 
 /** Paints that are not in the kit: nothing is known of them, near the eyes least of all. */
 export const lacking: Check = at => {
-  const { eyes, lips } = delicate(at),
-    gone = paintPlaces(at.step, at.world).filter(p => !p.paint)
+  const { eyes, lips } = delicate(at)
+  const gone = paintPlaces(at.step, at.world).filter(p => !p.paint)
   return gone.map(place => ({
     level: eyes || lips ? 'care' : 'tip',
     title: `${place.ref.name} is not in the kit`,

@@ -7,8 +7,11 @@ export const mud: Check = ({ step, world }) =>
   step.kind !== 'wash'
     ? []
     : step.colours.slice(1).flatMap((second, i) => {
-        const first = step.colours[i]!,
-          found = mudOf(masstone(laidPaint(first, world).optics), masstone(laidPaint(second, world).optics))
+        const first = step.colours[i]!
+        const found = mudOf(
+          masstone(laidPaint(first, world).optics),
+          masstone(laidPaint(second, world).optics),
+        )
         if (!found.muddy) return []
         const lightest = [...step.colours].sort((a, b) => linearOf(b.colour)[1] - linearOf(a.colour)[1])[0]!
         return [

@@ -13,10 +13,10 @@ const nearestPiece = (at: Case, region: readonly Polygon[]): Polygon[] =>
 
 /** Openings of a sheet that lie over an open eye, a nostril, the mouth or hair. */
 export const keepOut = ofSheets(at => {
-  const { step, sheet, regions, world } = at,
-    found: ReturnType<Check> = [],
-    bad = new Set<number>(),
-    over: string[] = []
+  const { step, sheet, regions, world } = at
+  const found: ReturnType<Check> = []
+  const bad = new Set<number>()
+  const over: string[] = []
   for (const { words, region } of regions.named) {
     const hit = openingsOn(step, sheet, region, world)
     if (hit.size) over.push(words)
@@ -30,8 +30,8 @@ export const keepOut = ofSheets(at => {
       fix: withoutOpenings(step, sheet, bad) ?? LEAVE_OUT,
     })
   }
-  const onHair = at.cover.area(regions.hair),
-    hairy = onHair > ON_HAIR ? openingsOn(step, sheet, regions.hair, world) : new Set<number>()
+  const onHair = at.cover.area(regions.hair)
+  const hairy = onHair > ON_HAIR ? openingsOn(step, sheet, regions.hair, world) : new Set<number>()
   if (hairy.size) {
     found.push({
       level: 'tip',
@@ -60,13 +60,12 @@ function byHand(step: Step): string {
 export const overEyes: Check = at => {
   const { step, regions, cover, world } = at
   if (step.kind === 'sheet' || step.kind === 'lips') return []
-  const found: ReturnType<Check> = [],
-    hit = regions.named.filter(
-      k =>
-        k.words !== 'mouth' && !(shutForIt(step) && k.words.endsWith('eye')) && cover.area(k.region) > TOUCH,
-    )
-  const eyes = hit.filter(k => k.words.endsWith('eye')),
-    worst = eyes[0] ?? hit[0]
+  const found: ReturnType<Check> = []
+  const hit = regions.named.filter(
+    k => k.words !== 'mouth' && !(shutForIt(step) && k.words.endsWith('eye')) && cover.area(k.region) > TOUCH,
+  )
+  const eyes = hit.filter(k => k.words.endsWith('eye'))
+  const worst = eyes[0] ?? hit[0]
   if (worst) {
     const region = nearestPiece(
       at,
@@ -99,8 +98,8 @@ export const overEyes: Check = at => {
       fix: eyes.length || fix !== LEAVE_OUT ? fix : null,
     })
   }
-  const zones = (step.kind === 'wash' || step.kind === 'glitter') && step.zones.length > 0,
-    onHair = zones ? 0 : cover.area(regions.hair)
+  const zones = (step.kind === 'wash' || step.kind === 'glitter') && step.zones.length > 0
+  const onHair = zones ? 0 : cover.area(regions.hair)
   if (onHair > ON_HAIR && onHair > 0.1 * areaOf(cover.region)) {
     const fix = keptOff(
       step,

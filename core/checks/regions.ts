@@ -39,10 +39,10 @@ const joined = (rings: readonly Ring[]): Polygon[] => union(rings.flatMap(r => r
 /** Works the places of a ground out; on paper nothing is near an eye. */
 export function regionsOf(ground: Ground): Regions {
   if (!ground.face || ground.kind === 'board') return NONE
-  const kept = (ends: string) => joined(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring)),
-    zones = (ids: readonly ZoneId[]) => joined(ids.flatMap(id => ground.zone(id) ?? []))
-  const eyes = kept('eye'),
-    lids = zones(['left.lid', 'right.lid'])
+  const kept = (ends: string) => joined(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring))
+  const zones = (ids: readonly ZoneId[]) => joined(ids.flatMap(id => ground.zone(id) ?? []))
+  const eyes = kept('eye')
+  const lids = zones(['left.lid', 'right.lid'])
   return {
     eyes,
     openEyes: ground.eyesClosed ? [] : eyes,

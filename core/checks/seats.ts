@@ -16,20 +16,20 @@ import { seatedNear } from './shift'
 /** A sheet that bridges a hollow lets paint under it. */
 export const seats = ofSheets(at => {
   const { step, sheet, world } = at
-  const painted = paintedOpenings(step, world),
-    all = placementsOf(step, world).map((p, i) => seatingOf(sheet, p, world, painted[i])),
-    [worst] = [...all].sort((a, b) => a.seatedPressed - b.seatedPressed)
+  const painted = paintedOpenings(step, world)
+  const all = placementsOf(step, world).map((p, i) => seatingOf(sheet, p, world, painted[i]))
+  const [worst] = [...all].sort((a, b) => a.seatedPressed - b.seatedPressed)
   if (!worst || worst.seatedPressed >= FOLLOWS) return []
   // Only of a texture can the openings that stand off be left out; a motif would lose a piece.
-  const standing = new Set([...all[0]!.pressed].flatMap((gap, n) => (gap > 2 * SEATS_MM ? [n] : []))),
-    rest = (pass: Pass) => openingNumbers(pass, sheet).filter(n => !standing.has(n))
+  const standing = new Set([...all[0]!.pressed].flatMap((gap, n) => (gap > 2 * SEATS_MM ? [n] : [])))
+  const rest = (pass: Pass) => openingNumbers(pass, sheet).filter(n => !standing.has(n))
   let before: number | undefined
   const keptOver = (s: SheetStep) =>
-      [...at.regions.named.map(k => k.region), at.regions.hair].reduce(
-        (n, region) => n + openingsOn(s, sheet, region, world).size,
-        0,
-      ),
-    fixable = sheet.kind === 'texture' && standing.size > 0 && step.passes.every(p => rest(p).length > 0)
+    [...at.regions.named.map(k => k.region), at.regions.hair].reduce(
+      (n, region) => n + openingsOn(s, sheet, region, world).size,
+      0,
+    )
+  const fixable = sheet.kind === 'texture' && standing.size > 0 && step.passes.every(p => rest(p).length > 0)
   return [
     {
       level: 'care',

@@ -26,18 +26,18 @@ export function seatedNear(
   may: (step: SheetStep) => boolean,
 ): Fix | null {
   if (step.register || step.twin.own) return null
-  const [x, y] = step.at,
-    out = Math.sign(x) || 1,
-    ways = [
-      ['up', 0, -1],
-      ['down', 0, 1],
-      ...(Math.abs(x) < 3
-        ? []
-        : ([
-            ['outward', out, 0],
-            ['toward the middle', -out, 0],
-          ] as const)),
-    ] as const
+  const [x, y] = step.at
+  const out = Math.sign(x) || 1
+  const ways = [
+    ['up', 0, -1],
+    ['down', 0, 1],
+    ...(Math.abs(x) < 3
+      ? []
+      : ([
+          ['outward', out, 0],
+          ['toward the middle', -out, 0],
+        ] as const)),
+  ] as const
   const share = (s: SheetStep, most?: number) => {
     const painted = paintedOpenings(s, world)
     return Math.min(

@@ -11,8 +11,8 @@ export const LABEL = "Local rules and the product's label come first."
  * Below the first age the usual practice is a small design on the arm or none, years; below the second, lids and lashes stay clear (common
  * practice).
  */
-export const ARM_ONLY = 3,
-  CLEAR_LIDS = 6
+export const ARM_ONLY = 3
+export const CLEAR_LIDS = 6
 
 /** More of a place than this is painted and not only touched at its edge, mm2 (common practice). */
 const PAINTED = 6
@@ -29,9 +29,9 @@ function clearOf(at: Case, region: readonly Polygon[], named: string): Fix {
 
 /** What a person said counts for the steps that it concerns. */
 export const answers: Check = at => {
-  const { sitting } = at.look,
-    { step, cover, regions } = at,
-    found: Found[] = []
+  const { sitting } = at.look
+  const { step, cover, regions } = at
+  const found: Found[] = []
   if (sitting.eyes === 'no' && (shutForIt(step) || cover.area(regions.nearEyes) > PAINTED)) {
     found.push({
       level: 'stop',
@@ -53,8 +53,8 @@ export const answers: Check = at => {
 
 /** Lids and lash line of young children stay clear. */
 export const lids: Check = at => {
-  const age = ageOf(at.look),
-    own = shutForIt(at.step)
+  const age = ageOf(at.look)
+  const own = shutForIt(at.step)
   if (age >= CLEAR_LIDS || !at.regions.lids.length || !(own || at.cover.area(at.regions.lids) > PAINTED))
     return []
   return [
@@ -82,9 +82,9 @@ export const lipsShared: Check = ({ step }) =>
 
 /** What concerns the whole sitting: told once, on no step. */
 export function sittingFindings(look: Look, world: World): Found[] {
-  const { sitting } = look,
-    found: Found[] = [],
-    age = ageOf(look)
+  const { sitting } = look
+  const found: Found[] = []
+  const age = ageOf(look)
   if (age < ARM_ONLY && world.ground.face) {
     found.push({
       level: 'stop',

@@ -17,8 +17,8 @@ const tip = (world: World, tool: ToolId) => toolIn(world, tool).tip
 /** A tool wider than the sheet's rim leaves a halo of paint past it. */
 export const halo = ofSheets(({ step, sheet, world }) =>
   step.passes.flatMap((pass, i) => {
-    const margin = marginOf(sheet),
-      reach = tip(world, pass.tool) / 2
+    const margin = marginOf(sheet)
+    const reach = tip(world, pass.tool) / 2
     if (margin >= reach * 0.5) return []
     const better = SMALLER.find(
       t => tip(world, t) < tip(world, pass.tool) && margin >= (tip(world, t) / 2) * 0.5,
@@ -38,8 +38,8 @@ export const halo = ofSheets(({ step, sheet, world }) =>
 
 /** The least distance between the openings of two passes, mm; null when they share openings. */
 function between(a: Pass, b: Pass, sheet: Stencil): number | null {
-  const p = new Set(openingNumbers(a, sheet)),
-    q = openingNumbers(b, sheet)
+  const p = new Set(openingNumbers(a, sheet))
+  const q = openingNumbers(b, sheet)
   if (q.some(n => p.has(n))) return null
   let least = Infinity
   const points = (ring: Float64Array) =>
@@ -55,12 +55,12 @@ function between(a: Pass, b: Pass, sheet: Stencil): number | null {
 export const neighbour = ofSheets(({ step, sheet, world }) =>
   step.passes.flatMap((pass, i) => {
     const gaps = step.passes.flatMap((other, k) =>
-        k === i || JSON.stringify(other.load) === JSON.stringify(pass.load)
-          ? []
-          : (between(pass, other, sheet) ?? []),
-      ),
-      gap = Math.min(Infinity, ...gaps),
-      reach = tip(world, pass.tool) / 2
+      k === i || JSON.stringify(other.load) === JSON.stringify(pass.load)
+        ? []
+        : (between(pass, other, sheet) ?? []),
+    )
+    const gap = Math.min(Infinity, ...gaps)
+    const reach = tip(world, pass.tool) / 2
     if (gap >= reach) return []
     const better =
       SMALLER.find(t => tip(world, t) < tip(world, pass.tool) && tip(world, t) / 2 <= gap) ??
@@ -81,9 +81,9 @@ export const neighbour = ofSheets(({ step, sheet, world }) =>
 /** A second load in the middle of a pattern comes out darker than the first. */
 export const reload = ofSheets(({ step, sheet, world }) =>
   step.passes.flatMap((pass, i) => {
-    const area = passOpenings(pass, sheet).reduce((a, o) => a + polygonArea(o), 0),
-      loadsAt = (dabs: number) => passLoads(pass, sheet, world, dabs),
-      loads = loadsAt(pass.dabs)
+    const area = passOpenings(pass, sheet).reduce((a, o) => a + polygonArea(o), 0)
+    const loadsAt = (dabs: number) => passLoads(pass, sheet, world, dabs)
+    const loads = loadsAt(pass.dabs)
     if (loads < 2) return []
     let most = pass.dabs
     while (most > 1 && loadsAt(most) > 1) most--

@@ -26,8 +26,8 @@ export interface CutReport {
 
 /** The order of cuts: the nearest opening next, the sheet's edge last, so that the sheet stays flat while it is cut. */
 export function cutOrder(sheet: SheetGeometry): Ring[] {
-  const left = sheet.openings.flatMap(o => [...o.holes, o.outer]),
-    order: Ring[] = []
+  const left = sheet.openings.flatMap(o => [...o.holes, o.outer])
+  const order: Ring[] = []
   let x = -sheet.width / 2,
     y = -sheet.height / 2
   while (left.length) {
@@ -53,9 +53,9 @@ export function cutOrder(sheet: SheetGeometry): Ring[] {
  * @throws RangeError with a sentence when the file cannot be read
  */
 export function cut(file: string, settings: CutterSettings = CUTTER): CutReport {
-  const { sheet } = readSheetFile(file),
-    order = cutOrder(sheet),
-    cutLength = order.reduce((l, ring) => l + perimeter(ring), 0)
+  const { sheet } = readSheetFile(file)
+  const order = cutOrder(sheet)
+  const cutLength = order.reduce((l, ring) => l + perimeter(ring), 0)
   let travel = 0,
     x = -sheet.width / 2,
     y = -sheet.height / 2
@@ -63,10 +63,13 @@ export function cut(file: string, settings: CutterSettings = CUTTER): CutReport 
     travel += Math.hypot(ring[0]! - x, ring[1]! - y)
     ;[x, y] = [ring[0]!, ring[1]!]
   }
-  const edges = edgesOf(sheet),
-    { bridges, necks } = necksOf(edges, settings.leastGap)
-  const narrow = slotsOf(sheet, edges, necks, settings.leastGap).filter(s => s.width < settings.leastGap),
-    middle = (n: { from: Point; to: Point }): Point => [(n.from[0] + n.to[0]) / 2, (n.from[1] + n.to[1]) / 2]
+  const edges = edgesOf(sheet)
+  const { bridges, necks } = necksOf(edges, settings.leastGap)
+  const narrow = slotsOf(sheet, edges, necks, settings.leastGap).filter(s => s.width < settings.leastGap)
+  const middle = (n: { from: Point; to: Point }): Point => [
+    (n.from[0] + n.to[0]) / 2,
+    (n.from[1] + n.to[1]) / 2,
+  ]
   return {
     cuts: order.length,
     cutLength,

@@ -28,10 +28,10 @@ export const csvOf = (swatches: readonly Swatch[]): string =>
  * @returns the colours, and a note for each line that was passed over; throws RangeError when there is none
  */
 export function readPalette(text: string): { swatches: Swatch[]; notes: string[] } {
-  const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/),
-    gpl = /^gimp palette/i.test(lines[0] ?? ''),
-    swatches: Swatch[] = [],
-    notes: string[] = []
+  const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/)
+  const gpl = /^gimp palette/i.test(lines[0] ?? '')
+  const swatches: Swatch[] = []
+  const notes: string[] = []
   if (lines.length > 4000)
     throw new RangeError('The palette has more than 4,000 lines; palettes of up to that are read.')
   const add = (name: string, colour: string | undefined, n: number) => {
@@ -41,8 +41,8 @@ export function readPalette(text: string): { swatches: Swatch[]; notes: string[]
   if (gpl) {
     lines.forEach((line, n) => {
       if (n === 0 || /^\s*(#|$|name:|columns:)/i.test(line)) return
-      const m = /^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})\s*(.*)$/.exec(line),
-        rgb = m ? [m[1], m[2], m[3]].map(Number) : []
+      const m = /^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})\s*(.*)$/.exec(line)
+      const rgb = m ? [m[1], m[2], m[3]].map(Number) : []
       add(
         m?.[4] ?? '',
         m && rgb.every(v => v <= 255)
@@ -52,10 +52,10 @@ export function readPalette(text: string): { swatches: Swatch[]; notes: string[]
       )
     })
   } else {
-    const { data: rows } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' }),
-      head = rows[0]?.map(c => c.trim().toLowerCase()) ?? []
-    const name = head.indexOf('name'),
-      colour = head.findIndex(c => c === 'colour' || c === 'color' || c === 'hex')
+    const { data: rows } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
+    const head = rows[0]?.map(c => c.trim().toLowerCase()) ?? []
+    const name = head.indexOf('name')
+    const colour = head.findIndex(c => c === 'colour' || c === 'color' || c === 'hex')
     if (colour < 0)
       throw new RangeError(
         'This is no palette: a GPL file begins with "GIMP Palette", and CSV has the columns "name" and "colour".',

@@ -46,9 +46,9 @@ const colourOf = ({ bits, paints }: Print): string =>
  * @param box the part of the picture plane to show, mm
  */
 export function lookSvg(look: Look, world: World, box = world.ground.box): string {
-  const { front } = world.ground,
-    w = box.maxX - box.minX,
-    h = box.maxY - box.minY
+  const { front } = world.ground
+  const w = box.maxX - box.minX
+  const h = box.maxY - box.minY
   const prints = look.steps.map(step => {
     const paths = kindOf(step)
       .prints(step, world)

@@ -39,8 +39,8 @@ function toRing(path: Path64): Ring {
 
 function polygonsIn(node: PolyPath64, into: Polygon[]): Polygon[] {
   for (let i = 0; i < node.count; i++) {
-    const outer = node.child(i),
-      holes: Ring[] = []
+    const outer = node.child(i)
+    const holes: Ring[] = []
     for (let k = 0; k < outer.count; k++) {
       const hole = outer.child(k)
       holes.push(toRing(hole.polygon!))
@@ -52,8 +52,8 @@ function polygonsIn(node: PolyPath64, into: Polygon[]): Polygon[] {
 }
 
 function combine(type: ClipType, subject: Paths64, clip: Paths64, rule: FillRule): Polygon[] {
-  const tree = new PolyTree64(),
-    engine = new Clipper64()
+  const tree = new PolyTree64()
+  const engine = new Clipper64()
   engine.addSubject(subject)
   if (clip.length) engine.addClip(clip)
   engine.execute(type, rule, tree)
@@ -64,8 +64,8 @@ const pathsOf = (polygons: Iterable<Polygon>): Paths64 => {
   const paths: Paths64 = []
   for (const p of polygons) {
     // Outer rings and holes must run opposite ways for the non-zero rule.
-    const outer = toPath(p.outer),
-      sign = Math.sign(signedArea(p.outer))
+    const outer = toPath(p.outer)
+    const sign = Math.sign(signedArea(p.outer))
     paths.push(sign < 0 ? outer.reverse() : outer)
     for (const hole of p.holes) {
       const path = toPath(hole)

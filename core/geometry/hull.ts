@@ -11,8 +11,8 @@ export function hullOf(rings: readonly Ring[]): Ring {
     const chain: Point[] = []
     for (const p of list) {
       while (chain.length > 1) {
-        const a = chain[chain.length - 2]!,
-          b = chain[chain.length - 1]!
+        const a = chain[chain.length - 2]!
+        const b = chain[chain.length - 1]!
         if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
         chain.pop()
       }

@@ -46,8 +46,8 @@ export function centroidOf(polygons: Iterable<Polygon>): Point {
     x = 0,
     y = 0
   const take = (ring: Ring, sign: number) => {
-    const a = sign * Math.abs(signedArea(ring)),
-      c = ringCentroid(ring)
+    const a = sign * Math.abs(signedArea(ring))
+    const c = ringCentroid(ring)
     area += a
     x += a * c[0]
     y += a * c[1]
@@ -61,15 +61,15 @@ export function centroidOf(polygons: Iterable<Polygon>): Point {
 
 /** How far the edges of one region stay from those of another, mm; infinite when either has none. Regions that overlap are not told apart. */
 export function distanceBetween(a: readonly Polygon[], b: readonly Polygon[]): number {
-  const p = ringsOf(a),
-    q = ringsOf(b)
+  const p = ringsOf(a)
+  const q = ringsOf(b)
   let least = Infinity
   const from = (points: readonly Ring[], edges: readonly Ring[]) => {
     for (const ring of points)
       for (const edge of edges) {
         for (let k = 0; k < ring.length; k += 2) {
-          const x = ring[k]!,
-            y = ring[k + 1]!
+          const x = ring[k]!
+          const y = ring[k + 1]!
           for (let i = 0, j = edge.length - 2; i < edge.length; j = i, i += 2) {
             const t = shareAlong(x, y, edge[j]!, edge[j + 1]!, edge[i]!, edge[i + 1]!)
             least = Math.min(

@@ -9,17 +9,17 @@ export interface Rigid {
 
 /** A point put through a rigid map. */
 export function movedBy({ turn, shift }: Rigid, [x, y]: Point): Point {
-  const c = Math.cos(radians(turn)),
-    s = Math.sin(radians(turn))
+  const c = Math.cos(radians(turn))
+  const s = Math.sin(radians(turn))
   return [c * x - s * y + shift[0], s * x + c * y + shift[1]]
 }
 
 /** The point that a rigid map brings to `p`. */
 export function movedBack({ turn, shift }: Rigid, [x, y]: Point): Point {
-  const c = Math.cos(radians(turn)),
-    s = Math.sin(radians(turn)),
-    dx = x - shift[0],
-    dy = y - shift[1]
+  const c = Math.cos(radians(turn))
+  const s = Math.sin(radians(turn))
+  const dx = x - shift[0]
+  const dy = y - shift[1]
   return [c * dx + s * dy, c * dy - s * dx]
 }
 
@@ -45,16 +45,16 @@ export function rigidFit(
   let dot = 0,
     cross = 0
   for (const [f, t] of pairs) {
-    const ax = f[0] - fx,
-      ay = f[1] - fy,
-      bx = t[0] - tx,
-      by = t[1] - ty
+    const ax = f[0] - fx
+    const ay = f[1] - fy
+    const bx = t[0] - tx
+    const by = t[1] - ty
     dot += ax * bx + ay * by
     cross += ax * by - ay * bx
   }
-  const turn = n > 1 ? degrees(Math.atan2(cross, dot)) : 0,
-    c = Math.cos(radians(turn)),
-    s = Math.sin(radians(turn))
+  const turn = n > 1 ? degrees(Math.atan2(cross, dot)) : 0
+  const c = Math.cos(radians(turn))
+  const s = Math.sin(radians(turn))
   const map: Rigid = { turn, shift: [tx - c * fx + s * fy, ty - s * fx - c * fy] }
   const squares = pairs.reduce((sum, [f, t]) => {
     const p = movedBy(map, f)

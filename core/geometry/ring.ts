@@ -68,8 +68,8 @@ export function ringCentroid(ring: Ring): Point {
 export function boxOf(ring: Ring, into: Readonly<Box> = EMPTY_BOX): Box {
   let { minX, minY, maxX, maxY } = into
   for (let i = 0; i < ring.length; i += 2) {
-    const x = ring[i]!,
-      y = ring[i + 1]!
+    const x = ring[i]!
+    const y = ring[i + 1]!
     if (x < minX) minX = x
     if (x > maxX) maxX = x
     if (y < minY) minY = y
@@ -86,8 +86,8 @@ export const boxesMeet = (a: Readonly<Box>, b: Readonly<Box>): boolean =>
 export function ringHolds(ring: Ring, x: number, y: number): boolean {
   let inside = false
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-    const yi = ring[i + 1]!,
-      yj = ring[j + 1]!
+    const yi = ring[i + 1]!
+    const yj = ring[j + 1]!
     if (yi > y !== yj > y && x < ((ring[j]! - ring[i]!) * (y - yi)) / (yj - yi) + ring[i]!) inside = !inside
   }
   return inside

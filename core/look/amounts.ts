@@ -25,8 +25,8 @@ export function amountsOf(look: Look, world: World): Amount[] {
   }
   return [...all]
     .map(([id, { name, colour, mg }]) => {
-      const paint = world.paint(id),
-        grams = mg / 1000 / REACHES
+      const paint = world.paint(id)
+      const grams = mg / 1000 / REACHES
       return {
         id,
         name: paint?.name ?? name,

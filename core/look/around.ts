@@ -52,8 +52,8 @@ const p = (
   step: number,
   usual: number,
 ): Param => ({ name, words, unit, least, most, step, usual })
-const PRESS = p('press', 'pressure', '%', 5, 100, 5, 45),
-  DISTANCE = p('distance', 'distance', 'mm', -4, 12, 0.2, 0)
+const PRESS = p('press', 'pressure', '%', 5, 100, 5, 45)
+const DISTANCE = p('distance', 'distance', 'mm', -4, 12, 0.2, 0)
 
 /** Lines that follow something else instead of handles of their own. */
 export const AROUND = {
@@ -80,20 +80,20 @@ export const AROUND_IDS = Object.keys(AROUND) as AroundId[]
 /** Rings that a source covers on the skin. Only steps before the one that asks count, so that nothing goes around itself. */
 export function sourceRings(source: Source, asking: string, world: World): Ring[] {
   if (source.use === 'zones') return source.zones.flatMap(id => world.ground.zone(id) ?? [])
-  const steps = (world.steps ?? []) as readonly Step[],
-    before = steps.slice(
+  const steps = (world.steps ?? []) as readonly Step[]
+  const before = steps.slice(
+    0,
+    Math.max(
       0,
-      Math.max(
-        0,
-        steps.findIndex(s => s.id === asking),
-      ),
+      steps.findIndex(s => s.id === asking),
     ),
-    host = before.find(s => s.id === source.step)
+  )
+  const host = before.find(s => s.id === source.step)
   if (!host) return []
   if (host.kind === 'sheet' && source.openings) {
     const sheet = world.stencil(host.stencil)
-    const printed = paintedOpenings(host, world),
-      asTwin = ownNumber(host, world)
+    const printed = paintedOpenings(host, world)
+    const asTwin = ownNumber(host, world)
     return sheet
       ? placementsOf(host, world).flatMap((place, i) => {
           const laid = layOn(world.ground.surface, place, true)
@@ -115,8 +115,8 @@ export const regionFrom = (rings: readonly Ring[]): Polygon[] => regionOf(rings,
 
 /** A closed outline in even steps. */
 export function evenly(ring: Ring): Point[] {
-  const line = pointsOf(ring),
-    n = Math.max(12, Math.round(lengthOf(line, true) / 0.9))
+  const line = pointsOf(ring)
+  const n = Math.max(12, Math.round(lengthOf(line, true) / 0.9))
   return stationsAt(
     line,
     Array.from({ length: n }, (_, i) => i / n),
@@ -133,12 +133,12 @@ export function aroundSpines(
   asking: string,
   world: World,
 ): Spine[] {
-  const rings = sourceRings(source, asking, world),
-    thick = widthAt(brush, value.press! / 100),
-    thin = BRUSHES[brush].least
+  const rings = sourceRings(source, asking, world)
+  const thick = widthAt(brush, value.press! / 100)
+  const thin = BRUSHES[brush].least
   if (shape === 'outline') {
-    const print = regionFrom(rings),
-      away = value.distance! + thick / 2
+    const print = regionFrom(rings)
+    const away = value.distance! + thick / 2
     return offset(print, away).map(poly => {
       const line = awayOnSkin(evenly(poly.outer), print, away, world.ground.surface)
       // Thicker where it turns toward the ground: a line of one width looks printed.
@@ -153,30 +153,30 @@ export function aroundSpines(
     })
   }
   const host =
-      source.use === 'step'
-        ? (world.steps as readonly Step[] | undefined)?.find(s => s.id === source.step)
-        : undefined,
-    anchor = host ? kindOf(host).anchor(host) : null
+    source.use === 'step'
+      ? (world.steps as readonly Step[] | undefined)?.find(s => s.id === source.step)
+      : undefined
+  const anchor = host ? kindOf(host).anchor(host) : null
   return regionFrom(rings).map((poly, n): Spine => {
-    const grown = value.distance ? (offset([poly], value.distance)[0] ?? poly) : poly,
-      line = awayOnSkin(evenly(grown.outer), [poly], value.distance!, world.ground.surface),
-      middle = ringCentroid(poly.outer)
+    const grown = value.distance ? (offset([poly], value.distance)[0] ?? poly) : poly
+    const line = awayOnSkin(evenly(grown.outer), [poly], value.distance!, world.ground.surface)
+    const middle = ringCentroid(poly.outer)
     // On the other side of the face than its host, it is a mirror image.
     const mirror =
       anchor !== null &&
       Math.abs(anchor[0]) > 3 &&
       host?.twin.rule !== 'turn' &&
       Math.sign(middle[0]) !== Math.sign(anchor[0])
-    const wanted = mirror ? -value.side! : value.side!,
-      turn = (q: Point) => Math.abs(((bearing(middle, q) - wanted + 540) % 360) - 180),
-      start = line.reduce((best, q, i) => (turn(q) < turn(line[best]!) ? i : best), 0)
-    const half = Math.round((line.length * value.share!) / 200),
-      run = Array.from(
-        { length: 2 * half + 1 },
-        (_, k) => line[(((start + k - half) % line.length) + line.length) % line.length]!,
-      ),
-      jag = value.jag! / 100,
-      taper = thinThickThin(thick, 0.15)
+    const wanted = mirror ? -value.side! : value.side!
+    const turn = (q: Point) => Math.abs(((bearing(middle, q) - wanted + 540) % 360) - 180)
+    const start = line.reduce((best, q, i) => (turn(q) < turn(line[best]!) ? i : best), 0)
+    const half = Math.round((line.length * value.share!) / 200)
+    const run = Array.from(
+      { length: 2 * half + 1 },
+      (_, k) => line[(((start + k - half) % line.length) + line.length) % line.length]!,
+    )
+    const jag = value.jag! / 100
+    const taper = thinThickThin(thick, 0.15)
     return {
       points: run,
       widths: run.map(

@@ -32,16 +32,16 @@ export function awayOnSkin(
     let near: Point = at,
       least = Infinity
     for (const k of index.neighbors(at[0], at[1], TRIED)) {
-      const [a, b] = edges[k]!,
-        q = mix(a, b, shareAlong(at[0], at[1], ...a, ...b)),
-        d = distance(at, q)
+      const [a, b] = edges[k]!
+      const q = mix(a, b, shareAlong(at[0], at[1], ...a, ...b))
+      const d = distance(at, q)
       if (d < least) [near, least] = [q, d]
     }
     if (least < 1e-6) return at
-    const dx = at[0] - near[0],
-      dy = at[1] - near[1],
-      [E, F, G] = metricAt(surface, near[0] + dx / 2, near[1] + dy / 2),
-      long = Math.sqrt(E * dx * dx + 2 * F * dx * dy + G * dy * dy)
+    const dx = at[0] - near[0]
+    const dy = at[1] - near[1]
+    const [E, F, G] = metricAt(surface, near[0] + dx / 2, near[1] + dy / 2)
+    const long = Math.sqrt(E * dx * dx + 2 * F * dx * dy + G * dy * dy)
     return mix(near, at, Math.abs(away) / long)
   })
 }

@@ -50,8 +50,8 @@ function leftFree(step: Step, ground: Ground): Ring[] {
 
 /** The rings of each film or thing that a step lays, and those inside which nothing of it lies; the shade that a gem throws is no part of it. */
 function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free: readonly Ring[] } {
-  const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true }),
-    gems = prints.filter(p => p.bits?.kind === 'gem')
+  const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true })
+  const gems = prints.filter(p => p.bits?.kind === 'gem')
   return { rings: (gems.length ? gems : prints).map(p => clockwise(p.rings)), free: prints[0]?.free ?? [] }
 }
 
@@ -60,9 +60,9 @@ function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free
  * answers which mm2 of a region a step covers.
  */
 export function coverOf(step: Step, world: World): Cover {
-  const made = laidRings(step, world),
-    laid = made.rings.map(rings => rings.map(ring => ({ ring, box: boxOf(ring) }))),
-    free = [...leftFree(step, world.ground), ...made.free]
+  const made = laidRings(step, world)
+  const laid = made.rings.map(rings => rings.map(ring => ({ ring, box: boxOf(ring) })))
+  const free = [...leftFree(step, world.ground), ...made.free]
   /** Only rings near the region are clipped: a texture has thousands. A hole lies within its outer ring, so both are dropped together or the hole alone. */
   const near = (box: Readonly<Box>) =>
     laid.flatMap(rings => {
@@ -113,16 +113,16 @@ export function openingsOver(
   least = TOUCH,
 ): number[] {
   if (region.length === 0) return []
-  const laid = layOn(ground.surface, placement, true),
-    box = boxAround(region),
-    found: number[] = []
+  const laid = layOn(ground.surface, placement, true)
+  const box = boxAround(region)
+  const found: number[] = []
   const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY)
   for (const n of numbers) {
     const opening = sheet.openings[n]
     if (!opening) continue
-    const own = boxOf(opening.outer),
-      [x, y]: Point = laid.point([(own.minX + own.maxX) / 2, (own.minY + own.maxY) / 2]),
-      far = Math.hypot(own.maxX - own.minX, own.maxY - own.minY) + reach
+    const own = boxOf(opening.outer)
+    const [x, y]: Point = laid.point([(own.minX + own.maxX) / 2, (own.minY + own.maxY) / 2])
+    const far = Math.hypot(own.maxX - own.minX, own.maxY - own.minY) + reach
     // Far from the region an opening need not be laid point by point; on steep skin it looks smaller, never larger.
     if (Math.abs(x - (box.minX + box.maxX) / 2) > far || Math.abs(y - (box.minY + box.maxY) / 2) > far)
       continue

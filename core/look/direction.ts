@@ -14,8 +14,8 @@ export function bearingOn(ground: Ground, at: Point, to: Point): number {
 /** Mean resultant length of some angles (degrees): 1 when all agree, 0 when they cancel (Mardia and Jupp, Directional Statistics, 2.3). */
 export function meanResultantLength(angles: readonly number[]): number {
   if (angles.length === 0) return 0
-  const c = angles.reduce((s, a) => s + Math.cos((a * Math.PI) / 180), 0),
-    s = angles.reduce((t, a) => t + Math.sin((a * Math.PI) / 180), 0)
+  const c = angles.reduce((s, a) => s + Math.cos((a * Math.PI) / 180), 0)
+  const s = angles.reduce((t, a) => t + Math.sin((a * Math.PI) / 180), 0)
   return Math.hypot(c, s) / angles.length
 }
 
@@ -27,13 +27,13 @@ function ranksOf(list: readonly number[]): number[] {
 /** Spearman's rank correlation of two lists, -1 to 1; null for fewer than three pairs or where one list does not vary. */
 export function rankCorrelation(a: readonly number[], b: readonly number[]): number | null {
   if (a.length < 3) return null
-  const p = ranksOf(a),
-    q = ranksOf(b),
-    n = p.length,
-    m = (n + 1) / 2
-  const cov = p.reduce((s, v, i) => s + (v - m) * (q[i]! - m), 0),
-    vp = p.reduce((s, v) => s + (v - m) ** 2, 0),
-    vq = q.reduce((s, v) => s + (v - m) ** 2, 0)
+  const p = ranksOf(a)
+  const q = ranksOf(b)
+  const n = p.length
+  const m = (n + 1) / 2
+  const cov = p.reduce((s, v, i) => s + (v - m) * (q[i]! - m), 0)
+  const vp = p.reduce((s, v) => s + (v - m) ** 2, 0)
+  const vq = q.reduce((s, v) => s + (v - m) ** 2, 0)
   return vp > 0 && vq > 0 ? cov / Math.sqrt(vp * vq) : null
 }
 
@@ -63,8 +63,8 @@ export interface Flow {
 }
 
 /** Farther off than this an element breaks the flow, degrees; nearer to the focal point than this it has no way to point, mm (common practice). */
-export const BREAKS = 35,
-  AT_FOCUS = 8
+export const BREAKS = 35
+export const AT_FOCUS = 8
 
 /** The way that counts of something that leads both ways: the one nearer to the aim. */
 const toward = (p: Pointer, aim: number): number =>
@@ -77,8 +77,8 @@ export function flowOf(look: Pick<Look, 'steps' | 'focus'>, world: World): Flow 
       .flatMap((p): FlowElement[] => {
         const far = distance(p.at, look.focus)
         if (p.heading === null || far < AT_FOCUS) return []
-        const aim = bearingOn(world.ground, p.at, look.focus),
-          heading = toward(p, aim)
+        const aim = bearingOn(world.ground, p.at, look.focus)
+        const heading = toward(p, aim)
         return [
           {
             stepId: step.id,
@@ -94,10 +94,10 @@ export function flowOf(look: Pick<Look, 'steps' | 'focus'>, world: World): Flow 
         ]
       }),
   )
-  const together = meanResultantLength(elements.map(e => e.off)),
-    mean = elements.length
-      ? elements.reduce((s, e) => s + Math.cos((e.off * Math.PI) / 180), 0) / elements.length
-      : 0
+  const together = meanResultantLength(elements.map(e => e.off))
+  const mean = elements.length
+    ? elements.reduce((s, e) => s + Math.cos((e.off * Math.PI) / 180), 0) / elements.length
+    : 0
   return {
     elements,
     together,
@@ -123,8 +123,8 @@ const wordsOf = (n: number, toward: number): string =>
 
 /** The way in which a fresh texture lies: down on the forehead, up toward the top of the nose on the cheeks, else at the focal point. */
 export function usualHeading(ground: Ground, at: Point, focus: Point): number {
-  const zone = zoneAt(ground, at),
-    plain = zone ? plainZone(zone) : ''
+  const zone = zoneAt(ground, at)
+  const plain = zone ? plainZone(zone) : ''
   if (plain === 'forehead') return 180
   if (ground.face && ['cheek', 'cheekbone', 'jaw', 'chin', 'muzzle', 'under-eye'].includes(plain))
     return bearingOn(ground, at, ground.face.landmarks.mid.nasion)
@@ -135,8 +135,8 @@ export function usualHeading(ground: Ground, at: Point, focus: Point): number {
 export function aimStep(step: Step, world: World, focus: Point): void {
   if (step.kind === 'sheet') {
     // What is printed aims, and stays where it is; of a part-used sheet that is not the sheet's middle.
-    const middle = printedMiddle(step, world),
-      there = liesAt(middle, placementOf(step), world.ground)
+    const middle = printedMiddle(step, world)
+    const there = liesAt(middle, placementOf(step), world.ground)
     if (distance(there, focus) < 1) return
     step.tilt = tenth(
       aimedTilt(step.side, world.stencil(step.stencil)?.heading ?? 0, bearingOn(world.ground, there, focus)),
@@ -148,8 +148,8 @@ export function aimStep(step: Step, world: World, focus: Point): void {
   if (!isMark(step)) return
   const [own] = kindOf(step).pointers(step, world)
   if (!own || own.heading === null || distance(own.at, focus) < 1) return
-  const aim = bearingOn(world.ground, own.at, focus),
-    by = wrapDegrees(aim - toward(own, aim))
+  const aim = bearingOn(world.ground, own.at, focus)
+  const by = wrapDegrees(aim - toward(own, aim))
   if (step.kind === 'gem') step.heading = tenth(wrapDegrees(step.heading + by))
   else step.points = turnedHandles(step.points, world, by)
 }

@@ -49,13 +49,13 @@ export function freshLine(
       load: { kind: 'one', paint },
       dark: at[0] >= 0 ? 'right' : 'left',
     }
-  const def = shapeOf(shape),
-    way = def.flow === 'none' ? 0 : bearingOn(ground, at, focus) + (def.flow === 'from' ? 180 : 0),
-    laid = layOn(
-      ground.surface,
-      { at, tilt: Math.hypot(at[0] - focus[0], at[1] - focus[1]) < 4 ? 0 : way, side: 'A' },
-      true,
-    )
+  const def = shapeOf(shape)
+  const way = def.flow === 'none' ? 0 : bearingOn(ground, at, focus) + (def.flow === 'from' ? 180 : 0)
+  const laid = layOn(
+    ground.surface,
+    { at, tilt: Math.hypot(at[0] - focus[0], at[1] - focus[1]) < 4 ? 0 : way, side: 'A' },
+    true,
+  )
   return {
     kind: 'line',
     ...base(id, sentenceCase(def.words)),
@@ -71,8 +71,8 @@ export function freshLine(
 
 /** Handles of a stroke along the lash line of the eye nearest to a point, from the inner corner out; sizes grow with the face. */
 function eyePoints(shape: ShapeId, [x]: Point, { landmarks, form: { kx, ky } }: Face): [number, number][] {
-  const side = landmarks[x < 0 ? 'left' : 'right'],
-    out = x < 0 ? -1 : 1
+  const side = landmarks[x < 0 ? 'left' : 'right']
+  const out = x < 0 ? -1 : 1
   const off = ([px, py]: Point, dx: number, dy: number): Point => [px + out * dx * kx, py + dy * ky]
   const line =
     shape === 'lashes'
@@ -107,9 +107,9 @@ export function freshDots(
   ground: Ground,
   focus: Point,
 ): DotsStep {
-  const def = run === 'around' ? null : dotShape(run),
-    way = Math.hypot(at[0] - focus[0], at[1] - focus[1]) < 4 ? 0 : bearingOn(ground, at, focus),
-    laid = layOn(ground.surface, { at, tilt: way, side: 'A' }, true)
+  const def = run === 'around' ? null : dotShape(run)
+  const way = Math.hypot(at[0] - focus[0], at[1] - focus[1]) < 4 ? 0 : bearingOn(ground, at, focus)
+  const laid = layOn(ground.surface, { at, tilt: way, side: 'A' }, true)
   return {
     kind: 'dots',
     ...base(id, sentenceCase(def?.words ?? 'dots around')),
@@ -142,26 +142,26 @@ export function freshGlitter(
   on: string | null,
   ground: Ground,
 ): GlitterStep {
-  const laid = layOn(ground.surface, { at, tilt: 0, side: 'A' }, true),
-    usual: Record<GlitterStep['area'], Point[]> = {
-      patch: [
-        [0, 0],
-        [0, -12],
-      ],
-      trail: [
-        [-14, 6],
-        [0, 0],
-        [14, 6],
-      ],
-      outline: [
-        [-12, -8],
-        [12, -8],
-        [10, 10],
-        [-10, 10],
-      ],
-      zones: [],
-      print: [],
-    }
+  const laid = layOn(ground.surface, { at, tilt: 0, side: 'A' }, true)
+  const usual: Record<GlitterStep['area'], Point[]> = {
+    patch: [
+      [0, 0],
+      [0, -12],
+    ],
+    trail: [
+      [-14, 6],
+      [0, 0],
+      [14, 6],
+    ],
+    outline: [
+      [-12, -8],
+      [12, -8],
+      [10, 10],
+      [-10, 10],
+    ],
+    zones: [],
+    print: [],
+  }
   return {
     kind: 'glitter',
     ...base(id, 'Glitter'),
@@ -196,11 +196,11 @@ export function fillOf(
   ground: Ground,
   focus: Point,
 ): Step {
-  const laid = layOn(ground.surface, { at, tilt: bearingOn(ground, at, focus), side: 'A' }, true),
-    r = radius * 0.8
+  const laid = layOn(ground.surface, { at, tilt: bearingOn(ground, at, focus), side: 'A' }, true)
+  const r = radius * 0.8
   if (fill === 'dots') {
-    const first = Math.min(5, Math.max(1, r * 0.5)),
-      last = Math.max(0.6, first * 0.4)
+    const first = Math.min(5, Math.max(1, r * 0.5))
+    const last = Math.max(0.6, first * 0.4)
     return {
       ...freshDots(id, 'threes', at, null, paint, ground, focus),
       label: 'Dots in a gap',

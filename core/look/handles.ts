@@ -21,8 +21,8 @@ export interface Lie {
 export function twinMap(ground: Ground, { rule, about }: Twin): ((p: Point) => Point) | null {
   if (rule === 'none') return null
   if (rule === 'turn') {
-    const around = ground.surface.exponential(about ?? [0, 0]),
-      out = new Float64Array(2)
+    const around = ground.surface.exponential(about ?? [0, 0])
+    const out = new Float64Array(2)
     return p => {
       const [u, v] = around.from(...p)
       around.to(-u, -v, out, 0)
@@ -35,8 +35,8 @@ export function twinMap(ground: Ground, { rule, about }: Twin): ((p: Point) => P
 
 /** A step's handles, and its twin's after them when it has one. */
 export function liesOf({ points, twin }: Handled, ground: Ground): Lie[] {
-  const map = twinMap(ground, twin),
-    own: Lie = { points, mirror: false, twin: false }
+  const map = twinMap(ground, twin)
+  const own: Lie = { points, mirror: false, twin: false }
   return map ? [own, { points: points.map(map), mirror: twin.rule !== 'turn', twin: true }] : [own]
 }
 
@@ -61,8 +61,8 @@ export function onSkinBy<T>(
   draw: (handles: readonly Point[]) => T[],
   map: (drawn: T, to: (p: Point) => Point) => T,
 ): T[] {
-  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, true),
-    flat = points.map(laid.back)
+  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, true)
+  const flat = points.map(laid.back)
   return draw(mirror ? flat.map(flipped) : flat).map(d => map(d, p => laid.point(mirror ? flipped(p) : p)))
 }
 
@@ -73,8 +73,8 @@ export function inTheFlat<T>(
   draw: (handles: readonly Point[]) => T[],
   map: (drawn: T, to: (p: Point) => Point) => T,
 ): T[] {
-  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, true),
-    flat = points.map(laid.back)
+  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, true)
+  const flat = points.map(laid.back)
   return mirror ? draw(flat.map(flipped)).map(d => map(d, flipped)) : draw(flat)
 }
 
@@ -86,8 +86,8 @@ export const movedHandles = (points: readonly Point[], map: (p: Point) => Point)
 function middleOn(points: readonly Point[], { ground }: World): Point {
   let at = anchorOf(points)
   for (let n = 0; n < 4; n++) {
-    const from = ground.surface.exponential(at, true),
-      [u, v] = anchorOf(points.map(p => from.from(...p)))
+    const from = ground.surface.exponential(at, true)
+    const [u, v] = anchorOf(points.map(p => from.from(...p)))
     if (Math.hypot(u, v) < 0.02) break
     const out = new Float64Array(2)
     from.to(u, v, out, 0)
@@ -103,9 +103,9 @@ export function turnedHandles(
   degrees: number,
   grow = 1,
 ): [number, number][] {
-  const at = middleOn(points, world),
-    laid = layOn(world.ground.surface, { at, tilt: degrees, side: 'A' }, true),
-    straight = layOn(world.ground.surface, { at, tilt: 0, side: 'A' }, true)
+  const at = middleOn(points, world)
+  const laid = layOn(world.ground.surface, { at, tilt: degrees, side: 'A' }, true)
+  const straight = layOn(world.ground.surface, { at, tilt: 0, side: 'A' }, true)
   return movedHandles(points, p => {
     const [x, y] = straight.back(p)
     return laid.point([x * grow, y * grow])

@@ -12,12 +12,12 @@ export interface Handling {
  * A copy keeps the side on which it was last used; with enough copies none is flipped.
  */
 export function handlingsOf(steps: readonly Step[], world: World): Handling[] {
-  const used = new Map<string, ('A' | 'B')[]>(),
-    list: Handling[] = []
+  const used = new Map<string, ('A' | 'B')[]>()
+  const list: Handling[] = []
   for (const step of steps) {
     if (step.kind !== 'sheet') continue
-    const copies = Math.max(1, world.stencil(step.stencil)?.copies ?? 1),
-      sides = used.get(step.stencil) ?? []
+    const copies = Math.max(1, world.stencil(step.stencil)?.copies ?? 1)
+    const sides = used.get(step.stencil) ?? []
     used.set(step.stencil, sides)
     placementsOf(step, world).forEach(({ side }, i) => {
       if (sides.includes(side)) return

@@ -38,24 +38,24 @@ export function loadPrint(
   world: World,
 ): Pick<Print, 'paints' | 'axis' | 'strips'> {
   if (load.kind === 'one') return { paints: [laidPaint(load.paint, world)], axis: null, strips: null }
-  const b = boxAround(numbers.map(n => sheet.openings[n]!)),
-    middle: Point = [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2],
-    c = Math.sin(radians(load.direction)),
-    s = -Math.cos(radians(load.direction))
+  const b = boxAround(numbers.map(n => sheet.openings[n]!))
+  const middle: Point = [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]
+  const c = Math.sin(radians(load.direction))
+  const s = -Math.cos(radians(load.direction))
   // The axis is as long as the painted openings are wide that way.
-  const half = (Math.abs(c) * (b.maxX - b.minX) + Math.abs(s) * (b.maxY - b.minY)) / 2,
-    axis = {
-      kind: 'line' as const,
-      from: laid.point([middle[0] - c * half, middle[1] - s * half]),
-      to: laid.point([middle[0] + c * half, middle[1] + s * half]),
-    }
+  const half = (Math.abs(c) * (b.maxX - b.minX) + Math.abs(s) * (b.maxY - b.minY)) / 2
+  const axis = {
+    kind: 'line' as const,
+    from: laid.point([middle[0] - c * half, middle[1] - s * half]),
+    to: laid.point([middle[0] + c * half, middle[1] + s * half]),
+  }
   if (load.kind === 'over')
     return { paints: [laidPaint(load.first, world), laidPaint(load.second, world)], axis, strips: null }
   const strips = world.paint(load.cake.id)?.strips.length
-      ? world.paint(load.cake.id)!.strips
-      : load.cake.strips,
-    total = strips.reduce((sum, strip) => sum + strip.width, 0),
-    finish = world.paint(load.cake.id)?.finish ?? 'matte'
+    ? world.paint(load.cake.id)!.strips
+    : load.cake.strips
+  const total = strips.reduce((sum, strip) => sum + strip.width, 0)
+  const finish = world.paint(load.cake.id)?.finish ?? 'matte'
   let sum = 0
   return {
     paints: strips.map(strip => ({ optics: opticsOfColour(strip.colour), finish })),

@@ -56,12 +56,12 @@ export function parseLook(data: unknown): ParsedLook {
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== LOOK_FORMAT) {
     return { ok: false, errors: [`This is not a look: its "format" is not "${LOOK_FORMAT}".`] }
   }
-  const now = upgraded(data),
-    result = lookSchema.safeParse(now)
+  const now = upgraded(data)
+  const result = lookSchema.safeParse(now)
   if (!result.success)
     return { ok: false, errors: result.error.issues.slice(0, 10).map(issue => sentence(issue, now)) }
-  const look = result.data as Look,
-    seen = new Set<string>()
+  const look = result.data as Look
+  const seen = new Set<string>()
   for (const step of look.steps) {
     if (seen.has(step.id)) return { ok: false, errors: [`Two steps have the same id "${step.id}".`] }
     seen.add(step.id)

@@ -56,16 +56,16 @@ export interface Moved {
 }
 
 /** More of a print than this beside the skin, or on eyes, nostrils and mouth, does not fit: shares, 0 to 1. */
-const BESIDE = 0.06,
-  SPOILT = 0.05
+const BESIDE = 0.06
+const SPOILT = 0.05
 
 /** The map of points from one ground to another: along landmarks from face to face, else the whole design drawn together or apart about its middle. */
 export function pointMap(from: Ground, to: Ground): (at: Point) => Point {
   if (from.face && to.face) return faceMap(from.face, to.face)
-  const a = middleOf(from),
-    b = middleOf(to),
-    kx = reachOf(to)[0] / reachOf(from)[0],
-    ky = Math.min(1.2, reachOf(to)[1] / reachOf(from)[1])
+  const a = middleOf(from)
+  const b = middleOf(to)
+  const kx = reachOf(to)[0] / reachOf(from)[0]
+  const ky = Math.min(1.2, reachOf(to)[1] / reachOf(from)[1])
   return ([x, y]) => [b[0] + (x - a[0]) * kx, b[1] + (y - a[1]) * ky]
 }
 
@@ -83,12 +83,12 @@ function faceMap(from: Face, to: Face): (at: Point) => Point {
     const ym = from.form.toMean(y)
     return [(x / from.form.wide(ym)) * to.form.wide(ym), to.form.fromMean(ym)]
   }
-  const targets = new Map(landmarkList(to.landmarks).map(m => [m.id, m.at])),
-    marks = landmarkList(from.landmarks).map(({ id, at }) => {
-      const there = rough(at),
-        goal = targets.get(id)!
-      return { at, dx: goal[0] - there[0], dy: goal[1] - there[1] }
-    })
+  const targets = new Map(landmarkList(to.landmarks).map(m => [m.id, m.at]))
+  const marks = landmarkList(from.landmarks).map(({ id, at }) => {
+    const there = rough(at)
+    const goal = targets.get(id)!
+    return { at, dx: goal[0] - there[0], dy: goal[1] - there[1] }
+  })
   return at => {
     const here = rough(at)
     let sum = 0,
@@ -149,13 +149,13 @@ export function movedTo(
   stencil: World['stencil'],
   drawer: readonly Candidate[] = [],
 ): Moved {
-  const next = structuredClone(look),
-    from = groundFor(look)
+  const next = structuredClone(look)
+  const from = groundFor(look)
   next.canvas = structuredClone(canvas) as Look['canvas']
   next.skin.age = age
-  const to = groundFor(next),
-    map = pointMap(from, to),
-    at = (p: Point): [number, number] => round(map(p))
+  const to = groundFor(next)
+  const map = pointMap(from, to)
+  const at = (p: Point): [number, number] => round(map(p))
   next.focus = at(look.focus)
   for (const step of next.steps) {
     if (step.kind === 'wash') moveWash(step, from, to, map)
@@ -184,13 +184,13 @@ function moveWash(wash: Wash, from: Ground, to: Ground, map: (at: Point) => Poin
   }
   if (axis.kind === 'line') wash.axis = { kind: 'line', from: round(map(axis.from)), to: round(map(axis.to)) }
   else {
-    const start = map(axis.from),
-      ends = [
-        [axis.reach, 0],
-        [-axis.reach, 0],
-        [0, axis.reach],
-        [0, -axis.reach],
-      ].map(([x, y]) => distance(start, map([axis.from[0] + x!, axis.from[1] + y!])))
+    const start = map(axis.from)
+    const ends = [
+      [axis.reach, 0],
+      [-axis.reach, 0],
+      [0, axis.reach],
+      [0, -axis.reach],
+    ].map(([x, y]) => distance(start, map([axis.from[0] + x!, axis.from[1] + y!])))
     wash.axis = {
       kind: 'out',
       from: round(start),
@@ -208,21 +208,21 @@ function moveSheet(step: SheetStep, to: Ground, map: (at: Point) => Point): void
 
 /** Handles go where the skin under them went, and lengths grow or shrink as the handles draw apart or together. */
 function moveMark(step: MarkStep, to: Ground, map: (at: Point) => Point): void {
-  const spread = (points: readonly Point[]) => points.reduce((s, p) => s + distance(p, anchorOf(points)), 0),
-    anchor = anchorOf(step.points),
-    before = step.points.length > 1 ? spread(step.points) : 4 * 8
+  const spread = (points: readonly Point[]) => points.reduce((s, p) => s + distance(p, anchorOf(points)), 0)
+  const anchor = anchorOf(step.points)
+  const before = step.points.length > 1 ? spread(step.points) : 4 * 8
   const after =
-      step.points.length > 1
-        ? spread(step.points.map(map))
-        : spread(
-            [
-              [8, 0],
-              [-8, 0],
-              [0, 8],
-              [0, -8],
-            ].map(([x, y]) => map([anchor[0] + x!, anchor[1] + y!])),
-          ),
-    by = before > 0 ? Math.min(1.6, Math.max(0.6, after / before)) : 1
+    step.points.length > 1
+      ? spread(step.points.map(map))
+      : spread(
+          [
+            [8, 0],
+            [-8, 0],
+            [0, 8],
+            [0, -8],
+          ].map(([x, y]) => map([anchor[0] + x!, anchor[1] + y!])),
+        )
+  const by = before > 0 ? Math.min(1.6, Math.max(0.6, after / before)) : 1
   step.points = step.points.map(p => round(map(p)))
   if (step.twin.about) step.twin.about = round(map(step.twin.about))
   if (step.twin.rule === 'features' && !to.face) step.twin.rule = 'midline'
@@ -240,13 +240,13 @@ function moveMark(step: MarkStep, to: Ground, map: (at: Point) => Point): void {
 
 /** A placement carried along a map of points: a second point up the sheet tells how it leans there. */
 function carried<P extends { at: [number, number]; tilt: number }>(place: P, map: (at: Point) => Point): P {
-  const reach = 10,
-    up: Point = [
-      place.at[0] + reach * Math.sin(radians(place.tilt)),
-      place.at[1] - reach * Math.cos(radians(place.tilt)),
-    ]
-  const at = map(place.at),
-    lean = wrapDegrees(bearing(at, map(up)) - place.tilt)
+  const reach = 10
+  const up: Point = [
+    place.at[0] + reach * Math.sin(radians(place.tilt)),
+    place.at[1] - reach * Math.cos(radians(place.tilt)),
+  ]
+  const at = map(place.at)
+  const lean = wrapDegrees(bearing(at, map(up)) - place.tilt)
   // A sheet on the midline stays straight to the digit.
   return {
     ...place,
@@ -263,15 +263,15 @@ export function spoiltShares(
 ): { beside: number; spoilt: string[]; share: number } {
   const sheet = world.stencil(step.stencil)
   if (!sheet) return { beside: 0, spoilt: [], share: 0 }
-  const laid = layOn(world.ground.surface, placement),
-    used = new Set(step.passes.flatMap(p => openingNumbers(p, sheet)))
+  const laid = layOn(world.ground.surface, placement)
+  const used = new Set(step.passes.flatMap(p => openingNumbers(p, sheet)))
   const points = samplePoints({ ...sheet, openings: sheet.openings.filter((_, i) => used.has(i)) }).map(
-      laid.point,
-    ),
-    keep = world.ground.keepOuts.filter(k => k.words !== 'hair')
+    laid.point,
+  )
+  const keep = world.ground.keepOuts.filter(k => k.words !== 'hair')
   if (points.length === 0) return { beside: 0, spoilt: [], share: 0 }
-  const beside = points.filter(p => !onSkin(world.ground, p)).length,
-    hit = keep.filter(k => points.some(p => ringHolds(k.ring, ...p)))
+  const beside = points.filter(p => !onSkin(world.ground, p)).length
+  const hit = keep.filter(k => points.some(p => ringHolds(k.ring, ...p)))
   return {
     beside: beside / points.length,
     spoilt: hit.map(k => k.words),
@@ -328,18 +328,18 @@ function smaller(
   focus: Point,
   drawer: readonly Candidate[],
 ): Seat | null {
-  const at = layOn(ground.surface, placement).point([0, 0]),
-    zone = zoneAt(ground, at),
-    size = sheet.width * sheet.height,
-    radius = Math.max(12, Math.min(sheet.width, sheet.height) / 2)
+  const at = layOn(ground.surface, placement).point([0, 0])
+  const zone = zoneAt(ground, at)
+  const size = sheet.width * sheet.height
+  const radius = Math.max(12, Math.min(sheet.width, sheet.height) / 2)
   const list = drawer.filter(
     c =>
       c.width * c.height < 0.92 * size && Math.max(c.width, c.height) <= Math.max(sheet.width, sheet.height),
   )
   if (list.length === 0) return null
-  const disc = discAt(at, radius),
-    inside = clippedToSkin(disc, ground),
-    even = Math.abs(at[0]) < 3
+  const disc = discAt(at, radius)
+  const inside = clippedToSkin(disc, ground)
+  const even = Math.abs(at[0]) < 3
   const seats = seatsFor(
     { ring: inside, even, keepOuts: ground.keepOuts, focus, zone: zone && plainZone(zone) },
     list,
@@ -350,11 +350,11 @@ function smaller(
 
 /** A disc without the points that lie beside the skin: they are drawn in toward its middle until they lie on it. */
 function clippedToSkin(disc: Ring, ground: Ground): Ring {
-  const points = pointsOf(disc),
-    middle: Point = [
-      points.reduce((s, p) => s + p[0], 0) / points.length,
-      points.reduce((s, p) => s + p[1], 0) / points.length,
-    ]
+  const points = pointsOf(disc)
+  const middle: Point = [
+    points.reduce((s, p) => s + p[0], 0) / points.length,
+    points.reduce((s, p) => s + p[1], 0) / points.length,
+  ]
   return ringOf(
     points.map((p): Point => {
       for (let k = 1; k > 0.1; k -= 0.06) {

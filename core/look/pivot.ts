@@ -21,13 +21,13 @@ const tenth = (v: number): number => Math.round(v * 10) / 10 + 0
 
 /** The middle of what a sheet prints, in the sheet's frame (mm); its own middle when it prints about there. */
 export function printedMiddle(step: SheetStep, world: World): Point {
-  const sheet = world.stencil(step.stencil),
-    shapes = sheet
-      ? [...paintedOpenings({ ...step, twin: NO_TWIN }, world)[0]!].flatMap(n => sheet.openings[n] ?? [])
-      : []
+  const sheet = world.stencil(step.stencil)
+  const shapes = sheet
+    ? [...paintedOpenings({ ...step, twin: NO_TWIN }, world)[0]!].flatMap(n => sheet.openings[n] ?? [])
+    : []
   if (!shapes.length) return [0, 0]
-  const b = boxAround(shapes),
-    middle: Point = [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]
+  const b = boxAround(shapes)
+  const middle: Point = [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]
   return Math.hypot(...middle) < WHOLE ? [0, 0] : middle
 }
 
@@ -44,9 +44,9 @@ export function atSoThat(
 ): [number, number] {
   let at: Point = there
   for (let n = 0; n < 5; n++) {
-    const [x, y] = layOn(ground.surface, { at, tilt, side }, true).point(point),
-      dx = there[0] - x,
-      dy = there[1] - y
+    const [x, y] = layOn(ground.surface, { at, tilt, side }, true).point(point)
+    const dx = there[0] - x
+    const dy = there[1] - y
     at = [at[0] + dx, at[1] + dy]
     if (Math.hypot(dx, dy) < 0.02) break
   }
@@ -59,10 +59,10 @@ export const liesAt = (point: Point, placement: Placement, ground: Ground): Poin
 
 /** How far outward the dark edge of a stroke of several colours looks: above 0 away from a point, below 0 toward it. */
 function darkOutward({ points, dark }: Pick<LineStep, 'points' | 'dark'>, from: Point): number {
-  const a = points[0]!,
-    b = points.at(-1)!,
-    [x, y] = anchorOf(points),
-    way = dark === 'right' ? 1 : -1
+  const a = points[0]!
+  const b = points.at(-1)!
+  const [x, y] = anchorOf(points)
+  const way = dark === 'right' ? 1 : -1
   return way * (-(b[1] - a[1]) * (x - from[0]) + (b[0] - a[0]) * (y - from[1]))
 }
 
@@ -72,17 +72,17 @@ function darkOutward({ points, dark }: Pick<LineStep, 'points' | 'dark'>, from: 
  * @param from what is outward of: the focal point
  */
 export function flipTogether(steps: readonly Step[], world: World, from: Point): void {
-  const marks = steps.filter(isMark).filter(s => s.points.length),
-    sheets = steps.filter((s): s is SheetStep => s.kind === 'sheet')
-  const middles = sheets.map(s => printedMiddle(s, world)),
-    own = sheets.map((s, i) => liesAt(middles[i]!, placementOf(s), world.ground))
+  const marks = steps.filter(isMark).filter(s => s.points.length)
+  const sheets = steps.filter((s): s is SheetStep => s.kind === 'sheet')
+  const middles = sheets.map(s => printedMiddle(s, world))
+  const own = sheets.map((s, i) => liesAt(middles[i]!, placementOf(s), world.ground))
   const mirrored = flippedHandles([...marks.flatMap(s => s.points as Point[]), ...own], world)
   let k = 0
   for (const step of marks) {
     const points = mirrored.slice(k, (k += step.points.length))
     if (step.kind === 'line' && step.load.kind !== 'one') {
-      const before = darkOutward(step, from),
-        after = darkOutward({ points, dark: step.dark }, from)
+      const before = darkOutward(step, from)
+      const after = darkOutward({ points, dark: step.dark }, from)
       if (before * after < 0) step.dark = step.dark === 'left' ? 'right' : 'left'
     }
     if (step.kind === 'wash') step.axis = axisAfter(step, { ...step, points }, world.ground)
@@ -90,8 +90,8 @@ export function flipTogether(steps: readonly Step[], world: World, from: Point):
     step.points = points
   }
   sheets.forEach((step, i) => {
-    const side = step.side === 'A' ? ('B' as const) : ('A' as const),
-      tilt = tenth(wrapDegrees(-step.tilt))
+    const side = step.side === 'A' ? ('B' as const) : ('A' as const)
+    const tilt = tenth(wrapDegrees(-step.tilt))
     Object.assign(step, {
       side,
       tilt,
@@ -123,8 +123,8 @@ const UPON_ITSELF = 6
  * height, so that its twin goes to the other edge, and for what lies on that line the middle of the arm.
  */
 export function halfTurnAbout(step: Step, steps: readonly Step[], world: World): [number, number] {
-  const own = designMiddle([step], world) ?? [0, 0],
-    middle = designMiddle(steps, world) ?? own
+  const own = designMiddle([step], world) ?? [0, 0]
+  const middle = designMiddle(steps, world) ?? own
   const clear = (p: Point) => Math.hypot(p[0] - own[0], p[1] - own[1]) > UPON_ITSELF
   const about = [middle, [0, own[1]] as Point, [0, 0] as Point].find(clear) ?? [0, 0]
   return [about[0], about[1]]

@@ -15,8 +15,8 @@ import type { Seat, Stencil } from '../stencil'
 import { areaOf, TOUCH } from './cover'
 
 /** More of a print than this beside its spot, or off the skin, makes it no proposal, as a share (common practice). */
-const BESIDE = 0.35,
-  OFF = 0.02
+const BESIDE = 0.35
+const OFF = 0.02
 /** Of a texture each opening may touch what must stay free by less than this, as many may, mm2. */
 const SLIGHT = 0.02
 
@@ -29,17 +29,17 @@ const regionFromRing = (ring: Ring): Polygon[] => regionOf([ring], 'nonzero')
  * @returns null when it is no proposal
  */
 export function proposedSeat(seat: Seat, sheet: Stencil, ring: Ring, ground: Ground): Seat | null {
-  const laid = layOn(ground.surface, seat, true),
-    skin = union(ground.extent.flatMap(regionFromRing)),
-    kept = union(ground.keepOuts.flatMap(k => regionFromRing(k.ring))),
-    boxes = kept.map(p => boxOf(p.outer))
+  const laid = layOn(ground.surface, seat, true)
+  const skin = union(ground.extent.flatMap(regionFromRing))
+  const kept = union(ground.keepOuts.flatMap(k => regionFromRing(k.ring)))
+  const boxes = kept.map(p => boxOf(p.outer))
   const numbers = seat.openings ?? sheet.openings.map((_, n) => n)
   const opened = numbers.flatMap(n => {
     const o = sheet.openings[n]
     if (!o) return []
-    const rings = [o.outer, ...o.holes].map(laid.ring),
-      region = regionOf(rings, 'nonzero'),
-      box = boxOf(rings[0]!)
+    const rings = [o.outer, ...o.holes].map(laid.ring)
+    const region = regionOf(rings, 'nonzero')
+    const box = boxOf(rings[0]!)
     const over = boxes.some(b => boxesMeet(b, box)) ? areaOf(intersection(region, kept)) : 0
     // Points that all lie on the skin enclose nothing off it, as skin has no holes.
     const onSkin = rings[0]!.every(
@@ -69,8 +69,8 @@ export function proposedSeat(seat: Seat, sheet: Stencil, ring: Ring, ground: Gro
       ],
     }
   }
-  const total = opened.reduce((sum, o) => sum + o.area, 0),
-    sum = (of: (o: (typeof opened)[number]) => number) => opened.reduce((s, o) => s + of(o), 0)
+  const total = opened.reduce((sum, o) => sum + o.area, 0)
+  const sum = (of: (o: (typeof opened)[number]) => number) => opened.reduce((s, o) => s + of(o), 0)
   const fits =
     total > 0 &&
     sum(o => o.over) <= TOUCH &&

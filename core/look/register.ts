@@ -29,8 +29,8 @@ export interface RegisterFit extends Rigid {
   readonly matched: number
 }
 
-const lattices = new WeakMap<Stencil, Lattice | null>(),
-  middles = new WeakMap<Stencil, Point[]>()
+const lattices = new WeakMap<Stencil, Lattice | null>()
+const middles = new WeakMap<Stencil, Point[]>()
 
 function latticeFor(sheet: Stencil): Lattice | null {
   if (!lattices.has(sheet)) lattices.set(sheet, latticeOf(sheet.openings))
@@ -75,9 +75,9 @@ const indexOf = (points: readonly Point[]): Flatbush => {
 
 /** Where the solid between a texture's openings is widest, one point a cell. */
 function bridgePoints(host: Stencil, { a, b }: Lattice): Point[] {
-  const all = middlesOf(host),
-    index = indexOf(all),
-    box = boxAround(host.openings)
+  const all = middlesOf(host)
+  const index = indexOf(all)
+  const box = boxAround(host.openings)
   const offsets: Point[] = [
     [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2],
     [(a[0] - b[0]) / 2, (a[1] - b[1]) / 2],
@@ -91,8 +91,8 @@ function bridgePoints(host: Stencil, { a, b }: Lattice): Point[] {
     )
   }
   // Judged at the middle of the pattern, where every neighbour is there.
-  const [centre] = index.neighbors((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2, 1),
-    [cx, cy] = all[centre!]!
+  const [centre] = index.neighbors((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2, 1)
+  const [cx, cy] = all[centre!]!
   const best = offsets
     .map(o => ({ o, room: room([cx + o[0], cy + o[1]]) }))
     .sort((p, q) => q.room - p.room)[0]!.o
@@ -107,16 +107,16 @@ function latticeFit(
   way: 'openings' | 'bridges',
   hint: Rigid,
 ): RegisterFit | string {
-  const H = latticeFor(host),
-    G = latticeFor(guest)
+  const H = latticeFor(host)
+  const G = latticeFor(guest)
   if (!H) return `"${host.name}" has no regular pattern to register on; try motif in motif.`
   if (!G) return `"${guest.name}" has no regular pattern; try motif in motif.`
-  const nodes = middlesOf(guest),
-    targets = way === 'openings' ? middlesOf(host) : bridgePoints(host, H),
-    index = indexOf(targets)
-  const length = (v: Point) => Math.hypot(...v),
-    angle = (v: Point) => degrees(Math.atan2(v[1], v[0])),
-    pitch = Math.min(length(H.a), length(H.b))
+  const nodes = middlesOf(guest)
+  const targets = way === 'openings' ? middlesOf(host) : bridgePoints(host, H)
+  const index = indexOf(targets)
+  const length = (v: Point) => Math.hypot(...v)
+  const angle = (v: Point) => degrees(Math.atan2(v[1], v[0]))
+  const pitch = Math.min(length(H.a), length(H.b))
   const around = ({ a, b }: Lattice): Point[] =>
     [a, b, [a[0] + b[0], a[1] + b[1]], [a[0] - b[0], a[1] - b[1]]].flatMap(([x, y]): Point[] => [
       [x!, y!],
@@ -156,24 +156,24 @@ function snapped(
   pitch: number,
 ): (Rigid & { residual: number; matched: number }) | null {
   // First the node nearest the middle of what the sheets share is put on its target, then all are fitted.
-  const placed = nodes.map(n => movedBy(start, n)),
-    inside = placed
-      .map((p, i) => ({ p, i }))
-      .filter(
-        ({ p }) =>
-          p[0] > index.minX - pitch &&
-          p[0] < index.maxX + pitch &&
-          p[1] > index.minY - pitch &&
-          p[1] < index.maxY + pitch,
-      )
+  const placed = nodes.map(n => movedBy(start, n))
+  const inside = placed
+    .map((p, i) => ({ p, i }))
+    .filter(
+      ({ p }) =>
+        p[0] > index.minX - pitch &&
+        p[0] < index.maxX + pitch &&
+        p[1] > index.minY - pitch &&
+        p[1] < index.maxY + pitch,
+    )
   if (inside.length < 3) return null
   const mean = [
     inside.reduce((s, n) => s + n.p[0], 0) / inside.length,
     inside.reduce((s, n) => s + n.p[1], 0) / inside.length,
   ] as const
-  const anchor = inside.reduce((a, n) => (distance(n.p, mean) < distance(a.p, mean) ? n : a)),
-    [first] = index.neighbors(...anchor.p, 1),
-    to = targets[first!]!
+  const anchor = inside.reduce((a, n) => (distance(n.p, mean) < distance(a.p, mean) ? n : a))
+  const [first] = index.neighbors(...anchor.p, 1)
+  const to = targets[first!]!
   let map: Rigid = {
     turn: start.turn,
     shift: [start.shift[0] + to[0] - anchor.p[0], start.shift[1] + to[1] - anchor.p[1]],
@@ -183,13 +183,13 @@ function snapped(
   for (let round = 0; round < 8; round++) {
     const pairs: [Point, Point][] = []
     for (const node of nodes) {
-      const p = movedBy(map, node),
-        [n] = index.neighbors(...p, 1, pitch * 0.45)
+      const p = movedBy(map, node)
+      const [n] = index.neighbors(...p, 1, pitch * 0.45)
       if (n !== undefined) pairs.push([node, targets[n]!])
     }
     if (pairs.length < 3) return null
-    const next = rigidFit(pairs),
-      still = fit && Math.abs(next.residual - fit.residual) < 1e-9 && pairs.length === matched
+    const next = rigidFit(pairs)
+    const still = fit && Math.abs(next.residual - fit.residual) < 1e-9 && pairs.length === matched
     fit = next
     matched = pairs.length
     map = next
@@ -208,14 +208,14 @@ function tolerance(
   way: 'openings' | 'bridges',
   pitch: number,
 ): number {
-  const index = indexOf(middlesOf(host)),
-    box = boxAround(host.openings)
+  const index = indexOf(middlesOf(host))
+  const box = boxAround(host.openings)
   let least = Infinity
   for (const node of nodes) {
     const p = movedBy(map, node)
     if (p[0] < box.minX || p[0] > box.maxX || p[1] < box.minY || p[1] > box.maxY) continue
-    const near = index.neighbors(...p, 4, pitch * 1.6).map(n => host.openings[n]!),
-      inside = near.find(o => polygonHolds(o, ...p))
+    const near = index.neighbors(...p, 4, pitch * 1.6).map(n => host.openings[n]!)
+    const inside = near.find(o => polygonHolds(o, ...p))
     if (way === 'openings') least = Math.min(least, inside ? toEdge(p, inside) : near.length ? 0 : Infinity)
     else least = Math.min(least, inside ? 0 : Math.min(Infinity, ...near.map(o => toEdge(p, o))))
   }
@@ -236,20 +236,20 @@ function motifFit(host: Stencil, guest: Stencil, hint: Rigid): RegisterFit {
             hint.turn,
           )
         : hint.turn
-  const turn = wrapDegrees(own),
-    middle = centroidOf(guest.openings),
-    g = boxAround(guest.openings)
-  const now = movedBy({ turn: hint.turn, shift: hint.shift }, middle),
-    big = host.openings
-      .filter(o => {
-        const b = boxOf(o.outer)
-        return b.maxX - b.minX > g.maxX - g.minX && b.maxY - b.minY > g.maxY - g.minY
-      })
-      .map(o => centroidOf([o]))
-      .sort((a, b) => distance(a, now) - distance(b, now))
-  const to = big[0] ?? centroidOf(host.openings),
-    at = movedBy({ turn, shift: [0, 0] }, middle),
-    shift: Point = [to[0] - at[0], to[1] - at[1]]
+  const turn = wrapDegrees(own)
+  const middle = centroidOf(guest.openings)
+  const g = boxAround(guest.openings)
+  const now = movedBy({ turn: hint.turn, shift: hint.shift }, middle)
+  const big = host.openings
+    .filter(o => {
+      const b = boxOf(o.outer)
+      return b.maxX - b.minX > g.maxX - g.minX && b.maxY - b.minY > g.maxY - g.minY
+    })
+    .map(o => centroidOf([o]))
+    .sort((a, b) => distance(a, now) - distance(b, now))
+  const to = big[0] ?? centroidOf(host.openings)
+  const at = movedBy({ turn, shift: [0, 0] }, middle)
+  const shift: Point = [to[0] - at[0], to[1] - at[1]]
   return {
     turn,
     shift,
@@ -281,9 +281,9 @@ function clearance(host: Stencil, guest: Stencil, map: Rigid): number {
 
 /** The guest beside the host on the side where it is now, edge to edge, with the host's narrowest bridge between; a common pattern goes on. */
 function edgeFit(host: Stencil, guest: Stencil, hint: Rigid): RegisterFit | string {
-  const turn = wrapDegrees(Math.round(hint.turn / 90) * 90),
-    h = boxAround(host.openings),
-    rotated = guest.openings.map(o => o.outer.length / 2)
+  const turn = wrapDegrees(Math.round(hint.turn / 90) * 90)
+  const h = boxAround(host.openings)
+  const rotated = guest.openings.map(o => o.outer.length / 2)
   if (rotated.length === 0) return `"${guest.name}" has no openings.`
   let minX = Infinity,
     maxX = -Infinity,
@@ -298,11 +298,11 @@ function edgeFit(host: Stencil, guest: Stencil, hint: Rigid): RegisterFit | stri
       maxY = Math.max(maxY, y)
     }
   }
-  const gap = EDGE_GAP,
-    hx = (h.minX + h.maxX) / 2,
-    hy = (h.minY + h.maxY) / 2,
-    gx = (minX + maxX) / 2,
-    gy = (minY + maxY) / 2
+  const gap = EDGE_GAP
+  const hx = (h.minX + h.maxX) / 2
+  const hy = (h.minY + h.maxY) / 2
+  const gx = (minX + maxX) / 2
+  const gy = (minY + maxY) / 2
   const sides: Point[] = [
     [h.maxX + gap - minX, hy - gy],
     [h.minX - gap - maxX, hy - gy],
@@ -310,15 +310,15 @@ function edgeFit(host: Stencil, guest: Stencil, hint: Rigid): RegisterFit | stri
     [hx - gx, h.minY - gap - maxY],
   ]
   const shift = sides.reduce((best, s) => (distance(s, hint.shift) < distance(best, hint.shift) ? s : best))
-  const H = latticeFor(host),
-    G = latticeFor(guest),
-    nodes = middlesOf(guest),
-    same = H && G && turn === 0 && distance(H.a, G.a) < 0.3 && distance(H.b, G.b) < 0.3
+  const H = latticeFor(host)
+  const G = latticeFor(guest)
+  const nodes = middlesOf(guest)
+  const same = H && G && turn === 0 && distance(H.a, G.a) < 0.3 && distance(H.b, G.b) < 0.3
   if (!same) return { turn, shift, residual: 0, tolerance: gap, matched: 1 }
   // The host's pattern is thought on past its edge, and the guest's nodes are put on it.
-  const [start] = middlesOf(host),
-    far = 60,
-    grid: Point[] = []
+  const [start] = middlesOf(host)
+  const far = 60
+  const grid: Point[] = []
   for (let i = -far; i <= far; i++)
     for (let j = -far; j <= far; j++)
       grid.push([start![0] + i * H.a[0] + j * H.b[0], start![1] + i * H.a[1] + j * H.b[1]])
@@ -346,8 +346,8 @@ export function registerMeets(
   way: RegisterWay,
   held: Rigid,
 ): number {
-  const shapes = [...painted.host].flatMap(n => host.openings[n] ?? []),
-    inside = way === 'openings' || way === 'motif'
+  const shapes = [...painted.host].flatMap(n => host.openings[n] ?? [])
+  const inside = way === 'openings' || way === 'motif'
   return [...painted.guest].filter(n => {
     const opening = guest.openings[n]
     if (!opening) return false
@@ -364,15 +364,15 @@ const BESIDE_MM = 4
 export function relationOf(host: Placement, guest: Placement): Rigid | null {
   if (host.side !== guest.side) return null
   // Both frames are read in the flat; on the skin they share the host's grip.
-  const k = host.side === 'B' ? -1 : 1,
-    turn = wrapDegrees(k * (guest.tilt - host.tilt)),
-    dx = guest.at[0] - host.at[0],
-    dy = guest.at[1] - host.at[1]
-  const [ux, uy] = movedBack({ turn: host.tilt, shift: [0, 0] }, [dx, dy]),
-    [hx, hy] = host.grip ?? [0, 0],
-    [gx, gy] = guest.grip ?? [0, 0]
-  const at: Point = [hx + k * ux, hy + uy],
-    g = movedBy({ turn, shift: [0, 0] }, [gx, gy])
+  const k = host.side === 'B' ? -1 : 1
+  const turn = wrapDegrees(k * (guest.tilt - host.tilt))
+  const dx = guest.at[0] - host.at[0]
+  const dy = guest.at[1] - host.at[1]
+  const [ux, uy] = movedBack({ turn: host.tilt, shift: [0, 0] }, [dx, dy])
+  const [hx, hy] = host.grip ?? [0, 0]
+  const [gx, gy] = guest.grip ?? [0, 0]
+  const at: Point = [hx + k * ux, hy + uy]
+  const g = movedBy({ turn, shift: [0, 0] }, [gx, gy])
   return { turn, shift: [at[0] - g[0], at[1] - g[1]] }
 }
 
@@ -390,13 +390,13 @@ export function registeredPlacement(host: Placement, { turn, shift }: Rigid): Pl
  * Brings every registered step of a look to where its host now is, twins included, in place; a step whose host is gone is let go where it lies.
  */
 export function settle(steps: readonly Step[]): void {
-  const sheets = new Map(steps.filter((s): s is SheetStep => s.kind === 'sheet').map(s => [s.id, s])),
-    done = new Set<string>()
+  const sheets = new Map(steps.filter((s): s is SheetStep => s.kind === 'sheet').map(s => [s.id, s]))
+  const done = new Set<string>()
   const visit = (step: SheetStep, path: ReadonlySet<string>): void => {
     if (done.has(step.id)) return
     done.add(step.id)
-    const { register } = step,
-      host = register && sheets.get(register.on)
+    const { register } = step
+    const host = register && sheets.get(register.on)
     if (!register) return
     if (!host || path.has(register.on)) {
       step.register = null

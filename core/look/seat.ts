@@ -41,16 +41,16 @@ export interface Seating {
 }
 
 /** Spacing of the samples over the sheet, mm, and how many there are at most. */
-const SPACING = 3.5,
-  MOST = 1600
+const SPACING = 3.5
+const MOST = 1600
 /** Closer than this the sheet touches, mm. */
 const TOUCHES = 0.25
 
 /** Samples of a sheet: its openings first, then the solid all over it. */
 function samplesOf(sheet: Stencil, most: number): Point[] {
-  const { minX, minY, maxX, maxY } = boxOf(sheet.outline),
-    step = Math.max(SPACING, Math.sqrt(((maxX - minX) * (maxY - minY)) / most)),
-    points = sheet.openings.map(o => ringCentroid(o.outer))
+  const { minX, minY, maxX, maxY } = boxOf(sheet.outline)
+  const step = Math.max(SPACING, Math.sqrt(((maxX - minX) * (maxY - minY)) / most))
+  const points = sheet.openings.map(o => ringCentroid(o.outer))
   for (let y = minY + step / 2; y < maxY; y += step)
     for (let x = minX + step / 2; x < maxX; x += step) if (ringHolds(sheet.outline, x, y)) points.push([x, y])
   return points
@@ -70,18 +70,18 @@ function standing(
   painted: ReadonlySet<number>,
   most: number,
 ) {
-  const laid = layOn(ground.surface, placement),
-    n = sheet.openings.length,
-    boxes = [...painted].flatMap(i => (sheet.openings[i] ? [boxOf(sheet.openings[i]!.outer)] : []))
+  const laid = layOn(ground.surface, placement)
+  const n = sheet.openings.length
+  const boxes = [...painted].flatMap(i => (sheet.openings[i] ? [boxOf(sheet.openings[i]!.outer)] : []))
   const near = ([x, y]: Point) =>
-      boxes.some(
-        b =>
-          x > b.minX - PRESSED_MM &&
-          x < b.maxX + PRESSED_MM &&
-          y > b.minY - PRESSED_MM &&
-          y < b.maxY + PRESSED_MM,
-      ),
-    extent = ground.extent.map(coarse)
+    boxes.some(
+      b =>
+        x > b.minX - PRESSED_MM &&
+        x < b.maxX + PRESSED_MM &&
+        y > b.minY - PRESSED_MM &&
+        y < b.maxY + PRESSED_MM,
+    )
+  const extent = ground.extent.map(coarse)
   const samples = samplesOf(sheet, most).flatMap((at, i): Sample[] => {
     if (painted.size !== n && !(i < n ? painted.has(i) : near(at))) return []
     const skin = laid.point(at)
@@ -89,10 +89,10 @@ function standing(
     return extent.some(r => ringHolds(r, ...skin)) ? [{ at, skin, opening: i < n ? i : null }] : []
   })
   if (samples.length === 0) return null
-  const points = samples.map(s => s.at),
-    lift = liftOf(ground.surface, laid, points),
-    fingers = pressedGaps(ground.surface, laid, points),
-    within = samplesWithin(sheet, painted, samples)
+  const points = samples.map(s => s.at)
+  const lift = liftOf(ground.surface, laid, points)
+  const fingers = pressedGaps(ground.surface, laid, points)
+  const within = samplesWithin(sheet, painted, samples)
   const worstOf = (gap: (k: number) => number) =>
     Float64Array.from(within, list => (list ? list.reduce((worst, k) => Math.max(worst, gap(k)), 0) : NaN))
   // Fingers never leave more of a gap than the sheet has by itself.
@@ -157,9 +157,9 @@ export function seatingOf(
   painted: ReadonlySet<number> = new Set(sheet.openings.keys()),
   most = MOST,
 ): Seating {
-  const { ground } = world,
-    n = sheet.openings.length,
-    stands = standing(sheet, placement, world, painted, most)
+  const { ground } = world
+  const n = sheet.openings.length
+  const stands = standing(sheet, placement, world, painted, most)
   if (!stands)
     return {
       gaps: new Float64Array(n),
@@ -171,23 +171,23 @@ export function seatingOf(
       pull: 0,
       sentence: 'The sheet lies beside the skin.',
     }
-  const { laid, samples, lift, gaps, pressed } = stands,
-    count = gaps.reduce((sum, g) => sum + (Number.isNaN(g) ? 0 : 1), 0)
+  const { laid, samples, lift, gaps, pressed } = stands
+  const count = gaps.reduce((sum, g) => sum + (Number.isNaN(g) ? 0 : 1), 0)
   const share = (list: Float64Array) =>
-      list.reduce((sum, g) => sum + (g <= SEATS_MM ? 1 : 0), 0) / Math.max(1, count),
-    seatedPressed = share(pressed)
-  const strains = samples.filter((_, i) => i % 4 === 0).map(s => laid.stretch(s.at)),
-    touching = new Map<string, number>()
+    list.reduce((sum, g) => sum + (g <= SEATS_MM ? 1 : 0), 0) / Math.max(1, count)
+  const seatedPressed = share(pressed)
+  const strains = samples.filter((_, i) => i % 4 === 0).map(s => laid.stretch(s.at))
+  const touching = new Map<string, number>()
   samples.forEach((s, k) => {
     const zone = lift.gaps[k]! < TOUCHES ? zoneAt(ground, s.skin) : null
     if (zone && zone !== 'face' && zone !== 'arm')
       touching.set(zoneWords(zone), (touching.get(zoneWords(zone)) ?? 0) + 1)
   })
   const rests = [...touching]
-      .sort((a, b) => b[1] - a[1])
-      .slice(0, 2)
-      .map(([words]) => words),
-    worst = gaps.reduce((w, g, i) => (g > (gaps[w]! || 0) || Number.isNaN(gaps[w]!) ? i : w), 0)
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, 2)
+    .map(([words]) => words)
+  const worst = gaps.reduce((w, g, i) => (g > (gaps[w]! || 0) || Number.isNaN(gaps[w]!) ? i : w), 0)
   return {
     gaps,
     pressed,
@@ -220,8 +220,8 @@ function besideWords({ ground }: World, at: Point): string {
   if (!ground.face) return `near the ${whereIs(ground, at).nearest.words}`
   const nose = ground.zone('nose')
   if (nose) {
-    const b = boxOf(nose),
-      near = at[1] > b.minY && at[1] < b.maxY + 6 && at[0] > b.minX - 12 && at[0] < b.maxX + 12
+    const b = boxOf(nose)
+    const near = at[1] > b.minY && at[1] < b.maxY + 6 && at[0] > b.minX - 12 && at[0] < b.maxX + 12
     if (near && !ringHolds(nose, ...at)) return 'beside the nose'
     if (near) return 'on the nose'
   }
@@ -230,8 +230,8 @@ function besideWords({ ground }: World, at: Point): string {
       ? m
       : best,
   )
-  const dx = at[0] - mark.at[0],
-    dy = at[1] - mark.at[1]
+  const dx = at[0] - mark.at[0]
+  const dy = at[1] - mark.at[1]
   return `${Math.abs(dy) > Math.abs(dx) ? (dy < 0 ? 'above' : 'below') : 'beside'} the ${mark.words}`
 }
 
@@ -241,9 +241,9 @@ export function placementProblem(
   placement: Placement,
   { ground }: World,
 ): string | null {
-  const laid = layOn(ground.surface, placement, true),
-    rim = sheet ? pointsOf(sheet.outline) : [],
-    { minX, minY, maxX, maxY } = boxOf(ringOf([[0, 0], ...rim]))
+  const laid = layOn(ground.surface, placement, true)
+  const rim = sheet ? pointsOf(sheet.outline) : []
+  const { minX, minY, maxX, maxY } = boxOf(ringOf([[0, 0], ...rim]))
   // The rim alone would miss a small face under a large sheet: a grid of points over the sheet decides.
   const grid = Array.from({ length: 49 }, (_, i): Point => [
     minX + ((maxX - minX) * (i % 7)) / 6,

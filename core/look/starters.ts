@@ -39,19 +39,19 @@ type More = Partial<Pick<LineStep, 'brush' | 'load' | 'dark' | 'label' | 'option
 
 /** Strokes, dots and gems in one setting, placed from landmarks; all steps of an arrangement are of one group. */
 export function hand({ ground, focus, palette, id, group: given }: Setting) {
-  const group = given === undefined ? id() : given,
-    face = ground.face,
-    { kx, ky } = face?.form ?? { kx: 1, ky: 1 },
-    r = face?.landmarks.right,
-    m = face?.landmarks.mid
+  const group = given === undefined ? id() : given
+  const face = ground.face
+  const { kx, ky } = face?.form ?? { kx: 1, ky: 1 }
+  const r = face?.landmarks.right
+  const m = face?.landmarks.mid
   const twin = (rule: TwinRule) => ({
-      ...NO_TWIN,
-      rule,
-      about: rule === 'turn' ? ([0, 0] as [number, number]) : null,
-      own: null,
-    }),
-    tenth = (list: readonly Point[]): [number, number][] =>
-      list.map(onTo).map(([x, y]) => [Math.round(x * 10) / 10 + 0, Math.round(y * 10) / 10 + 0])
+    ...NO_TWIN,
+    rule,
+    about: rule === 'turn' ? ([0, 0] as [number, number]) : null,
+    own: null,
+  })
+  const tenth = (list: readonly Point[]): [number, number][] =>
+    list.map(onTo).map(([x, y]) => [Math.round(x * 10) / 10 + 0, Math.round(y * 10) / 10 + 0])
   /** A point drawn in toward the midline until it lies on the skin: small faces are narrower at the temples than they are long. */
   const onTo = ([x, y]: Point): Point => {
     let k = 1

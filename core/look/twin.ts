@@ -21,13 +21,13 @@ export function acrossByFeatures(face: Landmarks, at: Point): Point {
     dy = 0
   const here = mirrored(at)
   for (const mark of landmarkList(face)) {
-    const [name] = [mark.id.split('.')[1]!],
-      other =
-        mark.side === 'mid'
-          ? mark.at
-          : face[mark.side === 'left' ? 'right' : 'left'][name as keyof Landmarks['left']]
-    const from = mirrored(mark.at),
-      d = distance(from, here)
+    const [name] = [mark.id.split('.')[1]!]
+    const other =
+      mark.side === 'mid'
+        ? mark.at
+        : face[mark.side === 'left' ? 'right' : 'left'][name as keyof Landmarks['left']]
+    const from = mirrored(mark.at)
+    const d = distance(from, here)
     const weight = 1 / (d ** 4 + 1)
     sum += weight
     dx += weight * (other[0] - from[0])
@@ -38,11 +38,11 @@ export function acrossByFeatures(face: Landmarks, at: Point): Point {
 
 /** A placement whose sheet is its own mirror image, turned over in place: the same print from the other side, so nothing need be flipped. */
 export function withoutFlip(placement: Placement, { angle, centre }: OwnAxis): Placement {
-  const [gx, gy] = placement.grip ?? [0, 0],
-    c = Math.cos(radians(2 * angle)),
-    s = Math.sin(radians(2 * angle)),
-    x = gx - centre[0],
-    y = gy - centre[1]
+  const [gx, gy] = placement.grip ?? [0, 0]
+  const c = Math.cos(radians(2 * angle))
+  const s = Math.sin(radians(2 * angle))
+  const x = gx - centre[0]
+  const y = gy - centre[1]
   // The grip's own mirror image in the sheet: a reflection about a line at `angle` from upright.
   const grip: Point = [centre[0] - c * x - s * y, centre[1] - s * x + c * y]
   const turned = placement.side === 'B' ? -2 * angle : 2 * angle
@@ -73,9 +73,9 @@ export function twinOf(
 }
 
 function byFeatures(face: Landmarks, own: Placement): Placement {
-  const exact = mirroredPlacement(own),
-    at = acrossByFeatures(face, own.at),
-    reach = 12
+  const exact = mirroredPlacement(own)
+  const at = acrossByFeatures(face, own.at)
+  const reach = 12
   // The way up of the sheet is carried over by a second point, so that it leans as the features do there.
   const up: Point = [
     own.at[0] + reach * Math.sin(radians(own.tilt)),
@@ -86,15 +86,15 @@ function byFeatures(face: Landmarks, own: Placement): Placement {
 
 /** Half a turn of the skin about one of its points. */
 function halfTurned({ surface }: Ground, own: Placement, about: Point): Placement {
-  const around = surface.exponential(about),
-    out = new Float64Array(4),
-    [u, v] = around.from(...own.at),
-    reach = 12
+  const around = surface.exponential(about)
+  const out = new Float64Array(4)
+  const [u, v] = around.from(...own.at)
+  const reach = 12
   const up: Point = [
-      own.at[0] + reach * Math.sin(radians(own.tilt)),
-      own.at[1] - reach * Math.cos(radians(own.tilt)),
-    ],
-    [p, q] = around.from(...up)
+    own.at[0] + reach * Math.sin(radians(own.tilt)),
+    own.at[1] - reach * Math.cos(radians(own.tilt)),
+  ]
+  const [p, q] = around.from(...up)
   around.to(-u, -v, out, 0)
   around.to(-p, -q, out, 2)
   return {
@@ -114,7 +114,7 @@ export interface TwinMiss {
 export function twinMiss(placed: Placement, exact: Placement, axis: OwnAxis | null): TwinMiss {
   // A sheet that is its own mirror image may lie on either side.
   const same = placed.side === exact.side || !axis ? placed : withoutFlip(placed, axis)
-  const mm = distance(same.at, exact.at),
-    degrees = same.side === exact.side ? Math.abs(wrapDegrees(same.tilt - exact.tilt)) : 180
+  const mm = distance(same.at, exact.at)
+  const degrees = same.side === exact.side ? Math.abs(wrapDegrees(same.tilt - exact.tilt)) : 180
   return { mm, degrees, noticed: mm > UNNOTICED.mm || degrees > UNNOTICED.degrees }
 }

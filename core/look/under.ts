@@ -17,16 +17,16 @@ const WET: readonly GroundState[] = ['dry', 'tacky', 'wet']
 
 /** What every step finds beneath it when the hands go on without waiting: films dry while the steps between are painted. */
 export function undersOf(steps: readonly Step[], world: World): Map<string, Under> {
-  const boxes = steps.map(s => kindOf(s).boxes(s, world)),
-    seconds = steps.map(s => kindOf(s).effort(s, world).seconds),
-    found = new Map<string, Under>()
+  const boxes = steps.map(s => kindOf(s).boxes(s, world))
+  const seconds = steps.map(s => kindOf(s).effort(s, world).seconds)
+  const found = new Map<string, Under>()
   steps.forEach((step, i) => {
     let worst: Under = { state: 'dry', by: null, wait: 0 },
       between = 0
     for (let j = i - 1; j >= 0; j--) {
-      const below = steps[j]!,
-        drying = kindOf(below).dries(below),
-        state = stateAfter(between, drying)
+      const below = steps[j]!
+      const drying = kindOf(below).dries(below)
+      const state = stateAfter(between, drying)
       if (WET.indexOf(state) > WET.indexOf(worst.state) && overlap(boxes[i]!, boxes[j]!))
         worst = { state, by: below, wait: Math.ceil(drying - between) }
       // A gate before a step between lets everything beneath it dry.

@@ -26,8 +26,8 @@ export function showsOf(
   pairs: readonly (readonly [before: LinearRgb, after: LinearRgb])[],
   judged = 0.5,
 ): Shows {
-  const list = pairs.map(([a, b]) => labDifference(labOf(a), labOf(b))).sort((p, q) => p - q),
-    at = (share: number) => list[Math.min(list.length - 1, Math.floor(share * list.length))] ?? 0
+  const list = pairs.map(([a, b]) => labDifference(labOf(a), labOf(b))).sort((p, q) => p - q)
+  const at = (share: number) => list[Math.min(list.length - 1, Math.floor(share * list.length))] ?? 0
   return {
     stepId,
     median: at(judged),

@@ -34,15 +34,15 @@ const mm = (v: number): string => `${(Math.round(v * 2) / 2).toFixed(1).replace(
 export function fingersOf(length: number, finger: number): string {
   const halves = Math.round((length / finger) * 2)
   if (halves === 0) return 'under ½ finger'
-  const whole = Math.floor(halves / 2),
-    words = `${whole || ''}${halves % 2 ? '½' : ''}`
+  const whole = Math.floor(halves / 2)
+  const words = `${whole || ''}${halves % 2 ? '½' : ''}`
   return `${words} ${halves <= 2 ? 'finger' : 'fingers'}`
 }
 
 /** How far one point lies from another, in words: "18 mm (1 finger) above and 4 mm right of". */
 function offWords(dx: number, dy: number, finger: number | null): string {
-  const long = (v: number) => (finger === null ? mm(v) : `${mm(v)} (${fingersOf(v, finger)})`),
-    parts: string[] = []
+  const long = (v: number) => (finger === null ? mm(v) : `${mm(v)} (${fingersOf(v, finger)})`)
+  const parts: string[] = []
   if (Math.abs(dy) >= ON) parts.push(`${long(Math.abs(dy))} ${dy < 0 ? 'above' : 'below'}`)
   if (Math.abs(dx) >= ON) parts.push(`${long(Math.abs(dx))} ${dx < 0 ? 'left of' : 'right of'}`)
   return parts.length === 0 ? 'on' : parts.join(' and ')
@@ -59,13 +59,13 @@ export function whereIs(
   under: Ring | null = null,
   finger: number | null = null,
 ): Where {
-  const [x] = at,
-    seen = marks.filter(m => under === null || !ringHolds(under, ...m.at))
+  const [x] = at
+  const seen = marks.filter(m => under === null || !ringHolds(under, ...m.at))
   // On the midline a landmark of the midline says it best: it needs no "left" or "right".
-  const fit = seen.filter(m => Math.abs(x) >= ON || m.side === 'mid'),
-    list = fit.length ? fit : marks
-  const nearest = list.reduce((best, mark) => (distance(mark.at, at) < distance(best.at, at) ? mark : best)),
-    first = bearing(at, nearest.at)
+  const fit = seen.filter(m => Math.abs(x) >= ON || m.side === 'mid')
+  const list = fit.length ? fit : marks
+  const nearest = list.reduce((best, mark) => (distance(mark.at, at) < distance(best.at, at) ? mark : best))
+  const first = bearing(at, nearest.at)
   // The second one lies off to the side of the first, so that both together fix the spot.
   const second = list
     .filter(m => {
@@ -108,11 +108,11 @@ export function aimWords({ marks }: Ground, at: Point, heading: number): string 
 /** Lines of a face that an edge of a sheet can be laid along. */
 function featureLines({ face }: Ground): { words: string; line: readonly Point[] }[] {
   if (!face) return []
-  const { mid, left, right } = face.landmarks,
-    sides: [string, Landmarks['left']][] = [
-      ['left', left],
-      ['right', right],
-    ]
+  const { mid, left, right } = face.landmarks
+  const sides: [string, Landmarks['left']][] = [
+    ['left', left],
+    ['right', right],
+  ]
   const of = (words: string, names: readonly SideLandmark[]) =>
     sides.map(([side, s]) => ({ words: `${side} ${words}`, line: names.map(n => s[n]) }))
   return [
@@ -130,9 +130,9 @@ const ALONG = { mm: 5, degrees: 22 }
 
 /** Which edge of a sheet lies along what: "long edge along the left brow"; null when none does. */
 export function edgeWords(ground: Ground, laid: Laid, sheet: SheetGeometry): string | null {
-  const { minX, minY, maxX, maxY } = boxOf(sheet.outline),
-    wide = maxX - minX,
-    tall = maxY - minY
+  const { minX, minY, maxX, maxY } = boxOf(sheet.outline)
+  const wide = maxX - minX
+  const tall = maxY - minY
   const edges: { words: string; ends: [Point, Point] }[] = [
     {
       words: 'top',
@@ -175,10 +175,9 @@ export function edgeWords(ground: Ground, laid: Laid, sheet: SheetGeometry): str
       // Only the stretch of the edge that runs beside the line counts; it must be a third of the edge at least.
       const beside = points.map(p => nearestOn(path, p)).filter(n => n.inner)
       if (beside.length < 4) continue
-      const off = beside.reduce((sum, n) => sum + n.distance, 0) / beside.length,
-        turn =
-          Math.abs(wrapDegrees(2 * (bearing(points[0]!, points[8]!) - beside[beside.length >> 1]!.bearing))) /
-          2
+      const off = beside.reduce((sum, n) => sum + n.distance, 0) / beside.length
+      const turn =
+        Math.abs(wrapDegrees(2 * (bearing(points[0]!, points[8]!) - beside[beside.length >> 1]!.bearing))) / 2
       if (off <= ALONG.mm && turn <= ALONG.degrees && (!best || off < best.off))
         best = { off, words: `${edgeName(words, wide, tall)} along the ${line}` }
     }
@@ -188,8 +187,8 @@ export function edgeWords(ground: Ground, laid: Laid, sheet: SheetGeometry): str
 
 /** An edge by its length where that tells it apart, else by its side. */
 function edgeName(words: string, wide: number, tall: number): string {
-  const long = words === 'top' || words === 'bottom' ? wide > tall * 1.15 : tall > wide * 1.15,
-    short = words === 'top' || words === 'bottom' ? wide * 1.15 < tall : tall * 1.15 < wide
+  const long = words === 'top' || words === 'bottom' ? wide > tall * 1.15 : tall > wide * 1.15
+  const short = words === 'top' || words === 'bottom' ? wide * 1.15 < tall : tall * 1.15 < wide
   return long ? `long edge (${words})` : short ? `short edge (${words})` : `${words} edge`
 }
 
@@ -200,10 +199,10 @@ function nearestOn(
 ): { distance: number; bearing: number; inner: boolean } {
   let best = { distance: Infinity, bearing: 0, inner: false }
   for (let i = 1; i < path.length; i++) {
-    const a = path[i - 1]!,
-      b = path[i]!,
-      t = shareOnLine(x, y, ...a, ...b),
-      d = distance([x, y], mix(a, b, Math.min(1, Math.max(0, t))))
+    const a = path[i - 1]!
+    const b = path[i]!
+    const t = shareOnLine(x, y, ...a, ...b)
+    const d = distance([x, y], mix(a, b, Math.min(1, Math.max(0, t))))
     if (d < best.distance)
       best = {
         distance: d,

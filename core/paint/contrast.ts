@@ -2,8 +2,8 @@ import { converter, differenceCiede2000 } from 'culori'
 import { degrees } from '../geometry/units'
 import type { LinearRgb } from './colour'
 
-const toLab = converter('lab65'),
-  difference = differenceCiede2000()
+const toLab = converter('lab65')
+const difference = differenceCiede2000()
 
 export interface Lab {
   readonly l: number

@@ -12,8 +12,8 @@ export interface Optics {
 /** Reflectance of the white part of a swatch card; its black part counts as 0 (common practice). */
 export const WHITE_CARD = 0.86
 /** Bounds of reflectances that are read off a swatch: none is quite black or quite white. */
-const LEAST = 0.002,
-  MOST = 0.985
+const LEAST = 0.002
+const MOST = 0.985
 
 const bands = (f: (band: 0 | 1 | 2) => number): LinearRgb => [f(0), f(1), f(2)]
 const bounded = (v: number) => Math.min(MOST, Math.max(LEAST, v))
@@ -25,8 +25,8 @@ const bounded = (v: number) => Math.min(MOST, Math.max(LEAST, v))
  * @param ground reflectance beneath, 0 to 1
  */
 export function reflectance(k: number, s: number, x: number, ground: number): number {
-  const g = Math.sqrt(k * (k + 2 * s)),
-    t = g * x > 1e-9 ? Math.tanh(g * x) / g : x
+  const g = Math.sqrt(k * (k + 2 * s))
+  const t = g * x > 1e-9 ? Math.tanh(g * x) / g : x
   // Both sides are divided by g: t is then the limit x where nothing is absorbed.
   return (s * t + ground * (1 - (k + s) * t)) / (1 + (k + s) * t - ground * s * t)
 }
@@ -53,12 +53,12 @@ export function bandOf(overBlack: number, overGround: number, ground = WHITE_CAR
     throw new RangeError('A swatch cannot be lighter over black than over white.')
   // Where both are alike the film hides: any thicker one looks the same, so a thick one is taken.
   if (overGround - overBlack < 1e-9) {
-    const a = (1 / overBlack + overBlack) / 2,
-      s = 6 / Math.max(1e-6, Math.sqrt(a * a - 1))
+    const a = (1 / overBlack + overBlack) / 2
+    const s = 6 / Math.max(1e-6, Math.sqrt(a * a - 1))
     return { k: (a - 1) * s, s }
   }
-  const a = (overGround + (overBlack - overGround + ground) / (overBlack * ground)) / 2,
-    b = Math.sqrt(Math.max(0, a * a - 1))
+  const a = (overGround + (overBlack - overGround + ground) / (overBlack * ground)) / 2
+  const b = Math.sqrt(Math.max(0, a * a - 1))
   if (a < 1 - 1e-9) throw new RangeError('No film of paint gives such a swatch: measure it again.')
   // Without absorption b is 0 and the limit of arcoth(z) / b is R0 / (1 - R0).
   if (b < 1e-7) return { k: 0, s: overBlack / (1 - overBlack) }
@@ -71,8 +71,8 @@ export function bandOf(overBlack: number, overGround: number, ground = WHITE_CAR
 /** A paint's optics from the colours of its swatch over black and over white. Values off what a film can do are brought to the nearest that it can. */
 export function opticsOf(overBlack: LinearRgb, overWhite: LinearRgb): Optics {
   const found = ([0, 1, 2] as const).map(b => {
-    const white = Math.min(WHITE_CARD - 0.004, bounded(overWhite[b])),
-      black = Math.min(white - 1e-4, bounded(overBlack[b]))
+    const white = Math.min(WHITE_CARD - 0.004, bounded(overWhite[b]))
+    const black = Math.min(white - 1e-4, bounded(overBlack[b]))
     try {
       return bandOf(Math.max(LEAST / 2, black), white)
     } catch {
@@ -108,8 +108,8 @@ export function hidingWords(ratio: number): string {
 export function opticsFrom(colour: LinearRgb, ratio: number): Optics {
   const at = (depth: number): Optics => {
     const s = bands(band => {
-      const r = bounded(colour[band]),
-        a = (1 / r + r) / 2
+      const r = bounded(colour[band])
+      const a = (1 / r + r) / 2
       return depth / Math.sqrt(Math.sqrt(a * a - 1))
     })
     return {

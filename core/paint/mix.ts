@@ -18,8 +18,8 @@ export function wetMix(a: LinearRgb, b: LinearRgb, share: number): LinearRgb {
 export function wetBlend(a: Optics, b: Optics, share: number): Optics {
   if (share <= 0) return a
   if (share >= 1) return b
-  const colour = wetMix(masstone(a), masstone(b), share),
-    s: LinearRgb = [0, 1, 2].map(i => a.s[i]! * (1 - share) + b.s[i]! * share) as unknown as LinearRgb
+  const colour = wetMix(masstone(a), masstone(b), share)
+  const s: LinearRgb = [0, 1, 2].map(i => a.s[i]! * (1 - share) + b.s[i]! * share) as unknown as LinearRgb
   const k = [0, 1, 2].map(i => {
     const r = Math.min(0.985, Math.max(0.002, colour[i]!))
     return (s[i]! * (1 - r) ** 2) / (2 * r)
@@ -39,7 +39,7 @@ export interface Mud {
 
 /** Whether the blend of two paints turns to mud: its chroma falls below half of that of its duller parent (common practice). Greys have none to lose. */
 export function mudOf(a: LinearRgb, b: LinearRgb): Mud {
-  const chroma = chromaOf(wetMix(a, b, 0.5)),
-    parent = Math.min(chromaOf(a), chromaOf(b))
+  const chroma = chromaOf(wetMix(a, b, 0.5))
+  const parent = Math.min(chromaOf(a), chromaOf(b))
   return { chroma, parent, muddy: parent > 14 && chroma < parent / 2 }
 }

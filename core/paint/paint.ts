@@ -69,9 +69,9 @@ export const hidingOf = ({ overBlack, overWhite }: Pick<Paint, 'overBlack' | 'ov
 /** The last day on which a paint is good; null when nobody knows when it was opened. */
 export function useBy({ openedOn, months }: Pick<Paint, 'openedOn' | 'months'>): string | null {
   if (openedOn === null) return null
-  const [y, m, d] = openedOn.split('-').map(Number) as [number, number, number],
-    month = m - 1 + months,
-    last = new Date(Date.UTC(y + Math.floor(month / 12), (month % 12) + 1, 0)).getUTCDate()
+  const [y, m, d] = openedOn.split('-').map(Number) as [number, number, number]
+  const month = m - 1 + months
+  const last = new Date(Date.UTC(y + Math.floor(month / 12), (month % 12) + 1, 0)).getUTCDate()
   return `${y + Math.floor(month / 12)}-${String((month % 12) + 1).padStart(2, '0')}-${String(Math.min(d, last)).padStart(2, '0')}`
 }
 

@@ -18,8 +18,8 @@ export function readSwatch(
     return state / 4294967296 - 0.5
   }
   const read = (hex: string) => {
-    const [r, g, b] = linearOf(hex),
-      off = () => 1 + 2 * SCATTER * next()
+    const [r, g, b] = linearOf(hex)
+    const off = () => 1 + 2 * SCATTER * next()
     return hexOf([r * off(), g * off(), b * off()])
   }
   return { overBlack: read(paint.overBlack), overWhite: read(paint.overWhite) }

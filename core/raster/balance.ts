@@ -10,18 +10,18 @@ export interface Balance {
 }
 
 /** From here on a pixel counts as painted, CIEDE2000; shares farther from half than this are told as lopsided (common practice). */
-const SEEN = 3,
-  LOPSIDED = 0.06
+const SEEN = 3
+const LOPSIDED = 0.06
 
 /**
  * Painted area (mm2 of the picture) and colour weight (area times how far the colour is from the bare skin's) left and right of the midline.
  * @param every how many pixels apart it is looked at
  */
 export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2): Balance {
-  const { grid, albedo, skin } = head,
-    area: [number, number] = [0, 0],
-    weight: [number, number] = [0, 0],
-    each = (every / grid.pxPerMm) ** 2
+  const { grid, albedo, skin } = head
+  const area: [number, number] = [0, 0]
+  const weight: [number, number] = [0, 0]
+  const each = (every / grid.pxPerMm) ** 2
   const colour = (from: Float32Array, p: number): LinearRgb => [
     Math.min(1, from[3 * p]!),
     Math.min(1, from[3 * p + 1]!),
@@ -40,8 +40,8 @@ export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2): Bal
         continue
       const d = labDifference(labOf(colour(albedo, p)), labOf(colour(paint, p)))
       if (d < SEEN) continue
-      const at = head.chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, grid.y0 + (j + 0.5) / grid.pxPerMm]),
-        side = (at?.[0] ?? 0) < 0 ? 0 : 1
+      const at = head.chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, grid.y0 + (j + 0.5) / grid.pxPerMm])
+      const side = (at?.[0] ?? 0) < 0 ? 0 : 1
       area[side] += each
       weight[side] += each * d
     }

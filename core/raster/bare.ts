@@ -24,9 +24,9 @@ export class Bares {
     const key = JSON.stringify([look.canvas, look.skin, pxPerMm, seen])
     let found = this.known.get(key)
     if (!found) {
-      const bare = { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: look.skin.eyes },
-        wrap = seen === 'wrap' ? ground.wrap() : null,
-        grid = gridOver(wrap?.box ?? ground.box, pxPerMm)
+      const bare = { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: look.skin.eyes }
+      const wrap = seen === 'wrap' ? ground.wrap() : null
+      const grid = gridOver(wrap?.box ?? ground.box, pxPerMm)
       const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)
       found = { head, grain: spongeGrain(head.grid) }
       this.known.set(key, found)

@@ -17,10 +17,10 @@ export function layFlakes(
   head: HeadPicture,
   mask: Mask,
 ): void {
-  const { grid, chart } = head,
-    k = grid.pxPerMm,
-    cell = 1 / Math.sqrt(density),
-    px = size * k
+  const { grid, chart } = head
+  const k = grid.pxPerMm
+  const cell = 1 / Math.sqrt(density)
+  const px = size * k
   for (let j = 0; gel > 0 && j < mask.height; j++) {
     for (let i = 0; i < mask.width; i++)
       sheen[(mask.j0 + j) * grid.width + mask.i0 + i]! += gel * 0.5 * mask.data[j * mask.width + i]!
@@ -33,25 +33,25 @@ export function layFlakes(
     ]),
   ).filter(c => c !== null)
   if (!corners.length || mask.data.length === 0) return
-  const x0 = Math.floor(Math.min(...corners.map(c => c[0])) / cell) - 1,
-    x1 = Math.ceil(Math.max(...corners.map(c => c[0])) / cell) + 1,
-    y0 = Math.floor(Math.min(...corners.map(c => c[1])) / cell) - 1,
-    y1 = Math.ceil(Math.max(...corners.map(c => c[1])) / cell) + 1
+  const x0 = Math.floor(Math.min(...corners.map(c => c[0])) / cell) - 1
+  const x1 = Math.ceil(Math.max(...corners.map(c => c[0])) / cell) + 1
+  const y0 = Math.floor(Math.min(...corners.map(c => c[1])) / cell) - 1
+  const y1 = Math.ceil(Math.max(...corners.map(c => c[1])) / cell) + 1
   for (let cy = y0; cy <= y1; cy++) {
     for (let cx = x0; cx <= x1; cx++) {
-      const [x, y] = chart.point([(cx + hash(cx, cy, seed)) * cell, (cy + hash(cx, cy, seed + 1)) * cell]),
-        u = (x - grid.x0) * k,
-        v = (y - grid.y0) * k,
-        i = Math.floor(u) - mask.i0,
-        j = Math.floor(v) - mask.j0
+      const [x, y] = chart.point([(cx + hash(cx, cy, seed)) * cell, (cy + hash(cx, cy, seed + 1)) * cell])
+      const u = (x - grid.x0) * k
+      const v = (y - grid.y0) * k
+      const i = Math.floor(u) - mask.i0
+      const j = Math.floor(v) - mask.j0
       if (i < 0 || j < 0 || i >= mask.width || j >= mask.height) continue
-      const cover = mask.data[j * mask.width + i]!,
-        h = hash(cx, cy, seed + 2)
+      const cover = mask.data[j * mask.width + i]!
+      const h = hash(cx, cy, seed + 2)
       // Toward the edge fewer lie, not fainter ones.
       if (cover < 0.02 || hash(cx, cy, seed + 3) > cover) continue
-      const glint = h < GLINTS,
-        bright = glint ? 2.2 + 4 * hash(cx, cy, seed + 4) : 0.35 + 0.95 * h,
-        big = px * (0.7 + 0.6 * hash(cx, cy, seed + 5))
+      const glint = h < GLINTS
+      const bright = glint ? 2.2 + 4 * hash(cx, cy, seed + 4) : 0.35 + 0.95 * h
+      const big = px * (0.7 + 0.6 * hash(cx, cy, seed + 5))
       // A glint smaller than a pixel lights all of that pixel, and so the less.
       const wide = glint ? Math.max(big, 0.85) : big
       put(u, v, wide, bright, glint, (big / wide) ** 2)
@@ -72,10 +72,10 @@ export function layFlakes(
       for (let i = Math.floor(u - w / 2); i <= u + w / 2; i++) {
         if (i < 0 || j < 0 || i >= grid.width || j >= grid.height) continue
         const a =
-            Math.max(0, Math.min(i + 1, u + w / 2) - Math.max(i, u - w / 2)) *
-            Math.max(0, Math.min(j + 1, v + w / 2) - Math.max(j, v - w / 2)),
-          p = j * grid.width + i,
-          share = a * weight * head.skin[p]!
+          Math.max(0, Math.min(i + 1, u + w / 2) - Math.max(i, u - w / 2)) *
+          Math.max(0, Math.min(j + 1, v + w / 2) - Math.max(j, v - w / 2))
+        const p = j * grid.width + i
+        const share = a * weight * head.skin[p]!
         if (share <= 0) continue
         for (let b = 0; b < 3; b++)
           paint[3 * p + b]! +=
@@ -96,42 +96,42 @@ export function layGem(
   head: HeadPicture,
   mask: Mask,
 ): void {
-  const { grid, chart } = head,
-    facets = cut === 'star' ? 5 : 8,
-    way = (heading * Math.PI) / 180
+  const { grid, chart } = head
+  const facets = cut === 'star' ? 5 : 8
+  const way = (heading * Math.PI) / 180
   for (let j = 0; j < mask.height; j++) {
     for (let i = 0; i < mask.width; i++) {
       const cover = mask.data[j * mask.width + i]!
       if (cover < 0.01) continue
-      const p = (mask.j0 + j) * grid.width + mask.i0 + i,
-        skin = chart.back([
-          grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm,
-          grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm,
-        ])
+      const p = (mask.j0 + j) * grid.width + mask.i0 + i
+      const skin = chart.back([
+        grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm,
+        grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm,
+      ])
       if (!skin) continue
-      const dx = (skin[0] - at[0]) / (size / 2),
-        dy = (skin[1] - at[1]) / (size / 2),
-        a = Math.atan2(dx, -dy) - way,
-        r = Math.hypot(dx, dy),
-        share = Math.min(1, r / rimOf(cut, (a * 180) / Math.PI))
-      const turn = (a / (2 * Math.PI)) * facets,
-        n = Math.floor(turn + (share > 0.72 ? 0.5 : 0)),
-        mid = ((n + (share > 0.72 ? 0 : 0.5)) / facets) * 2 * Math.PI + way,
-        tilt = share < 0.42 ? 0 : share > 0.72 ? 0.85 : 0.55
-      const nx = Math.sin(mid) * Math.sin(tilt),
-        ny = -Math.cos(mid) * Math.sin(tilt),
-        nz = Math.cos(tilt),
-        light = Math.max(0, nx * LAMP[0] + ny * LAMP[1] + nz * LAMP[2]),
-        spark = hash(n, Math.floor(share * 2.6), facets + Math.round(at[0] * 10))
+      const dx = (skin[0] - at[0]) / (size / 2)
+      const dy = (skin[1] - at[1]) / (size / 2)
+      const a = Math.atan2(dx, -dy) - way
+      const r = Math.hypot(dx, dy)
+      const share = Math.min(1, r / rimOf(cut, (a * 180) / Math.PI))
+      const turn = (a / (2 * Math.PI)) * facets
+      const n = Math.floor(turn + (share > 0.72 ? 0.5 : 0))
+      const mid = ((n + (share > 0.72 ? 0 : 0.5)) / facets) * 2 * Math.PI + way
+      const tilt = share < 0.42 ? 0 : share > 0.72 ? 0.85 : 0.55
+      const nx = Math.sin(mid) * Math.sin(tilt)
+      const ny = -Math.cos(mid) * Math.sin(tilt)
+      const nz = Math.cos(tilt)
+      const light = Math.max(0, nx * LAMP[0] + ny * LAMP[1] + nz * LAMP[2])
+      const spark = hash(n, Math.floor(share * 2.6), facets + Math.round(at[0] * 10))
       // What shines through from the back facets, opposite the lamp, gives a gem its fire.
-      const back = Math.max(0, -(nx * LAMP[0] + ny * LAMP[1])) * 0.9,
-        white =
-          (share < 0.42
-            ? smoothstep(0.55, 0.05, Math.hypot(dx + 0.16, dy + 0.2)) * 0.9
-            : light > 0.82
-              ? (light - 0.82) * 5
-              : 0) + (spark > 0.86 ? 0.5 : 0),
-        dark = 1 - 0.62 * smoothstep(0.9, 1, share)
+      const back = Math.max(0, -(nx * LAMP[0] + ny * LAMP[1])) * 0.9
+      const white =
+        (share < 0.42
+          ? smoothstep(0.55, 0.05, Math.hypot(dx + 0.16, dy + 0.2)) * 0.9
+          : light > 0.82
+            ? (light - 0.82) * 5
+            : 0) + (spark > 0.86 ? 0.5 : 0)
+      const dark = 1 - 0.62 * smoothstep(0.9, 1, share)
       for (let b = 0; b < 3; b++) {
         const body = colour[b]! * (0.28 + 0.75 * light + back + 0.3 * spark) + white
         paint[3 * p + b]! += (body * dark - paint[3 * p + b]!) * cover

@@ -18,14 +18,14 @@ export function finishedPatch(
   const { light, gloss, over, grid } = head
   for (let j = j0; j < j1; j++) {
     for (let p = j * grid.width + i0, end = j * grid.width + i1; p < end; p++) {
-      const l = light[p]!,
-        keep = 1 - over[4 * p + 3]!,
-        bright = l > 0.7 ? (l - 0.7) * (l - 0.7) * 5 : 0,
-        metal = sheen[p]! * (SHINE.broad * bright + SHINE.sharp * gloss[p]!)
-      const warm = l < 1 ? 0.1 * (1 - l) * l : 0,
-        r = paint[3 * p]!,
-        g = paint[3 * p + 1]!,
-        b = paint[3 * p + 2]!
+      const l = light[p]!
+      const keep = 1 - over[4 * p + 3]!
+      const bright = l > 0.7 ? (l - 0.7) * (l - 0.7) * 5 : 0
+      const metal = sheen[p]! * (SHINE.broad * bright + SHINE.sharp * gloss[p]!)
+      const warm = l < 1 ? 0.1 * (1 - l) * l : 0
+      const r = paint[3 * p]!
+      const g = paint[3 * p + 1]!
+      const b = paint[3 * p + 2]!
       // A metal's shine has some of its own colour.
       out[4 * p] = srgbByte((r * (l + warm) + gloss[p]! + metal * (0.4 + 0.8 * r)) * keep + over[4 * p]!)
       out[4 * p + 1] = srgbByte((g * l + gloss[p]! + metal * (0.4 + 0.8 * g)) * keep + over[4 * p + 1]!)
@@ -42,8 +42,8 @@ export function finishedPicture(
   head: HeadPicture,
   painted: Painted = { paint: head.albedo, sheen: new Float32Array(head.light.length) },
 ): Uint8ClampedArray<ArrayBuffer> {
-  const out = new Uint8ClampedArray(4 * head.light.length),
-    { width, height } = head.grid
+  const out = new Uint8ClampedArray(4 * head.light.length)
+  const { width, height } = head.grid
   finishedPatch(head, painted, { i0: 0, j0: 0, i1: width, j1: height }, out)
   return out
 }
@@ -53,8 +53,8 @@ export function skinTexture(
   { over, light }: HeadPicture,
   { paint }: Painted,
 ): Uint8ClampedArray<ArrayBuffer> {
-  const n = light.length,
-    out = new Uint8ClampedArray(4 * n)
+  const n = light.length
+  const out = new Uint8ClampedArray(4 * n)
   for (let p = 0; p < n; p++) {
     const keep = 1 - over[4 * p + 3]!
     for (let k = 0; k < 3; k++) out[4 * p + k] = srgbByte(paint[3 * p + k]! * keep + over[4 * p + k]!)

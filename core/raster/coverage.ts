@@ -23,23 +23,23 @@ export function coverageOf(rings: readonly Ring[], grid: Grid, margin = 0): Mask
   let box: Box = EMPTY_BOX
   for (const ring of rings) box = boxOf(ring, box)
   const k = grid.pxPerMm
-  const i0 = Math.max(0, Math.floor((box.minX - grid.x0) * k) - margin),
-    i1 = Math.min(grid.width, Math.ceil((box.maxX - grid.x0) * k) + margin)
-  const j0 = Math.max(0, Math.floor((box.minY - grid.y0) * k) - margin),
-    j1 = Math.min(grid.height, Math.ceil((box.maxY - grid.y0) * k) + margin)
-  const width = i1 - i0,
-    height = j1 - j0
+  const i0 = Math.max(0, Math.floor((box.minX - grid.x0) * k) - margin)
+  const i1 = Math.min(grid.width, Math.ceil((box.maxX - grid.x0) * k) + margin)
+  const j0 = Math.max(0, Math.floor((box.minY - grid.y0) * k) - margin)
+  const j1 = Math.min(grid.height, Math.ceil((box.maxY - grid.y0) * k) + margin)
+  const width = i1 - i0
+  const height = j1 - j0
   if (!(width > 0 && height > 0)) return EMPTY_MASK
   // One spare column takes what falls right of the last pixel.
-  const stride = width + 2,
-    sums = new Float32Array(stride * height)
+  const stride = width + 2
+  const sums = new Float32Array(stride * height)
   for (const ring of rings) {
     const n = ring.length
     let px = (ring[n - 2]! - grid.x0) * k - i0,
       py = (ring[n - 1]! - grid.y0) * k - j0
     for (let i = 0; i < n; i += 2) {
-      const x = (ring[i]! - grid.x0) * k - i0,
-        y = (ring[i + 1]! - grid.y0) * k - j0
+      const x = (ring[i]! - grid.x0) * k - i0
+      const y = (ring[i + 1]! - grid.y0) * k - j0
       addEdge(sums, stride, width, height, px, py, x, y)
       px = x
       py = y
@@ -77,9 +77,9 @@ function addEdge(
     x = x0 + (y - y0) * slope
   const end = Math.min(height, y1)
   while (y < end) {
-    const row = Math.floor(y),
-      next = Math.min(row + 1, end),
-      xNext = x + (next - y) * slope
+    const row = Math.floor(y)
+    const next = Math.min(row + 1, end)
+    const xNext = x + (next - y) * slope
     addSpan(sums, row * stride, clamp(x, width), clamp(xNext, width), (next - y) * sign)
     y = next
     x = xNext
@@ -90,21 +90,21 @@ const clamp = (x: number, width: number) => (x < 0 ? 0 : x > width ? width : x)
 
 /** Adds an edge that crosses one pixel row from xa to xb and covers `d` of its height. */
 function addSpan(sums: Float32Array, row: number, xa: number, xb: number, d: number): void {
-  const left = Math.min(xa, xb),
-    right = Math.max(xa, xb)
-  const first = Math.floor(left),
-    last = Math.ceil(right)
+  const left = Math.min(xa, xb)
+  const right = Math.max(xa, xb)
+  const first = Math.floor(left)
+  const last = Math.ceil(right)
   if (last <= first + 1) {
     const middle = (left + right) / 2 - first
     sums[row + first]! += d * (1 - middle)
     sums[row + first + 1]! += d * middle
     return
   }
-  const s = 1 / (right - left),
-    u = left - first,
-    a0 = (s * (1 - u) * (1 - u)) / 2
-  const v = right - last + 1,
-    am = (s * v * v) / 2
+  const s = 1 / (right - left)
+  const u = left - first
+  const a0 = (s * (1 - u) * (1 - u)) / 2
+  const v = right - last + 1
+  const am = (s * v * v) / 2
   sums[row + first]! += d * a0
   if (last === first + 2) {
     sums[row + first + 1]! += d * (1 - a0 - am)
@@ -142,10 +142,10 @@ export function blurred(mask: Mask, sigma: number): Mask {
 function boxAcross(from: Float32Array, to: Float32Array, width: number, height: number, r: number): void {
   const k = 1 / (2 * r + 1)
   for (let j = 0; j < height; j++) {
-    const base = j * width,
-      end = base + width - 1,
-      first = from[base]!,
-      last = from[end]!
+    const base = j * width
+    const end = base + width - 1
+    const first = from[base]!
+    const last = from[end]!
     let sum = 0
     for (let i = -r; i <= r; i++) sum += i < 0 ? first : i < width ? from[base + i]! : last
     for (let p = base; p <= end; p++) {
@@ -157,17 +157,17 @@ function boxAcross(from: Float32Array, to: Float32Array, width: number, height: 
 
 /** The same along each column; all columns go down together, row by row, as they lie in memory. */
 function boxDown(from: Float32Array, to: Float32Array, width: number, height: number, r: number): void {
-  const k = 1 / (2 * r + 1),
-    sums = new Float64Array(width),
-    row = (j: number) => Math.min(height - 1, Math.max(0, j)) * width
+  const k = 1 / (2 * r + 1)
+  const sums = new Float64Array(width)
+  const row = (j: number) => Math.min(height - 1, Math.max(0, j)) * width
   for (let j = -r; j <= r; j++) {
     const at = row(j)
     for (let i = 0; i < width; i++) sums[i]! += from[at + i]!
   }
   for (let j = 0; j < height; j++) {
-    const at = j * width,
-      come = row(j + r + 1),
-      gone = row(j - r)
+    const at = j * width
+    const come = row(j + r + 1)
+    const gone = row(j - r)
     for (let i = 0; i < width; i++) {
       to[at + i] = sums[i]! * k
       sums[i]! += from[come + i]! - from[gone + i]!

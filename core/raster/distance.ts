@@ -19,9 +19,9 @@ const startOf = (c: number): number => (c >= 0.999 ? 0 : c > 0.004 ? (1 - c) ** 
 
 /** Distances up to a reach by the least sum within a window, along rows and then along columns. */
 function nearby({ width, height, data }: Mask, reach: number): Float32Array {
-  const rows = new Float32Array(width * height).fill(FAR),
-    first = new Int32Array(height).fill(width),
-    last = new Int32Array(height).fill(-1)
+  const rows = new Float32Array(width * height).fill(FAR)
+  const first = new Int32Array(height).fill(width)
+  const last = new Int32Array(height).fill(-1)
   for (let j = 0; j < height; j++) {
     const row = j * width
     let solid = false
@@ -31,12 +31,12 @@ function nearby({ width, height, data }: Mask, reach: number): Float32Array {
         solid = false
         continue
       }
-      const start = startOf(c),
-        next = i < width - 1 && data[row + i + 1]! >= 0.999
+      const start = startOf(c)
+      const next = i < width - 1 && data[row + i + 1]! >= 0.999
       // Each covered pixel lowers its neighbours; inside a shape only its rim has anything to tell.
-      const inside = start === 0 && solid && next,
-        from = inside ? i : Math.max(0, i - reach),
-        to = inside ? i : Math.min(width - 1, i + reach)
+      const inside = start === 0 && solid && next
+      const from = inside ? i : Math.max(0, i - reach)
+      const to = inside ? i : Math.min(width - 1, i + reach)
       solid = start === 0
       for (let q = from; q <= to; q++) {
         const v = start + (q - i) * (q - i)
@@ -48,13 +48,13 @@ function nearby({ width, height, data }: Mask, reach: number): Float32Array {
   }
   const out = rows.slice()
   for (let q = 0; q < height; q++) {
-    const from = first[q]!,
-      to = last[q]!,
-      b = q * width
+    const from = first[q]!
+    const to = last[q]!
+    const b = q * width
     for (let j = Math.max(0, q - reach), end = Math.min(height - 1, q + reach); j <= end; j++) {
       if (j === q) continue
-      const d2 = (q - j) * (q - j),
-        a = j * width
+      const d2 = (q - j) * (q - j)
+      const a = j * width
       for (let i = from; i <= to; i++) {
         const v = rows[b + i]! + d2
         if (v < out[a + i]!) out[a + i] = v
@@ -67,12 +67,12 @@ function nearby({ width, height, data }: Mask, reach: number): Float32Array {
 }
 
 function everywhere({ width, height, data }: Mask): Float32Array {
-  const out = new Float32Array(width * height),
-    long = Math.max(width, height),
-    f = new Float64Array(long),
-    d = new Float64Array(long),
-    v = new Int32Array(long),
-    z = new Float64Array(long + 1)
+  const out = new Float32Array(width * height)
+  const long = Math.max(width, height)
+  const f = new Float64Array(long)
+  const d = new Float64Array(long)
+  const v = new Int32Array(long)
+  const z = new Float64Array(long + 1)
   for (let p = 0; p < out.length; p++) out[p] = startOf(data[p]!)
   for (let i = 0; i < width; i++) line(i, width, height)
   for (let j = 0; j < height; j++) line(j * width, 1, width)

@@ -13,8 +13,8 @@ export interface EmptySpot {
 }
 
 /** Pixels to the mm in which patches are looked for, and the least radius that counts, mm. */
-const FINE = 2,
-  LEAST = 3.5
+const FINE = 2
+const LEAST = 3.5
 
 /**
  * The largest circles that lie free of some rings, inside others: the farthest point from all paint by a distance transform, then the next farthest
@@ -30,14 +30,14 @@ export function freeCircles(
   most: number,
   fine = FINE,
 ): { at: Point; radius: number }[] {
-  const grid = gridOver(box, fine),
-    { width, height } = grid,
-    mask = coverageOf(blocked, grid),
-    whole = new Float32Array(width * height)
+  const grid = gridOver(box, fine)
+  const { width, height } = grid
+  const mask = coverageOf(blocked, grid)
+  const whole = new Float32Array(width * height)
   for (let j = 0; j < mask.height; j++)
     whole.set(mask.data.subarray(j * mask.width, (j + 1) * mask.width), (j + mask.j0) * width + mask.i0)
-  const far = distanceFrom({ i0: 0, j0: 0, width, height, data: whole }),
-    at = (i: number, j: number): Point => [grid.x0 + (i + 0.5) / fine, grid.y0 + (j + 0.5) / fine]
+  const far = distanceFrom({ i0: 0, j0: 0, width, height, data: whole })
+  const at = (i: number, j: number): Point => [grid.x0 + (i + 0.5) / fine, grid.y0 + (j + 0.5) / fine]
   for (let j = 0; j < height; j++)
     for (let i = 0; i < width; i++)
       if (far[j * width + i]! >= least * fine && !within(at(i, j))) far[j * width + i] = 0
@@ -45,9 +45,9 @@ export function freeCircles(
   while (found.length < most) {
     let best = 0
     for (let p = 1; p < far.length; p++) if (far[p]! > far[best]!) best = p
-    const radius = far[best]! / fine,
-      i0 = best % width,
-      j0 = Math.floor(best / width)
+    const radius = far[best]! / fine
+    const i0 = best % width
+    const j0 = Math.floor(best / width)
     if (radius < least) break
     const exact = refined(at(i0, j0), radius, blocked, found, within, 1 / fine)
     found.push(exact)
@@ -82,8 +82,8 @@ function refined(
   within: (p: Point) => boolean,
   step: number,
 ): { at: Point; radius: number } {
-  const reach = radius + 4 * step + 1,
-    near: number[] = []
+  const reach = radius + 4 * step + 1
+  const near: number[] = []
   for (const ring of blocked) {
     for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
       const t = shareAlong(...from, ring[j]!, ring[j + 1]!, ring[i]!, ring[i + 1]!)
@@ -136,20 +136,20 @@ function refined(
 
 /** Empty patches between the elements of a look, largest first. A base is no element: it is what they lie on. */
 export function emptySpots(steps: readonly Step[], world: World, most = 8): EmptySpot[] {
-  const { ground } = world,
-    elements = steps.filter(s => s.kind !== 'wash'),
-    ringsOf = (list: readonly Step[]) =>
-      list.flatMap(s =>
-        kindOf(s)
-          .prints(s, { ...world, flat: true, quick: true })
-          .flatMap(p => clockwise(p.rings)),
-      ),
-    rings = ringsOf(elements),
-    outer = ringsOf(elements.filter(s => s.kind !== 'lips'))
+  const { ground } = world
+  const elements = steps.filter(s => s.kind !== 'wash')
+  const ringsOf = (list: readonly Step[]) =>
+    list.flatMap(s =>
+      kindOf(s)
+        .prints(s, { ...world, flat: true, quick: true })
+        .flatMap(p => clockwise(p.rings)),
+    )
+  const rings = ringsOf(elements)
+  const outer = ringsOf(elements.filter(s => s.kind !== 'lips'))
   if (outer.length === 0) return []
-  const hull = hullOf(outer),
-    box = boxOf(hull),
-    keep = ground.keepOuts.map(k => k.ring)
+  const hull = hullOf(outer)
+  const box = boxOf(hull)
+  const keep = ground.keepOuts.map(k => k.ring)
   const spots = freeCircles(
     [...rings, ...keep],
     { minX: box.minX - 2, minY: box.minY - 2, maxX: box.maxX + 2, maxY: box.maxY + 2 },

@@ -32,16 +32,16 @@ export function hash(i: number, j: number, seed = 0): number {
 
 /** Smooth value noise in [0, 1] with features about one unit wide. */
 export function noise(x: number, y: number, seed = 0): number {
-  const i = Math.floor(x),
-    j = Math.floor(y),
-    fx = x - i,
-    fy = y - j
-  const u = fx * fx * (3 - 2 * fx),
-    v = fy * fy * (3 - 2 * fy)
-  const a = hash(i, j, seed),
-    b = hash(i + 1, j, seed),
-    c = hash(i, j + 1, seed),
-    d = hash(i + 1, j + 1, seed)
+  const i = Math.floor(x)
+  const j = Math.floor(y)
+  const fx = x - i
+  const fy = y - j
+  const u = fx * fx * (3 - 2 * fx)
+  const v = fy * fy * (3 - 2 * fy)
+  const a = hash(i, j, seed)
+  const b = hash(i + 1, j, seed)
+  const c = hash(i, j + 1, seed)
+  const d = hash(i + 1, j + 1, seed)
   return a + (b - a) * u + (c - a) * v + (a - b - c + d) * u * v
 }
 

@@ -2,8 +2,8 @@ import { wetBlend, type Optics } from '../paint'
 import type { LaidPaint, Print } from '../look'
 
 /** Steps of thickness and along a blend that are worked out beforehand. */
-const THICK = 48,
-  ALONG = 64
+const THICK = 48
+const ALONG = 64
 
 /**
  * One paint ready to be laid: for each step of thickness and band the three numbers of R = (p + Rg q) / (r - Rg p), so that a pixel costs a look-up and a division.
@@ -26,10 +26,10 @@ function inkOf({ optics: { k, s }, finish }: LaidPaint, most: number): Ink {
   for (let n = 0; n <= THICK; n++) {
     const x = (most * n) / THICK
     for (let b = 0; b < 3; b++) {
-      const kb = k[b]!,
-        sb = s[b]!,
-        g = Math.sqrt(kb * (kb + 2 * sb)),
-        t = g * x > 1e-9 ? Math.tanh(g * x) / g : x
+      const kb = k[b]!
+      const sb = s[b]!
+      const g = Math.sqrt(kb * (kb + 2 * sb))
+      const t = g * x > 1e-9 ? Math.tanh(g * x) / g : x
       table[9 * n + 3 * b] = sb * t
       table[9 * n + 3 * b + 1] = 1 - (kb + sb) * t
       table[9 * n + 3 * b + 2] = 1 + (kb + sb) * t
@@ -72,9 +72,9 @@ function blended(a: LaidPaint, b: LaidPaint, share: number): LaidPaint {
 
 /** Between which two paints of an even blend a place lies, and how far along. */
 function blendAt(n: number, t: number): [number, number, number] {
-  const v = t * (n - 1),
-    i = Math.min(n - 2, Math.floor(v)),
-    u = v - i
+  const v = t * (n - 1)
+  const i = Math.min(n - 2, Math.floor(v))
+  const u = v - i
   return [i, i + 1, u * u * (3 - 2 * u)]
 }
 
@@ -84,18 +84,18 @@ const MEET = 0.03
 /** Which strips lie at a place of a cake; `ends` are their far ends, 0 to 1. */
 function stripAt(ends: readonly number[], t: number): [number, number, number] {
   const i = Math.max(
-      0,
-      ends.findIndex(e => t <= e),
-    ),
-    near = ends.findIndex(e => Math.abs(t - e) < MEET)
+    0,
+    ends.findIndex(e => t <= e),
+  )
+  const near = ends.findIndex(e => Math.abs(t - e) < MEET)
   if (near >= 0 && near < ends.length - 1) return [near, near + 1, (t - ends[near]! + MEET) / (2 * MEET)]
   return [i, i, 0]
 }
 
 /** Reflectance of one band of an ink at a step of thickness over a ground. */
 export function inkOver(table: Float32Array, step: number, band: number, ground: number): number {
-  const o = 9 * step + 3 * band,
-    p = table[o]!
+  const o = 9 * step + 3 * band
+  const p = table[o]!
   return (p + ground * table[o + 1]!) / (table[o + 2]! - ground * p)
 }
 

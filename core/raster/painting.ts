@@ -66,18 +66,18 @@ export class Painting {
   }
 
   private lay(step: Step, key: string, world: World): void {
-    const { head, grain } = this.bare,
-      prints = kindOf(step).prints(step, world),
-      masks = prints.map(p => coverOf(p, head))
+    const { head, grain } = this.bare
+    const prints = kindOf(step).prints(step, world)
+    const masks = prints.map(p => coverOf(p, head))
     const box = masks
-        .map((m): PixelBox => ({ i0: m.i0, j0: m.j0, i1: m.i0 + m.width, j1: m.j0 + m.height }))
-        .reduce(joined, NO_PIXELS),
-      n = Math.max(0, box.i1 - box.i0) * Math.max(0, box.j1 - box.j0)
-    const paint = new Float32Array(3 * n),
-      sheen = new Float32Array(n)
+      .map((m): PixelBox => ({ i0: m.i0, j0: m.j0, i1: m.i0 + m.width, j1: m.j0 + m.height }))
+      .reduce(joined, NO_PIXELS)
+    const n = Math.max(0, box.i1 - box.i0) * Math.max(0, box.j1 - box.j0)
+    const paint = new Float32Array(3 * n)
+    const sheen = new Float32Array(n)
     this.copy(box, paint, sheen, true)
-    const cover = new Float32Array(n),
-      w = box.i1 - box.i0
+    const cover = new Float32Array(n)
+    const w = box.i1 - box.i0
     for (const m of masks) {
       for (let j = 0; j < m.height; j++)
         for (let i = 0; i < m.width; i++) {
@@ -92,11 +92,11 @@ export class Painting {
 
   /** Copies a box of the painted skin into a layer's store, or back. */
   private copy({ i0, j0, i1, j1 }: PixelBox, paint: Float32Array, sheen: Float32Array, into: boolean): void {
-    const { width } = this.bare.head.grid,
-      w = i1 - i0
+    const { width } = this.bare.head.grid
+    const w = i1 - i0
     for (let j = j0; j < j1; j++) {
-      const at = j * width + i0,
-        n = (j - j0) * w
+      const at = j * width + i0
+      const n = (j - j0) * w
       if (into) {
         paint.set(this.painted.paint.subarray(3 * at, 3 * (at + w)), 3 * n)
         sheen.set(this.painted.sheen.subarray(at, at + w), n)
@@ -113,9 +113,9 @@ export class Painting {
     if (i1 <= i0 || j1 <= j0) return null
     finishedPatch(this.bare.head, this.painted, this.dirty, this.rgba)
     this.dirty = NO_PIXELS
-    const { width } = this.bare.head.grid,
-      w = i1 - i0,
-      rgba = new Uint8ClampedArray(4 * w * (j1 - j0))
+    const { width } = this.bare.head.grid
+    const w = i1 - i0
+    const rgba = new Uint8ClampedArray(4 * w * (j1 - j0))
     for (let j = j0; j < j1; j++)
       rgba.set(this.rgba.subarray(4 * (j * width + i0), 4 * (j * width + i1)), 4 * (j - j0) * w)
     return { i0, j0, width: w, height: j1 - j0, rgba }
@@ -132,11 +132,11 @@ export class Painting {
   compared(most = COMPARED): [LinearRgb, LinearRgb][] {
     const layer = this.layers.at(-1)
     if (!layer) return []
-    const { box, paint } = layer,
-      { head } = this.bare,
-      w = box.i1 - box.i0,
-      changed: number[] = [],
-      inside = 0.75 * layer.cover.reduce((most, c) => Math.max(most, c), 0)
+    const { box, paint } = layer
+    const { head } = this.bare
+    const w = box.i1 - box.i0
+    const changed: number[] = []
+    const inside = 0.75 * layer.cover.reduce((most, c) => Math.max(most, c), 0)
     // A print that a coarse picture hardly shows, such as a hair line, is not judged by it.
     if (inside < 0.2) return []
     for (let n = 0; n < paint.length / 3; n++) {
@@ -148,8 +148,8 @@ export class Painting {
     return changed
       .filter((_, i) => i % every === 0)
       .map(n => {
-        const p = 3 * ((box.j0 + Math.floor(n / w)) * head.grid.width + box.i0 + (n % w)),
-          now = this.painted.paint
+        const p = 3 * ((box.j0 + Math.floor(n / w)) * head.grid.width + box.i0 + (n % w))
+        const now = this.painted.paint
         return [
           [paint[3 * n]!, paint[3 * n + 1]!, paint[3 * n + 2]!],
           [now[p]!, now[p + 1]!, now[p + 2]!],

@@ -11,9 +11,9 @@ import { inkOver, inksOf, stepOf } from './inks'
 /** How far along an axis a place lies, 0 to 1. */
 export function along(axis: Axis, x: number, y: number): number {
   if (axis.kind === 'out') return Math.min(1, Math.hypot(x - axis.from[0], y - axis.from[1]) / axis.reach)
-  const dx = axis.to[0] - axis.from[0],
-    dy = axis.to[1] - axis.from[1],
-    length2 = dx * dx + dy * dy
+  const dx = axis.to[0] - axis.from[0]
+  const dy = axis.to[1] - axis.from[1]
+  const length2 = dx * dx + dy * dy
   return length2 === 0
     ? 0
     : Math.min(1, Math.max(0, ((x - axis.from[0]) * dx + (y - axis.from[1]) * dy) / length2))
@@ -21,8 +21,8 @@ export function along(axis: Axis, x: number, y: number): number {
 
 /** The grain that sponges leave, one value in [0, 1] a pixel: the same at the same place of the skin at every size. */
 export function spongeGrain(grid: Grid): Float32Array {
-  const out = new Float32Array(grid.width * grid.height),
-    step = 1 / grid.pxPerMm
+  const out = new Float32Array(grid.width * grid.height)
+  const step = 1 / grid.pxPerMm
   for (let j = 0; j < grid.height; j++) {
     const y = grid.y0 + (j + 0.5) * step
     for (let i = 0; i < grid.width; i++) {
@@ -73,12 +73,12 @@ export function coverOf(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>)
 }
 
 function grownCover(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>): Mask {
-  const { grid, chart } = head,
-    k = grid.pxPerMm,
-    classes = new Map<number, Print['rings'][number][]>()
+  const { grid, chart } = head
+  const k = grid.pxPerMm
+  const classes = new Map<number, Print['rings'][number][]>()
   print.rings.forEach((ring, i) => {
-    const e = Math.round((print.spread?.[i] ?? 0) / SPREAD_STEP) * SPREAD_STEP,
-      list = classes.get(e)
+    const e = Math.round((print.spread?.[i] ?? 0) / SPREAD_STEP) * SPREAD_STEP
+    const list = classes.get(e)
     if (list) list.push(chart.ring(ring))
     else classes.set(e, [chart.ring(ring)])
   })
@@ -86,12 +86,12 @@ function grownCover(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>): Ma
     .map(([e, rings]) => {
       if (e * k < 0.3)
         return blurred(coverageOf(rings, grid, Math.ceil(3 * print.softness * k) + 1), print.softness * k)
-      const mask = coverageOf(rings, grid, Math.ceil(1.6 * e * k) + 2),
-        soft = Math.max(0.5, (e * k) / 2),
-        far = distanceFrom(mask, e * k + soft)
-      const from = e * k - soft,
-        to = e * k + soft,
-        full = 1 - smoothstep(from, to, 0)
+      const mask = coverageOf(rings, grid, Math.ceil(1.6 * e * k) + 2)
+      const soft = Math.max(0.5, (e * k) / 2)
+      const far = distanceFrom(mask, e * k + soft)
+      const from = e * k - soft
+      const to = e * k + soft
+      const full = 1 - smoothstep(from, to, 0)
       for (let p = 0; p < far.length; p++) {
         const d = far[p]!
         far[p] = d >= to ? 0 : d > 0 ? 1 - smoothstep(from, to, d) : Math.max(mask.data[p]!, full)
@@ -100,9 +100,9 @@ function grownCover(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>): Ma
     })
     .filter(m => m.data.length)
   if (masks.length < 2) return masks[0] ?? EMPTY_MASK
-  const box = masks.map(boxOfMask).reduce(joined),
-    width = box.i1 - box.i0,
-    data = new Float32Array(width * (box.j1 - box.j0))
+  const box = masks.map(boxOfMask).reduce(joined)
+  const width = box.i1 - box.i0
+  const data = new Float32Array(width * (box.j1 - box.j0))
   for (const m of masks) {
     for (let j = 0; j < m.height; j++) {
       const to = (m.j0 + j - box.j0) * width + m.i0 - box.i0
@@ -152,19 +152,19 @@ export function layPrint(
     return print.bits.kind === 'gem'
       ? layGem({ paint, sheen }, print.bits, head, mask)
       : layFlakes({ paint, sheen }, print.bits, head, mask)
-  const { grid, chart } = head,
-    swatches = print.film / OPAQUE_FILM,
-    most = Math.max(0.02, swatches * 1.25),
-    inks = inksOf(print, most),
-    single = inks.list.length === 1 ? inks.list[0]! : null
+  const { grid, chart } = head
+  const swatches = print.film / OPAQUE_FILM
+  const most = Math.max(0.02, swatches * 1.25)
+  const inks = inksOf(print, most)
+  const single = inks.list.length === 1 ? inks.list[0]! : null
   for (let j = 0; j < mask.height; j++) {
-    const row = (mask.j0 + j) * grid.width + mask.i0,
-      y = grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm
+    const row = (mask.j0 + j) * grid.width + mask.i0
+    const y = grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm
     for (let i = 0; i < mask.width; i++) {
       const cover = mask.data[j * mask.width + i]!
       if (cover < 0.004) continue
-      const p = row + i,
-        a = cover * head.skin[p]!
+      const p = row + i
+      const a = cover * head.skin[p]!
       if (a < 0.002) continue
       let ink = single
       if (!ink) {
@@ -176,9 +176,9 @@ export function layPrint(
       }
       // Grain is thickness: a sponge leaves pores where little paint lies, and more dabs close them.
       const x =
-          swatches * (1 + 0.25 * print.grain - print.grain * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover),
-        n = stepOf(x, most),
-        { table, glow } = ink
+        swatches * (1 + 0.25 * print.grain - print.grain * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover)
+      const n = stepOf(x, most)
+      const { table, glow } = ink
       for (let b = 0; b < 3; b++) {
         const under = paint[3 * p + b]!
         let over = inkOver(table, n, b, Math.min(0.99, under))

@@ -3,18 +3,18 @@ import type { Surface } from './surface'
 
 /** First fundamental form of a skin at a point: E, F, G of its own two coordinates (do Carmo, Differential Geometry of Curves and Surfaces, 2.5). */
 export function metricAt(surface: Surface, x: number, y: number): readonly [number, number, number] {
-  const h = 0.25,
-    o = new Float64Array(12)
+  const h = 0.25
+  const o = new Float64Array(12)
   surface.position(x + h, y, o, 0)
   surface.position(x - h, y, o, 3)
   surface.position(x, y + h, o, 6)
   surface.position(x, y - h, o, 9)
-  const ax = (o[0]! - o[3]!) / (2 * h),
-    ay = (o[1]! - o[4]!) / (2 * h),
-    az = (o[2]! - o[5]!) / (2 * h),
-    bx = (o[6]! - o[9]!) / (2 * h),
-    by = (o[7]! - o[10]!) / (2 * h),
-    bz = (o[8]! - o[11]!) / (2 * h)
+  const ax = (o[0]! - o[3]!) / (2 * h)
+  const ay = (o[1]! - o[4]!) / (2 * h)
+  const az = (o[2]! - o[5]!) / (2 * h)
+  const bx = (o[6]! - o[9]!) / (2 * h)
+  const by = (o[7]! - o[10]!) / (2 * h)
+  const bz = (o[8]! - o[11]!) / (2 * h)
   return [ax * ax + ay * ay + az * az, ax * bx + ay * by + az * bz, bx * bx + by * by + bz * bz]
 }
 
@@ -27,18 +27,18 @@ export interface Pull {
 
 /** Points beside a line, square to it in the skin's own measure: `at` -0.5 is its left edge, 0.5 its right edge. */
 function edges(surface: Surface, { points, widths, closed = false }: Pull): (at: number) => Float64Array {
-  const n = points.length,
-    normal = new Float64Array(2 * n)
+  const n = points.length
+  const normal = new Float64Array(2 * n)
   for (let i = 0; i < n; i++) {
-    const p = points[closed ? (i + n - 1) % n : Math.max(0, i - 1)]!,
-      q = points[closed ? (i + 1) % n : Math.min(n - 1, i + 1)]!,
-      [x, y] = points[i]!,
-      tx = q[0] - p[0],
-      ty = q[1] - p[1]
-    const [E, F, G] = metricAt(surface, x, y),
-      l =
-        Math.sqrt(Math.max(1e-12, E * tx * tx + 2 * F * tx * ty + G * ty * ty)) *
-        Math.sqrt(Math.max(1e-9, E * G - F * F))
+    const p = points[closed ? (i + n - 1) % n : Math.max(0, i - 1)]!
+    const q = points[closed ? (i + 1) % n : Math.min(n - 1, i + 1)]!
+    const [x, y] = points[i]!
+    const tx = q[0] - p[0]
+    const ty = q[1] - p[1]
+    const [E, F, G] = metricAt(surface, x, y)
+    const l =
+      Math.sqrt(Math.max(1e-12, E * tx * tx + 2 * F * tx * ty + G * ty * ty)) *
+      Math.sqrt(Math.max(1e-9, E * G - F * F))
     normal[2 * i] = -(F * tx + G * ty) / l
     normal[2 * i + 1] = (E * tx + F * ty) / l
   }
@@ -57,11 +57,11 @@ export function ribbons(
   cuts: readonly number[] = [-0.5, 0.5],
   under = 0,
 ): Ring[][] {
-  const edge = edges(surface, pull),
-    n = pull.points.length
+  const edge = edges(surface, pull)
+  const n = pull.points.length
   return cuts.slice(1).map((hi, k) => {
-    const a = edge(cuts[k]!),
-      b = edge(k + 2 < cuts.length ? hi + Math.sign(hi - cuts[k]!) * under : hi)
+    const a = edge(cuts[k]!)
+    const b = edge(k + 2 < cuts.length ? hi + Math.sign(hi - cuts[k]!) * under : hi)
     if (pull.closed) {
       const [outer, inner] = Math.abs(signedArea(a)) > Math.abs(signedArea(b)) ? [a, b] : [b, a]
       return [run(outer, 1), run(inner, -1)]
@@ -87,15 +87,15 @@ export function roundOn(
   radius: number | ((degrees: number) => number),
   pieces = 28,
 ): Ring {
-  const [E, F, G] = metricAt(surface, x, y),
-    e = Math.sqrt(E),
-    k = Math.sqrt(Math.max(1e-9, E * G - F * F)),
-    out = new Float64Array(2 * pieces)
+  const [E, F, G] = metricAt(surface, x, y)
+  const e = Math.sqrt(E)
+  const k = Math.sqrt(Math.max(1e-9, E * G - F * F))
+  const out = new Float64Array(2 * pieces)
   for (let i = 0; i < pieces; i++) {
-    const a = (2 * Math.PI * i) / pieces,
-      r = typeof radius === 'number' ? radius : radius((360 * i) / pieces),
-      u = r * Math.sin(a),
-      v = -r * Math.cos(a)
+    const a = (2 * Math.PI * i) / pieces
+    const r = typeof radius === 'number' ? radius : radius((360 * i) / pieces)
+    const u = r * Math.sin(a)
+    const v = -r * Math.cos(a)
     // Gram-Schmidt: along the first coordinate, and square to it.
     out[2 * i] = x + u / e - (v * F) / (e * k)
     out[2 * i + 1] = y + (v * e) / k

@@ -74,10 +74,10 @@ const RATIO = 208 / 286
 
 /** A box grown to the pictures' proportions about its middle. */
 function framed({ minX, minY, maxX, maxY }: Box): Box {
-  const w = maxX - minX,
-    h = maxY - minY,
-    more = w < h * RATIO ? (h * RATIO - w) / 2 : 0,
-    taller = w > h * RATIO ? (w / RATIO - h) / 2 : 0
+  const w = maxX - minX
+  const h = maxY - minY
+  const more = w < h * RATIO ? (h * RATIO - w) / 2 : 0
+  const taller = w > h * RATIO ? (w / RATIO - h) / 2 : 0
   return { minX: minX - more, maxX: maxX + more, minY: minY - taller, maxY: maxY + taller }
 }
 
@@ -109,12 +109,12 @@ const CREASE = 4
 function withLidsDown(open: Ground): Ground {
   const lids = new Map<ZoneId, Ring>()
   const zone = (id: ZoneId): Ring | null => {
-    const ring = open.zone(id),
-      side = id === 'left.lid' ? 'left eye' : id === 'right.lid' ? 'right eye' : null
+    const ring = open.zone(id)
+    const side = id === 'left.lid' ? 'left eye' : id === 'right.lid' ? 'right eye' : null
     if (!ring || !side) return ring
     if (!lids.has(id)) {
-      const eye = open.keepOuts.find(k => k.words === side)!.ring,
-        both = union([ring, eye].flatMap(r => regionOf([r], 'nonzero')))
+      const eye = open.keepOuts.find(k => k.words === side)!.ring
+      const both = union([ring, eye].flatMap(r => regionOf([r], 'nonzero')))
       // The crease between them is skin of the lid too: grown and shrunk again, they close over it.
       const whole = offset(offset(both, CREASE), -CREASE)
       lids.set(
@@ -161,12 +161,12 @@ function zonesOfFace(face: Face): Pick<Ground, 'zones' | 'zone'> {
 }
 
 function faceGround(canvas: FaceCanvas, age: number): Ground {
-  const face = faceOf(canvas, age),
-    relief = reliefOf(face),
-    { form, landmarks } = face,
-    outline = ringOf(silhouetteOf(face, relief)),
-    skull = boxOf(outline),
-    { kx, ky } = form
+  const face = faceOf(canvas, age)
+  const relief = reliefOf(face)
+  const { form, landmarks } = face
+  const outline = ringOf(silhouetteOf(face, relief))
+  const skull = boxOf(outline)
+  const { kx, ky } = form
   const reach: Box = {
     minX: skull.minX - 10,
     maxX: skull.maxX + 10,
@@ -174,8 +174,8 @@ function faceGround(canvas: FaceCanvas, age: number): Ground {
     maxY: skull.maxY + 6,
   }
   const surface = lazily(() => heightField(tabulated(relief.z, reach), reach))
-  const part = partOf(canvas.part, kx, ky),
-    wide = Math.max(skull.maxX * 1.42, 84)
+  const part = partOf(canvas.part, kx, ky)
+  const wide = Math.max(skull.maxX * 1.42, 84)
   const extent = part
     ? intersection([{ outer: outline, holes: [] }], [{ outer: part, holes: [] }]).map(p => p.outer)
     : [outline]
@@ -212,8 +212,8 @@ function faceGround(canvas: FaceCanvas, age: number): Ground {
 /** The rectangle that a part of a face is cut out with; null for the whole. Left is the left of the picture. */
 function partOf(part: FaceCanvas['part'], kx: number, ky: number): Ring | null {
   if (part === 'whole') return null
-  const [x0, x1, y0, y1] = part.endsWith('half') ? [-3, 200, -300, 300] : [9 * kx, 200, 10 * ky, 96 * ky],
-    out = part.startsWith('left') ? -1 : 1
+  const [x0, x1, y0, y1] = part.endsWith('half') ? [-3, 200, -300, 300] : [9 * kx, 200, 10 * ky, 96 * ky]
+  const out = part.startsWith('left') ? -1 : 1
   return ringOf(
     (
       [
@@ -263,8 +263,8 @@ const GROWN_ARM = {
   'upper arm': { upper: 300, lower: 265, length: 270 },
 } as const
 const ages = [3, 6, 10, 14, 18]
-const girthGrown = monotoneCubic(ages.map((a, i) => [a, [0.6, 0.66, 0.77, 0.9, 1][i]!] as const)),
-  lengthGrown = monotoneCubic(ages.map((a, i) => [a, [0.56, 0.69, 0.83, 0.95, 1][i]!] as const))
+const girthGrown = monotoneCubic(ages.map((a, i) => [a, [0.6, 0.66, 0.77, 0.9, 1][i]!] as const))
+const lengthGrown = monotoneCubic(ages.map((a, i) => [a, [0.56, 0.69, 0.83, 0.95, 1][i]!] as const))
 /** Depth of an arm against its width (common practice). */
 const FLAT = 0.84
 
@@ -273,8 +273,8 @@ export function armMeasures(
   { part }: Pick<ArmCanvas, 'part'>,
   age: number,
 ): NonNullable<ArmCanvas['measures']> {
-  const g = GROWN_ARM[part],
-    tenth = (v: number) => Math.round(v)
+  const g = GROWN_ARM[part]
+  const tenth = (v: number) => Math.round(v)
   return {
     upper: tenth(g.upper * girthGrown(age)),
     lower: tenth(g.lower * girthGrown(age)),
@@ -299,15 +299,15 @@ export function armProblems({ upper, lower, length }: NonNullable<ArmCanvas['mea
 }
 
 function armGround(canvas: ArmCanvas, age: number): Ground {
-  const m = canvas.measures ?? armMeasures(canvas, age),
-    wrong = armProblems(m)
+  const m = canvas.measures ?? armMeasures(canvas, age)
+  const wrong = armProblems(m)
   if (wrong.length) throw new RangeError(wrong.join(' '))
-  const top = halfWidthOfGirth(m.upper, FLAT),
-    end = halfWidthOfGirth(m.lower, FLAT),
-    surface = cone({ half: (top + end) / 2, growth: (end - top) / m.length, flat: FLAT })
-  const y0 = -m.length / 2,
-    y1 = m.length / 2,
-    thumb = canvas.side === 'left' ? -1 : 1
+  const top = halfWidthOfGirth(m.upper, FLAT)
+  const end = halfWidthOfGirth(m.lower, FLAT)
+  const surface = cone({ half: (top + end) / 2, growth: (end - top) / m.length, flat: FLAT })
+  const y0 = -m.length / 2
+  const y1 = m.length / 2
+  const thumb = canvas.side === 'left' ? -1 : 1
   /** A band round the arm between two heights, as far round as a share of half a turn. */
   const band = (from: number, to: number, round = 0.999): Ring => {
     const points: Point[] = []
@@ -318,21 +318,21 @@ function armGround(canvas: ArmCanvas, age: number): Ground {
       ])
     return ringOf([...points, ...points.map(mirrored).reverse()])
   }
-  const third = m.length / 3,
-    bands: Record<ArmZone, Ring> = {
-      'arm': band(y0 + 4, y1 - 4),
-      'upper band': band(y0 + 4, y0 + third),
-      'middle band': band(y0 + third, y1 - third),
-      'lower band': band(y1 - third, y1 - 4),
-    }
+  const third = m.length / 3
+  const bands: Record<ArmZone, Ring> = {
+    'arm': band(y0 + 4, y1 - 4),
+    'upper band': band(y0 + 4, y0 + third),
+    'middle band': band(y0 + third, y1 - third),
+    'lower band': band(y1 - third, y1 - 4),
+  }
   const side = (words: string, out: number, y = 0): NamedLandmark => ({
     id: `arm.${words.split(' ')[0]}`,
     side: 'mid',
     words,
     at: [surface.across((out * Math.PI) / 2, y), y],
   })
-  const upperWords = canvas.part === 'forearm' ? 'bend of the elbow' : 'top of the arm',
-    lowerWords = canvas.part === 'forearm' ? 'wrist' : 'bend of the elbow'
+  const upperWords = canvas.part === 'forearm' ? 'bend of the elbow' : 'top of the arm'
+  const lowerWords = canvas.part === 'forearm' ? 'wrist' : 'bend of the elbow'
   const room = 0.2 * m.length
   return {
     kind: 'arm',

@@ -39,8 +39,8 @@ export function liftOf(surface: Surface, laid: Laid, points: readonly Point[], g
 
 /** Places of samples on the skin, three numbers each. */
 function onSkin(surface: Surface, laid: Laid, points: readonly Point[]): Float64Array {
-  const places = new Float64Array(3 * points.length),
-    here = new Float64Array(3)
+  const places = new Float64Array(3 * points.length)
+  const here = new Float64Array(3)
   points.forEach((p, i) => {
     surface.position(...laid.point(p), here)
     places.set(here, 3 * i)
@@ -54,9 +54,9 @@ interface Frame {
   readonly normal: Float64Array
 }
 function frameAt(surface: Surface, laid: Laid, about: Point): Frame {
-  const middle = laid.point(about),
-    origin = new Float64Array(3),
-    normal = new Float64Array(3)
+  const middle = laid.point(about)
+  const origin = new Float64Array(3)
+  const normal = new Float64Array(3)
   surface.position(...middle, origin)
   surface.normal(...middle, normal)
   return { origin, normal }
@@ -73,8 +73,8 @@ interface Tries {
   readonly step: number
   readonly closer: readonly number[]
 }
-const FINE: Tries = { step: 15, closer: [-10, -5, 5, 10] },
-  COARSE: Tries = { step: 30, closer: [-15, 15] }
+const FINE: Tries = { step: 15, closer: [-10, -5, 5, 10] }
+const COARSE: Tries = { step: 30, closer: [-15, 15] }
 
 interface Fit {
   readonly residual: number
@@ -84,15 +84,15 @@ interface Fit {
 
 /** The cylinder that fits some places of the skin best. */
 function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries): Fit {
-  const n = places.length / 3,
-    u = new Float64Array(n),
-    v = new Float64Array(n),
-    w = new Float64Array(n)
+  const n = places.length / 3
+  const u = new Float64Array(n)
+  const v = new Float64Array(n)
+  const w = new Float64Array(n)
   for (let i = 0; i < n; i++) {
-    const dx = places[3 * i]! - origin[0]!,
-      dy = places[3 * i + 1]! - origin[1]!,
-      dz = places[3 * i + 2]! - origin[2]!,
-      h = dx * normal[0]! + dy * normal[1]! + dz * normal[2]!
+    const dx = places[3 * i]! - origin[0]!
+    const dy = places[3 * i + 1]! - origin[1]!
+    const dz = places[3 * i + 2]! - origin[2]!
+    const h = dx * normal[0]! + dy * normal[1]! + dz * normal[2]!
     w[i] = h
     // The plane's axes are the picture's, turned by the smallest turn that brings the picture's normal onto the skin's.
     const k = (dz + h) / (1 + normal[2]!)
@@ -111,8 +111,8 @@ function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries):
 }
 
 /** As much of a sheet as fingers press down at one time, and how much around it follows, mm (common practice). */
-const FINGERS = 24,
-  AROUND = 6
+const FINGERS = 24
+const AROUND = 6
 
 /**
  * Gaps that stay when fingers press the sheet down piece by piece, as a painter does where the paint is dabbed: each piece bends as it will by itself, so that
@@ -123,8 +123,8 @@ const FINGERS = 24,
 export function pressedGaps(surface: Surface, laid: Laid, points: readonly Point[]): Float64Array {
   const gaps = new Float64Array(points.length)
   if (surface.unrolls) return gaps
-  const places = onSkin(surface, laid, points),
-    pieces = new Map<string, { cx: number; cy: number; own: number[]; beside: number[] }>()
+  const places = onSkin(surface, laid, points)
+  const pieces = new Map<string, { cx: number; cy: number; own: number[]; beside: number[] }>()
   const piece = (i: number, j: number) => {
     const key = `${i} ${j}`
     return (
@@ -132,8 +132,8 @@ export function pressedGaps(surface: Surface, laid: Laid, points: readonly Point
     )
   }
   points.forEach(([x, y], i) => {
-    const a = Math.round(x / FINGERS),
-      b = Math.round(y / FINGERS)
+    const a = Math.round(x / FINGERS)
+    const b = Math.round(y / FINGERS)
     piece(a, b).own.push(i)
     // It lies beside each piece that follows as far as here.
     for (let p = a - 1; p <= a + 1; p++)
@@ -148,8 +148,8 @@ export function pressedGaps(surface: Surface, laid: Laid, points: readonly Point
   })
   for (const { cx, cy, own, beside } of pieces.values()) {
     if (own.length === 0) continue
-    const all = [...own, ...beside],
-      there = new Float64Array(3 * all.length)
+    const all = [...own, ...beside]
+    const there = new Float64Array(3 * all.length)
     all.forEach((i, k) => there.set(places.subarray(3 * i, 3 * i + 3), 3 * k))
     const left = raised(bestFit(there, frameAt(surface, laid, [cx, cy]), COARSE).sag, SKIN_GIVES)
     own.forEach((i, k) => {
@@ -166,10 +166,10 @@ function profileFit(
   w: Float64Array,
   angle: number,
 ): { residual: number; sag: Float64Array } {
-  const n = u.length,
-    c = Math.cos(radians(angle)),
-    s = Math.sin(radians(angle)),
-    across = new Float64Array(n)
+  const n = u.length
+  const c = Math.cos(radians(angle))
+  const s = Math.sin(radians(angle))
+  const across = new Float64Array(n)
   let least = Infinity,
     most = -Infinity
   for (let i = 0; i < n; i++) {
@@ -179,14 +179,14 @@ function profileFit(
     if (t < least) least = t
     if (t > most) most = t
   }
-  const strips = Math.max(1, Math.ceil((most - least) / STRIP)) + 1,
-    sum = new Float64Array(strips),
-    where = new Float64Array(strips),
-    count = new Float64Array(strips)
+  const strips = Math.max(1, Math.ceil((most - least) / STRIP)) + 1
+  const sum = new Float64Array(strips)
+  const where = new Float64Array(strips)
+  const count = new Float64Array(strips)
   for (let i = 0; i < n; i++) {
     // Each sample counts for the two strips beside it, by how near it is to them, so that a strip's edge cuts no ruling in two.
-    const t = (across[i]! - least) / STRIP,
-      k = Math.min(strips - 1, Math.floor(t))
+    const t = (across[i]! - least) / STRIP
+    const k = Math.min(strips - 1, Math.floor(t))
     for (const [n, share] of [
       [k, 1 - (t - k)],
       [k + 1, t - k],
@@ -198,8 +198,8 @@ function profileFit(
     }
   }
   // The profile through each strip's own middle; strips without a sample are passed over.
-  const xs: number[] = [],
-    hs: number[] = []
+  const xs: number[] = []
+  const hs: number[] = []
   for (let k = 0; k < strips; k++) {
     if (count[k]! < 1e-6) continue
     xs.push(where[k]! / count[k]!)

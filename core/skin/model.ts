@@ -22,11 +22,11 @@ function gridPart(
   place: ((out: Float64Array) => readonly [number, number]) | null,
   hairy = false,
 ): Part {
-  const positions = new Float32Array(3 * columns * rows),
-    places = place && new Float32Array(2 * columns * rows),
-    triangles = new Uint32Array(6 * (columns - 1) * (rows - 1)),
-    hair = hairy ? new Float32Array(columns * rows) : null,
-    p = new Float64Array(5)
+  const positions = new Float32Array(3 * columns * rows)
+  const places = place && new Float32Array(2 * columns * rows)
+  const triangles = new Uint32Array(6 * (columns - 1) * (rows - 1))
+  const hair = hairy ? new Float32Array(columns * rows) : null
+  const p = new Float64Array(5)
   let t = 0
   for (let j = 0; j < rows; j++) {
     for (let i = 0; i < columns; i++) {
@@ -45,8 +45,8 @@ function gridPart(
 }
 
 /** Columns and rows of the model's skin. */
-const COLUMNS = 141,
-  ROWS = 161
+const COLUMNS = 141
+const ROWS = 161
 /** How thick hair lies on the skull, mm (common practice). */
 const HAIR_MM = 5
 
@@ -62,15 +62,15 @@ const placeIn = (
 ): readonly [number, number] => [(u - minX) / (maxX - minX), (v - minY) / (maxY - minY)]
 
 function headModel(ground: Ground): Part[] {
-  const { surface } = ground,
-    face = ground.face!,
-    relief = ground.relief!,
-    { form } = face,
-    { chart, box } = ground.wrap(),
-    here = new Float64Array(3),
-    normal = new Float64Array(3)
-  const top = form.crown + 0.4,
-    foot = form.foot - 0.4
+  const { surface } = ground
+  const face = ground.face!
+  const relief = ground.relief!
+  const { form } = face
+  const { chart, box } = ground.wrap()
+  const here = new Float64Array(3)
+  const normal = new Float64Array(3)
+  const top = form.crown + 0.4
+  const foot = form.foot - 0.4
   const rowY = (j: number) => {
     // Rows crowd toward crown and chin, where the head rounds off.
     const t = j / (ROWS - 1)
@@ -93,8 +93,8 @@ function headModel(ground: Ground): Part[] {
     COLUMNS,
     ROWS,
     (i, j, out) => {
-      const y = rowY(j),
-        x = relief.halfWidth(y) * 0.998 * Math.sin(Math.PI * (i / (COLUMNS - 1) - 0.5))
+      const y = rowY(j)
+      const x = relief.halfWidth(y) * 0.998 * Math.sin(Math.PI * (i / (COLUMNS - 1) - 0.5))
       raised(x, y, out)
       out[3] = x
       out[4] = y
@@ -113,34 +113,34 @@ function backOfHead(
   rowY: (j: number) => number,
   raised: (x: number, y: number, out: Float64Array) => void,
 ): Part {
-  const relief = ground.relief!,
-    { form } = ground.face!,
-    rim = new Float64Array(3),
-    deep = 128 * form.skullHeight,
-    middle = (form.crown + form.foot) / 2 - 8
+  const relief = ground.relief!
+  const { form } = ground.face!
+  const rim = new Float64Array(3)
+  const deep = 128 * form.skullHeight
+  const middle = (form.crown + form.foot) / 2 - 8
   return gridPart(
     'back',
     73,
     ROWS,
     (i, j, out) => {
-      const y = rowY(j),
-        a = (Math.PI * i) / 72,
-        side = a < Math.PI / 2 ? 1 : -1
+      const y = rowY(j)
+      const a = (Math.PI * i) / 72
+      const side = a < Math.PI / 2 ? 1 : -1
       raised(side * relief.halfWidth(y) * 0.998, y, rim)
       // The skull is deepest at eye level and ends above the nape; the jaw has nothing behind it but the neck.
-      const t = (y - middle) / (y < middle ? middle - form.crown : form.foot - middle),
-        low = Math.min(1, Math.max(0, t))
+      const t = (y - middle) / (y < middle ? middle - form.crown : form.foot - middle)
+      const low = Math.min(1, Math.max(0, t))
       const back =
-          deep * Math.sqrt(Math.max(0, 1 - Math.min(1, Math.abs(t)) ** 2.4)) * (1 - 0.72 * low ** 1.5),
-        bulge = 1 + 0.055 * Math.sin(a) ** 1.4 * Math.max(0, 1 - Math.abs(t))
+        deep * Math.sqrt(Math.max(0, 1 - Math.min(1, Math.abs(t)) ** 2.4)) * (1 - 0.72 * low ** 1.5)
+      const bulge = 1 + 0.055 * Math.sin(a) ** 1.4 * Math.max(0, 1 - Math.abs(t))
       // It goes on from the face's own rim, hair and all, so that there is no step between them.
       out[0] = Math.abs(rim[0]!) * bulge * Math.cos(a)
       out[1] = rim[1]! - HAIR_MM * Math.sin(a) * Math.max(0, -t) ** 6
       out[2] = rim[2]! - (back + HAIR_MM) * Math.sin(a) ** 0.9
       // Hair ends behind the ears and at the nape; before it the jaw is skin.
-      const ym = form.toMean(y),
-        ramp = (v: number) => Math.min(1, Math.max(0, v)),
-        end = 20 + 46 * Math.sin(a) ** 0.7
+      const ym = form.toMean(y)
+      const ramp = (v: number) => Math.min(1, Math.max(0, v))
+      const end = 20 + 46 * Math.sin(a) ** 0.7
       out[3] = ramp((end - ym) / 6) * (1 - ramp((ym - 4) / 16) * (1 - ramp((Math.sin(a) - 0.16) / 0.14)))
     },
     null,
@@ -149,18 +149,18 @@ function backOfHead(
 }
 
 function neck({ face }: Ground): Part {
-  const { form } = face!,
-    w = 43 * form.kx * (0.9 + 0.1 * form.grown),
-    y0 = form.foot - 100 * form.ky,
-    y1 = form.foot + 46 * form.ky
+  const { form } = face!
+  const w = 43 * form.kx * (0.9 + 0.1 * form.grown)
+  const y0 = form.foot - 100 * form.ky
+  const y1 = form.foot + 46 * form.ky
   return gridPart(
     'bare skin',
     49,
     12,
     (i, j, out) => {
-      const a = (2 * Math.PI * i) / 48,
-        t = j / 11,
-        wide = w * (1 + 0.5 * Math.max(0, t - 0.55) ** 2 * 6)
+      const a = (2 * Math.PI * i) / 48
+      const t = j / 11
+      const wide = w * (1 + 0.5 * Math.max(0, t - 0.55) ** 2 * 6)
       out[0] = wide * Math.sin(a)
       out[1] = y0 + (y1 - y0) * t
       out[2] = -46 * form.ky + wide * 1.05 * Math.cos(a) - 14 * (1 - t)
@@ -172,24 +172,24 @@ function neck({ face }: Ground): Part {
 function ears({ face }: Ground): Part[] {
   const { form, landmarks } = face!
   return [-1, 1].map(side => {
-    const [x, y] = landmarks[side > 0 ? 'right' : 'left'].earFront,
-      k = form.ky
+    const [x, y] = landmarks[side > 0 ? 'right' : 'left'].earFront
+    const k = form.ky
     return gridPart(
       'bare skin',
       25,
       17,
       (i, j, out) => {
-        const a = (2 * Math.PI * i) / 24,
-          b = (Math.PI * j) / 16,
-          cup = 3.6 * k * Math.exp(-(((b - 1.2) / 0.5) ** 2)) * Math.max(0, Math.sin(a))
+        const a = (2 * Math.PI * i) / 24
+        const b = (Math.PI * j) / 16
+        const cup = 3.6 * k * Math.exp(-(((b - 1.2) / 0.5) ** 2)) * Math.max(0, Math.sin(a))
         // A flattened shell that leans out and back.
-        const u = Math.sin(b) * Math.cos(a),
-          v = -Math.cos(b),
-          n = Math.sin(b) * Math.sin(a)
+        const u = Math.sin(b) * Math.cos(a)
+        const v = -Math.cos(b)
+        const n = Math.sin(b) * Math.sin(a)
         const dent = n > 0 ? 5 * k * Math.exp(-((u + 0.15) ** 2 + (v - 0.05) ** 2) / 0.22) : 0
-        const long = 12.5 * k * u * (1 - 0.25 * v),
-          tall = 29 * k * v,
-          thick = 5 * k * n - cup - dent
+        const long = 12.5 * k * u * (1 - 0.25 * v)
+        const tall = 29 * k * v
+        const thick = 5 * k * n - cup - dent
         out[0] = x + side * (5 * k + 0.34 * (-long + 10 * k) + thick)
         out[1] = y + 6 * k + tall
         out[2] = -20 * k + long - 0.12 * tall
@@ -201,18 +201,18 @@ function ears({ face }: Ground): Part[] {
 
 /** A cape over the shoulders. */
 function shoulders({ face }: Ground): Part {
-  const { form } = face!,
-    k = form.kx * (0.86 + 0.14 * form.grown),
-    y0 = form.foot + 24 * form.ky
+  const { form } = face!
+  const k = form.kx * (0.86 + 0.14 * form.grown)
+  const y0 = form.foot + 24 * form.ky
   return gridPart(
     'cloth',
     65,
     14,
     (i, j, out) => {
-      const a = (2 * Math.PI * i) / 64,
-        t = j / 13,
-        wide = 47 + 92 * Math.sin((t * Math.PI) / 2),
-        deepness = 48 + 30 * Math.sin((t * Math.PI) / 2)
+      const a = (2 * Math.PI * i) / 64
+      const t = j / 13
+      const wide = 47 + 92 * Math.sin((t * Math.PI) / 2)
+      const deepness = 48 + 30 * Math.sin((t * Math.PI) / 2)
       out[0] = k * wide * Math.sin(a)
       out[1] = y0 + k * (78 * t * t + 10 * t + 5 * Math.cos(a) * (1 - t)) + k * 1.6 * Math.sin(7 * a) * t
       out[2] = -46 * form.ky + k * deepness * Math.cos(a)
@@ -222,18 +222,18 @@ function shoulders({ face }: Ground): Part {
 }
 
 function armModel(ground: Ground): Part[] {
-  const { surface, length } = ground.arm!,
-    { box } = ground.wrap(),
-    here = new Float64Array(3),
-    y0 = -length / 2,
-    y1 = length / 2
+  const { surface, length } = ground.arm!
+  const { box } = ground.wrap()
+  const here = new Float64Array(3)
+  const y0 = -length / 2
+  const y1 = length / 2
   const skin = gridPart(
     'skin',
     129,
     61,
     (i, j, out) => {
-      const y = y0 + ((y1 - y0) * j) / 60,
-        x = surface.across(Math.PI * 0.9995 * ((2 * i) / 128 - 1), y)
+      const y = y0 + ((y1 - y0) * j) / 60
+      const x = surface.across(Math.PI * 0.9995 * ((2 * i) / 128 - 1), y)
       surface.position(x, y, here)
       out.set(here)
       out[3] = x
@@ -247,11 +247,11 @@ function armModel(ground: Ground): Part[] {
       65,
       10,
       (i, j, out) => {
-        const t = j / 9,
-          y = from + (to - from) * t,
-          at = from < y0 || to < y0 ? y0 : y1,
-          x = surface.across(Math.PI * 0.9995 * ((2 * i) / 64 - 1), at),
-          k = from === y0 || from === y1 ? 1 + swell * t : 1 + swell * (1 - t)
+        const t = j / 9
+        const y = from + (to - from) * t
+        const at = from < y0 || to < y0 ? y0 : y1
+        const x = surface.across(Math.PI * 0.9995 * ((2 * i) / 64 - 1), at)
+        const k = from === y0 || from === y1 ? 1 + swell * t : 1 + swell * (1 - t)
         surface.position(x, at, here)
         out[0] = here[0]! * k
         out[1] = y

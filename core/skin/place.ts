@@ -26,9 +26,9 @@ export interface Laid {
 
 /** The turn from sheet to tangent coordinates: side B is turned over before it is tilted. */
 function turning({ tilt, side }: Placement): readonly [number, number, number, number] {
-  const c = Math.cos(radians(tilt)),
-    s = Math.sin(radians(tilt)),
-    k = side === 'B' ? -1 : 1
+  const c = Math.cos(radians(tilt))
+  const s = Math.sin(radians(tilt))
+  const k = side === 'B' ? -1 : 1
   return [k * c, k * s, -s, c]
 }
 
@@ -37,10 +37,10 @@ function turning({ tilt, side }: Placement): readonly [number, number, number, n
  * @param quick coarser, for what moves under the hand
  */
 export function layOn(surface: Surface, placement: Placement, quick = false): Laid {
-  const [a, b, c, d] = turning(placement),
-    [gx, gy] = placement.grip ?? [0, 0],
-    exponential = surface.exponential(placement.at, quick),
-    here = new Float64Array(2)
+  const [a, b, c, d] = turning(placement)
+  const [gx, gy] = placement.grip ?? [0, 0]
+  const exponential = surface.exponential(placement.at, quick)
+  const here = new Float64Array(2)
   const flat = ([x, y]: Point): Point => [a * (x - gx) + c * (y - gy), b * (x - gx) + d * (y - gy)]
   return {
     exponential,
@@ -48,8 +48,8 @@ export function layOn(surface: Surface, placement: Placement, quick = false): La
     ring(ring) {
       const out = new Float64Array(ring.length)
       for (let i = 0; i < ring.length; i += 2) {
-        const x = ring[i]! - gx,
-          y = ring[i + 1]! - gy
+        const x = ring[i]! - gx
+        const y = ring[i + 1]! - gy
         exponential.to(a * x + c * y, b * x + d * y, out, i)
       }
       return out

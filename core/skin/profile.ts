@@ -4,15 +4,15 @@
  * @returns y at x; the end values outside the table
  */
 export function monotoneCubic(table: readonly (readonly [number, number])[]): (x: number) => number {
-  const n = table.length,
-    xs = table.map(r => r[0]),
-    ys = table.map(r => r[1])
+  const n = table.length
+  const xs = table.map(r => r[0])
+  const ys = table.map(r => r[1])
   const slope = xs.slice(0, -1).map((x, i) => (ys[i + 1]! - ys[i]!) / (xs[i + 1]! - x))
   const tangent = xs.map((_, i) => {
     if (i === 0) return slope[0]!
     if (i === n - 1) return slope[n - 2]!
-    const a = slope[i - 1]!,
-      b = slope[i]!
+    const a = slope[i - 1]!
+    const b = slope[i]!
     return a * b <= 0 ? 0 : (2 * a * b) / (a + b)
   })
   return x => {
@@ -20,10 +20,10 @@ export function monotoneCubic(table: readonly (readonly [number, number])[]): (x
     if (x >= xs[n - 1]!) return ys[n - 1]!
     let i = 0
     while (x > xs[i + 1]!) i++
-    const h = xs[i + 1]! - xs[i]!,
-      t = (x - xs[i]!) / h,
-      t2 = t * t,
-      t3 = t2 * t
+    const h = xs[i + 1]! - xs[i]!
+    const t = (x - xs[i]!) / h
+    const t2 = t * t
+    const t3 = t2 * t
     return (
       (2 * t3 - 3 * t2 + 1) * ys[i]! +
       (t3 - 2 * t2 + t) * h * tangent[i]! +

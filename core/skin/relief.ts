@@ -71,16 +71,16 @@ const halfWidthSquared = monotoneCubic([
   [120.5, 0],
 ])
 
-const CENTRE = 10,
-  DEPTH = 60,
-  END = 0.15
+const CENTRE = 10
+const DEPTH = 60
+const END = 0.15
 /** Rounds off the rim, where a super-ellipsoid would stand upright: no slope grows past about 4. */
 const RIM = 0.08
 
 /** s^q with a finite slope at 0, going on straight below; 1 at 1. */
 function eased(s: number, q: number): number {
-  const base = RIM ** q,
-    span = (1 + RIM) ** q - base
+  const base = RIM ** q
+  const span = (1 + RIM) ** q - base
   return s >= 0 ? ((s + RIM) ** q - base) / span : ((q * RIM ** (q - 1)) / span) * Math.max(s, -1.5)
 }
 
@@ -106,8 +106,8 @@ export function reliefOf({ landmarks, form }: Face): Relief {
   }
   const depth = DEPTH * (0.45 * form.kx + 0.55 * form.skullWidth)
   const across = (x: number, ym: number): number => {
-    const w = form.wide(ym),
-      w2 = Math.max(64, halfWidthSquared(ym) * w * w)
+    const w = form.wide(ym)
+    const w2 = Math.max(64, halfWidthSquared(ym) * w * w)
     return eased(1 - ((x * x) / w2) ** 1.175, 0.55)
   }
   const along = (ym: number): number =>
@@ -132,8 +132,8 @@ export function reliefOf({ landmarks, form }: Face): Relief {
       return maskAt(across(x, ym), along(ym))
     },
     z(x, y) {
-      const ym = form.toMean(y),
-        a = across(x, ym)
+      const ym = form.toMean(y)
+      const a = across(x, ym)
       let features = nose(x, y)
       for (const b of bumps) features += bump(b, x, y)
       // The features fade out toward the silhouette, where the mask itself falls steeply.
@@ -142,13 +142,13 @@ export function reliefOf({ landmarks, form }: Face): Relief {
   }
 
   function placed(shape: Shape): Bump[] {
-    const { by, sx, sy, lean = 0 } = shape,
-      h = shape.h * (1 - shape.young * (1 - form.grown)) * (0.35 + 0.65 * form.kx),
-      { kx, ky } = form
+    const { by, sx, sy, lean = 0 } = shape
+    const h = shape.h * (1 - shape.young * (1 - form.grown)) * (0.35 + 0.65 * form.kx)
+    const { kx, ky } = form
     if (by in MEAN_SIDE) {
       return (['left', 'right'] as const).map(side => {
-        const out = side === 'right' ? 1 : -1,
-          [x, y] = landmarks[side][by as SideLandmark]
+        const out = side === 'right' ? 1 : -1
+        const [x, y] = landmarks[side][by as SideLandmark]
         return {
           x: x + out * shape.dx * kx,
           y: y + shape.dy * ky,
@@ -159,27 +159,34 @@ export function reliefOf({ landmarks, form }: Face): Relief {
         }
       })
     }
-    const [x, y] = landmarks.mid[by as MidLandmark],
-      at = (dx: number): Bump => ({ x: x + dx * kx, y: y + shape.dy * ky, sx: sx * kx, sy: sy * ky, h, lean })
+    const [x, y] = landmarks.mid[by as MidLandmark]
+    const at = (dx: number): Bump => ({
+      x: x + dx * kx,
+      y: y + shape.dy * ky,
+      sx: sx * kx,
+      sy: sy * ky,
+      h,
+      lean,
+    })
     return shape.dx === TWICE ? [at(-TWICE), at(TWICE)] : [at(shape.dx)]
   }
 
   /** The ridge of the nose: low at the bridge, high at the tip, rounded off beneath. */
   function nose(x: number, y: number): number {
-    const { mid } = landmarks,
-      k = form.kx,
-      long = (mid.noseTip[1] - mid.nasion[1]) / 45
+    const { mid } = landmarks
+    const k = form.kx
+    const long = (mid.noseTip[1] - mid.nasion[1]) / 45
     if (Math.abs(x) > 45 * k) return 0
-    const v = (y - mid.nasion[1]) / long,
-      t = 1 - above0(1 - above0((v + 6) / 52)),
-      young = 1 - form.grown
+    const v = (y - mid.nasion[1]) / long
+    const t = 1 - above0(1 - above0((v + 6) / 52))
+    const young = 1 - form.grown
     const middle = mid.nasion[0] + (mid.noseTip[0] - mid.nasion[0]) * t
     const height =
-        (3.2 * (1 - 0.6 * young) + 16.5 * (1 - 0.42 * young) * Math.max(0, t) ** (1.15 + 0.5 * young)) *
-        (0.35 + 0.65 * k),
-      sigma = (5 + 4 * t) * k * (1 + 0.18 * young)
-    const fadeTop = v < -6 ? Math.exp(-(((v + 6) / 9) ** 2) / 2) : 1,
-      fadeEnd = v > 46 ? Math.exp(-(((v - 46) / 6) ** 2) / 2) : 1
+      (3.2 * (1 - 0.6 * young) + 16.5 * (1 - 0.42 * young) * Math.max(0, t) ** (1.15 + 0.5 * young)) *
+      (0.35 + 0.65 * k)
+    const sigma = (5 + 4 * t) * k * (1 + 0.18 * young)
+    const fadeTop = v < -6 ? Math.exp(-(((v + 6) / 9) ** 2) / 2) : 1
+    const fadeEnd = v > 46 ? Math.exp(-(((v - 46) / 6) ** 2) / 2) : 1
     return height * fadeTop * fadeEnd * Math.exp(-(((x - middle) / sigma) ** 2) / 2)
   }
 }
@@ -194,10 +201,10 @@ function fading(across: number): number {
 }
 
 function bump(b: Bump, x: number, y: number): number {
-  const dy = y - b.y,
-    u = (x - b.x - b.lean * dy) / b.sx,
-    v = dy / b.sy,
-    q = u * u + v * v
+  const dy = y - b.y
+  const u = (x - b.x - b.lean * dy) / b.sx
+  const v = dy / b.sy
+  const q = u * u + v * v
   return q > 24 ? 0 : b.h * Math.exp(-q / 2)
 }
 

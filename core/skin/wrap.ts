@@ -19,12 +19,12 @@ export function arcLengthChart(
   ridge: (y: number) => number,
   box: Readonly<Box>,
 ): Wrap {
-  const half = Math.ceil(Math.max(-box.minX, box.maxX)),
-    y0 = Math.floor(box.minY),
-    ny = Math.ceil(box.maxY) - y0 + 1,
-    nx = half + 1
-  const across = [new Float64Array(nx * ny), new Float64Array(nx * ny)] as const,
-    down = new Float64Array(ny)
+  const half = Math.ceil(Math.max(-box.minX, box.maxX))
+  const y0 = Math.floor(box.minY)
+  const ny = Math.ceil(box.maxY) - y0 + 1
+  const nx = half + 1
+  const across = [new Float64Array(nx * ny), new Float64Array(nx * ny)] as const
+  const down = new Float64Array(ny)
   for (let j = 0; j < ny; j++) {
     const y = y0 + j
     if (j > 0) down[j] = down[j - 1]! + Math.hypot(1, ridge(y) - ridge(y - 1))
@@ -39,18 +39,18 @@ export function arcLengthChart(
   }
   const middle = down[Math.min(ny - 1, Math.max(0, -y0))]!
   const row = (y: number): [number, number] => {
-    const v = Math.min(ny - 1.000001, Math.max(0, y - y0)),
-      j = Math.floor(v)
+    const v = Math.min(ny - 1.000001, Math.max(0, y - y0))
+    const j = Math.floor(v)
     return [j, v - j]
   }
   const u = (table: Float64Array, i: number, j: number, t: number) =>
     table[j * nx + i]! * (1 - t) + table[(j + 1) * nx + i]! * t
   const point = (x: number, y: number): Point => {
-    const table = across[x < 0 ? 0 : 1],
-      [j, t] = row(y),
-      v = Math.min(nx - 1.000001, Math.abs(x)),
-      i = Math.floor(v),
-      a = u(table, i, j, t)
+    const table = across[x < 0 ? 0 : 1]
+    const [j, t] = row(y)
+    const v = Math.min(nx - 1.000001, Math.abs(x))
+    const i = Math.floor(v)
+    const a = u(table, i, j, t)
     const long = a + (u(table, i + 1, j, t) - a) * (v - i) + Math.max(0, Math.abs(x) - v)
     return [x < 0 ? -long : long, down[j]! + (down[j + 1]! - down[j]!) * t - middle + (y - y0 - j - t)]
   }
@@ -63,10 +63,10 @@ export function arcLengthChart(
       if (down[m]! <= wanted) j = m
       else high = m
     }
-    const t = (wanted - down[j]!) / (down[j + 1]! - down[j]!),
-      tc = Math.min(1, Math.max(0, t)),
-      table = across[px < 0 ? 0 : 1],
-      long = Math.abs(px)
+    const t = (wanted - down[j]!) / (down[j + 1]! - down[j]!)
+    const tc = Math.min(1, Math.max(0, t))
+    const table = across[px < 0 ? 0 : 1]
+    const long = Math.abs(px)
     let i = 0
     high = nx - 1
     while (high - i > 1) {
@@ -74,8 +74,8 @@ export function arcLengthChart(
       if (u(table, m, j, tc) <= long) i = m
       else high = m
     }
-    const a = u(table, i, j, tc),
-      x = i + (long - a) / (u(table, i + 1, j, tc) - a)
+    const a = u(table, i, j, tc)
+    const x = i + (long - a) / (u(table, i + 1, j, tc) - a)
     return [px < 0 ? -x : x, y0 + j + t]
   }
   const corners = [box.minY, 0, box.maxY].flatMap(y => [point(-half, y), point(half, y)])

@@ -192,8 +192,8 @@ export interface KeepOut {
 /** Where paint must not go on a face: the open eyes, nostrils and the mouth, as rings in mm. Hair is added by the ground. */
 export function keepOutsOf({ landmarks, form: { kx, ky } }: Face): KeepOut[] {
   const eye = (s: SideOf): Ring => {
-    const mid: Point = [(s.innerEye[0] + s.outerEye[0]) / 2, (s.innerEye[1] + s.outerEye[1]) / 2],
-      k = Math.abs(s.outerEye[0] - s.innerEye[0]) / 28.5
+    const mid: Point = [(s.innerEye[0] + s.outerEye[0]) / 2, (s.innerEye[1] + s.outerEye[1]) / 2]
+    const k = Math.abs(s.outerEye[0] - s.innerEye[0]) / 28.5
     return curve([s.innerEye, [mid[0], mid[1] - 5.5 * k], s.outerEye, [mid[0], mid[1] + 4 * k]])
   }
   const nostril = (s: SideOf): Ring => {
@@ -205,8 +205,8 @@ export function keepOutsOf({ landmarks, form: { kx, ky } }: Face): KeepOut[] {
       [x, y + 2 * ky],
     ])
   }
-  const { upperLip, lowerLip } = landmarks.mid,
-    { left, right } = landmarks
+  const { upperLip, lowerLip } = landmarks.mid
+  const { left, right } = landmarks
   return [
     { words: 'left eye', ring: eye(left) },
     { words: 'right eye', ring: eye(right) },
@@ -218,9 +218,9 @@ export function keepOutsOf({ landmarks, form: { kx, ky } }: Face): KeepOut[] {
 
 /** The red of the upper and of the lower lip, mm. */
 export function lipRings({ landmarks: face, form: { ky } }: Face): { upper: Ring; lower: Ring } {
-  const { upperLip, mouth, lowerLip } = face.mid,
-    l = face.left.mouthCorner,
-    r = face.right.mouthCorner
+  const { upperLip, mouth, lowerLip } = face.mid
+  const l = face.left.mouthCorner
+  const r = face.right.mouthCorner
   // Along from the middle of the mouth (0) to a corner (1), beside the midline at that height.
   const half = (corner: Point, t: number, middle: Point, dy: number): Point => [
     middle[0] + (corner[0] - middle[0]) * t,

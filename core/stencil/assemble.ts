@@ -36,10 +36,10 @@ export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, l
   const kept = openings.filter(p => polygonArea(p) >= (loose ? 0 : LIMITS.leastAreaMm2))
   if (kept.length === 0)
     throw new RangeError('The file has no opening: draw what is cut out as closed shapes.')
-  const outline = edge ?? around(kept),
-    box = boxOf(outline),
-    width = box.maxX - box.minX,
-    height = box.maxY - box.minY
+  const outline = edge ?? around(kept)
+  const box = boxOf(outline)
+  const width = box.maxX - box.minX
+  const height = box.maxY - box.minY
   if (!(width > 0 && height > 0))
     throw new RangeError('The sheet has no size: give the file a width and a height in mm.')
   if (!loose && Math.max(width, height) > LIMITS.sheetMm) {
@@ -47,8 +47,8 @@ export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, l
       `The sheet would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`,
     )
   }
-  const inside = boxAround(kept),
-    slack = loose ? 0.001 * (width + height) : 0.05
+  const inside = boxAround(kept)
+  const slack = loose ? 0.001 * (width + height) : 0.05
   if (
     inside.minX < box.minX - slack ||
     inside.maxX > box.maxX + slack ||
@@ -69,8 +69,8 @@ export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, l
 }
 
 function around(openings: readonly Polygon[]): Ring {
-  const b = boxAround(openings),
-    m = MARGIN
+  const b = boxAround(openings)
+  const m = MARGIN
   return Float64Array.from([
     b.minX - m,
     b.minY - m,

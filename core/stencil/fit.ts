@@ -55,8 +55,8 @@ export function samplePoints(sheet: SheetGeometry, wanted = SAMPLES): Point[] {
   for (let step = Math.sqrt(area / (wanted * 3)); step > 0.3; step *= 0.7) {
     const points: Point[] = []
     for (const opening of sheet.openings) {
-      const b = boxOf(opening.outer),
-        before = points.length
+      const b = boxOf(opening.outer)
+      const before = points.length
       for (let y = Math.ceil(b.minY / step) * step; y <= b.maxY; y += step)
         for (let x = Math.ceil(b.minX / step) * step; x <= b.maxX; x += step)
           if (polygonHolds(opening, x, y)) points.push([x, y])
@@ -83,18 +83,18 @@ export interface Field {
 }
 
 export function fieldOf({ ring, keepOuts }: Spot): Field {
-  const box = boxOf(ring),
-    pad = 40,
-    x0 = Math.floor(box.minX - pad),
-    y0 = Math.floor(box.minY - pad),
-    w = Math.ceil(box.maxX + pad) - x0,
-    h = Math.ceil(box.maxY + pad) - y0
+  const box = boxOf(ring)
+  const pad = 40
+  const x0 = Math.floor(box.minX - pad)
+  const y0 = Math.floor(box.minY - pad)
+  const w = Math.ceil(box.maxX + pad) - x0
+  const h = Math.ceil(box.maxY + pad) - y0
   const cells = new Int8Array(w * h)
   let area = 0
   for (let j = 0; j < h; j++) {
     for (let i = 0; i < w; i++) {
-      const x = x0 + i + CELL / 2,
-        y = y0 + j + CELL / 2
+      const x = x0 + i + CELL / 2
+      const y = y0 + j + CELL / 2
       if (keepOuts.some(k => ringHolds(k.ring, x, y))) cells[j * w + i] = -1
       else if (ringHolds(ring, x, y)) {
         cells[j * w + i] = 1
@@ -137,15 +137,15 @@ interface Trial {
 }
 
 function bestSeat(spot: Spot, field: Field, sheet: Candidate): Seat | null {
-  const points = samplePoints(sheet),
-    rough = points.filter((_, i) => i % 4 === 0)
+  const points = samplePoints(sheet)
+  const rough = points.filter((_, i) => i % 4 === 0)
   if (points.length === 0) return null
-  const span = spanOf(points),
-    { box } = field,
-    even = spot.even && sheet.axes.length > 0
+  const span = spanOf(points)
+  const { box } = field
+  const even = spot.even && sheet.axes.length > 0
   // On an even spot a sheet with an axis sits on the midline, with the axis upright.
-  const xs = even ? [0] : steps(box.minX, box.maxX, 7),
-    ys = steps(box.minY, box.maxY, 6)
+  const xs = even ? [0] : steps(box.minX, box.maxX, 7)
+  const ys = steps(box.minY, box.maxY, 6)
   const tilts = even
     ? sheet.axes.flatMap(a => [wrapDegrees(-a), wrapDegrees(180 - a)])
     : Array.from({ length: 12 }, (_, i) => wrapDegrees(30 * i))
@@ -212,12 +212,12 @@ function bestSeat(spot: Spot, field: Field, sheet: Candidate): Seat | null {
 
 /** The openings whose middles land inside the spot and on nothing that must stay free. */
 function openingsInside(spot: Spot, sheet: Candidate, { at, tilt }: Trial): number[] {
-  const c = Math.cos(radians(tilt)),
-    s = Math.sin(radians(tilt))
+  const c = Math.cos(radians(tilt))
+  const s = Math.sin(radians(tilt))
   return sheet.openings.flatMap((opening, n) => {
-    const [u, v] = ringCentroid(opening.outer),
-      x = at[0] + c * u - s * v,
-      y = at[1] + s * u + c * v
+    const [u, v] = ringCentroid(opening.outer)
+    const x = at[0] + c * u - s * v
+    const y = at[1] + s * u + c * v
     return ringHolds(spot.ring, x, y) && !spot.keepOuts.some(k => ringHolds(k.ring, x, y)) ? [n] : []
   })
 }
@@ -225,8 +225,8 @@ function openingsInside(spot: Spot, sheet: Candidate, { at, tilt }: Trial): numb
 const steps = (from: number, to: number, most: number): number[] =>
   Array.from({ length: most }, (_, i) => from + ((to - from) * (i + 0.5)) / most)
 const cellAt = (f: Field, x: number, y: number): number => {
-  const i = Math.floor(x - f.x0),
-    j = Math.floor(y - f.y0)
+  const i = Math.floor(x - f.x0)
+  const j = Math.floor(y - f.y0)
   return i < 0 || j < 0 || i >= f.w || j >= f.h ? -1 : j * f.w + i
 }
 
@@ -236,8 +236,8 @@ const standing = ({ kind }: Candidate): boolean =>
 
 /** Area that the openings take up with what lies between them: the box of the sample points. */
 function spanOf(points: readonly Point[]): number {
-  const xs = points.map(p => p[0]),
-    ys = points.map(p => p[1])
+  const xs = points.map(p => p[0])
+  const ys = points.map(p => p[1])
   return Math.max(9, (Math.max(...xs) - Math.min(...xs) + 2) * (Math.max(...ys) - Math.min(...ys) + 2))
 }
 
@@ -250,8 +250,8 @@ function tried(
   at: Point,
   tilt: number,
 ): Trial {
-  const c = Math.cos(radians(tilt)),
-    s = Math.sin(radians(tilt))
+  const c = Math.cos(radians(tilt))
+  const s = Math.sin(radians(tilt))
   let inside = 0,
     kept = 0
   for (const [x, y] of points) {
@@ -261,15 +261,15 @@ function tried(
   }
   inside /= points.length
   kept /= points.length
-  const filled = Math.min(1, (span * inside) / field.area),
-    far = Math.hypot(at[0] - spot.focus[0], at[1] - spot.focus[1])
+  const filled = Math.min(1, (span * inside) / field.area)
+  const far = Math.hypot(at[0] - spot.focus[0], at[1] - spot.focus[1])
   const aim =
     sheet.heading === null || far < 4 ? null : wrapDegrees(sheet.heading + tilt - bearing(at, spot.focus))
-  const led = 0.5 + 0.5 * Math.cos(radians(standing(sheet) ? tilt : (aim ?? 60))),
-    made = spot.zone !== null && sheet.zones.includes(spot.zone) ? 1 : 0
+  const led = 0.5 + 0.5 * Math.cos(radians(standing(sheet) ? tilt : (aim ?? 60)))
+  const made = spot.zone !== null && sheet.zones.includes(spot.zone) ? 1 : 0
   // Of a texture only what lies inside is dabbed; any other print that runs off its spot, or onto an eye, is spoilt.
-  const texture = sheet.kind === 'texture',
-    whole = texture ? 0.75 + 0.25 * inside : inside ** 2
+  const texture = sheet.kind === 'texture'
+  const whole = texture ? 0.75 + 0.25 * inside : inside ** 2
   return {
     at,
     tilt,
@@ -292,19 +292,19 @@ function reasonsOf(
   even: boolean,
   openings: readonly number[] | null,
 ): string[] {
-  const percent = (v: number) => `${Math.round(100 * v)} %`,
-    reasons = [
-      openings
-        ? `dab only the ${openings.length} of ${sheet.openings.length} openings inside`
-        : `${percent(t.inside)} of its openings lie inside`,
-    ]
+  const percent = (v: number) => `${Math.round(100 * v)} %`
+  const reasons = [
+    openings
+      ? `dab only the ${openings.length} of ${sheet.openings.length} openings inside`
+      : `${percent(t.inside)} of its openings lie inside`,
+  ]
   if (!openings && t.kept > 0.004) {
     const hit = spot.keepOuts
       .filter(k =>
         sheet.openings.some(o => {
-          const [x, y] = ringCentroid(o.outer),
-            c = Math.cos(radians(t.tilt)),
-            s = Math.sin(radians(t.tilt))
+          const [x, y] = ringCentroid(o.outer)
+          const c = Math.cos(radians(t.tilt))
+          const s = Math.sin(radians(t.tilt))
           return ringHolds(k.ring, t.at[0] + c * x - s * y, t.at[1] + s * x + c * y)
         }),
       )

@@ -75,10 +75,10 @@ export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
   } catch {
     throw new RangeError(DAMAGED)
   }
-  const entities = (drawing?.entities ?? []) as Entity[],
-    insunits = Number(drawing?.header?.$INSUNITS ?? 0)
-  const k = options.mmPerUnit ?? MM_PER_INSUNIT[insunits] ?? 1,
-    notes = new Set<string>()
+  const entities = (drawing?.entities ?? []) as Entity[]
+  const insunits = Number(drawing?.header?.$INSUNITS ?? 0)
+  const k = options.mmPerUnit ?? MM_PER_INSUNIT[insunits] ?? 1
+  const notes = new Set<string>()
   const { edges, loops } = collect(entities, k, notes)
   if (loops.length + edges.length === 0)
     throw new RangeError(
@@ -115,13 +115,13 @@ function collect(
   k: number,
   notes: Set<string>,
 ): { edges: Ring[]; loops: Ring[] } {
-  const byLayer = new Map<string, Trace[]>(),
-    edges: Ring[] = [],
-    loops: Ring[] = []
+  const byLayer = new Map<string, Trace[]>()
+  const edges: Ring[] = []
+  const loops: Ring[] = []
   let points = 0
   for (const entity of entities) {
-    const layer = (entity.layer ?? '').toUpperCase(),
-      trace = traceOf(entity, 0.02 / k)
+    const layer = (entity.layer ?? '').toUpperCase()
+    const trace = traceOf(entity, 0.02 / k)
     if (!trace) {
       notes.add(`${entity.type} is not read and was left out.`)
       continue
@@ -164,8 +164,8 @@ function collect(
 
 /** What an entity draws, in drawing units; null for one that is not read. */
 function traceOf(e: Entity, tolerance: number): Trace | null {
-  const c = e.center ?? { x: 0, y: 0 },
-    r = e.radius ?? 0
+  const c = e.center ?? { x: 0, y: 0 }
+  const r = e.radius ?? 0
   if (r < 0) throw new RangeError(`A ${e.type} has the negative radius ${r}.`)
   switch (e.type) {
     case 'LINE':
@@ -187,8 +187,8 @@ function traceOf(e: Entity, tolerance: number): Trace | null {
       )
     case 'LWPOLYLINE':
     case 'POLYLINE': {
-      const v = e.vertices ?? [],
-        points: number[] = v[0] ? [v[0].x, v[0].y] : []
+      const v = e.vertices ?? []
+      const points: number[] = v[0] ? [v[0].x, v[0].y] : []
       for (let i = 0; i + 1 < v.length; i++)
         points.push(...bulgePoints(v[i]!.x, v[i]!.y, v[i + 1]!.x, v[i + 1]!.y, v[i]!.bulge ?? 0, tolerance))
       if (e.shape && v.length > 1)
@@ -215,8 +215,8 @@ function traceOf(e: Entity, tolerance: number): Trace | null {
 
 /** Whether one loop lies in another: what only lies in its mouth does not. */
 function holds(outer: Ring, inner: Ring): boolean {
-  const a = boxOf(outer),
-    b = boxOf(inner)
+  const a = boxOf(outer)
+  const b = boxOf(inner)
   if (a.minX > b.minX || a.maxX < b.maxX || a.minY > b.minY || a.maxY < b.maxY) return false
   const every = Math.max(2, 2 * Math.floor(inner.length / 64))
   for (let i = 0; i < inner.length; i += every) if (!ringHolds(outer, inner[i]!, inner[i + 1]!)) return false

@@ -106,8 +106,8 @@ function pageOf(root: Element, mmPerUnit?: number): Page {
       )
     return mm
   }
-  const width = side('width'),
-    height = side('height')
+  const width = side('width')
+  const height = side('height')
   const view =
     root.attrs.viewBox
       ?.trim()
@@ -123,8 +123,8 @@ function pageOf(root: Element, mmPerUnit?: number): Page {
   const rect = (w: number, h: number): Ring => Float64Array.from([0, 0, w, 0, w, h, 0, h])
   if (!view) {
     const k = mmPerUnit ?? MM_PER_PX
-    const w = width === null ? null : (width * k) / MM_PER_PX,
-      h = height === null ? null : (height * k) / MM_PER_PX
+    const w = width === null ? null : (width * k) / MM_PER_PX
+    const h = height === null ? null : (height * k) / MM_PER_PX
     return { toMm: scaling(k), outline: w !== null && h !== null ? rect(w, h) : null, sized }
   }
   const [vx, vy, vw, vh] = view as [number, number, number, number]
@@ -137,8 +137,8 @@ function pageOf(root: Element, mmPerUnit?: number): Page {
         : height !== null
           ? height / vh
           : MM_PER_PX)
-  const w = mmPerUnit !== undefined || width === null ? vw * k : width,
-    h = mmPerUnit !== undefined || height === null ? vh * k : height
+  const w = mmPerUnit !== undefined || width === null ? vw * k : width
+  const h = mmPerUnit !== undefined || height === null ? vh * k : height
   const toMm = compose(
     translation((w - vw * k) / 2, (h - vh * k) / 2),
     compose(scaling(k), translation(-vx, -vy)),
@@ -223,8 +223,8 @@ function closeRun(points: readonly number[], mmPerUnit: number, walk: Walk): voi
 /** Notes on rings that enclose nothing or cross themselves. */
 function noteOddRings(rings: readonly Ring[], walk: Walk): void {
   for (const ring of rings) {
-    const plain = Math.abs(signedArea(ring)),
-      covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
+    const plain = Math.abs(signedArea(ring))
+    const covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
     if (covered < LIMITS.leastAreaMm2) walk.notes.add('An opening without area was left out.')
     else if (Math.abs(covered - plain) > 0.002 * covered + 0.01)
       walk.notes.add(

@@ -21,9 +21,9 @@ const p = (
   step: number,
   usual: number,
 ): Param => ({ name, words, unit, least, most, step, usual })
-const FIRST = p('first', 'first', 'mm', 0.6, 14, 0.2, 4.2),
-  LAST = p('last', 'last', 'mm', 0.6, 14, 0.2, 1.4),
-  COUNT = p('count', 'dots', '', 1, 60, 1, 7)
+const FIRST = p('first', 'first', 'mm', 0.6, 14, 0.2, 4.2)
+const LAST = p('last', 'last', 'mm', 0.6, 14, 0.2, 1.4)
+const COUNT = p('count', 'dots', '', 1, 60, 1, 7)
 
 /** How a run of dots is laid out: handles, numbers, and the dots that follow, in the flat. */
 export interface DotShape {
@@ -43,9 +43,9 @@ function placesOf(size: readonly number[], length: number, shrinking: boolean): 
   const n = size.length
   if (n === 1) return [0]
   if (!shrinking) return size.map((_, i) => i / (n - 1))
-  const free = length - size.reduce((s, d) => s + d, 0) + (size[0]! + size[n - 1]!) / 2,
-    between = size.slice(1).map((d, i) => (d + size[i]!) / 2),
-    weight = between.reduce((s, b) => s + b, 0)
+  const free = length - size.reduce((s, d) => s + d, 0) + (size[0]! + size[n - 1]!) / 2
+  const between = size.slice(1).map((d, i) => (d + size[i]!) / 2)
+  const weight = between.reduce((s, b) => s + b, 0)
   let at = 0
   return [
     0,
@@ -66,8 +66,8 @@ export const DOTS = {
     ],
     params: [COUNT, FIRST, LAST, p('shrink', 'gaps shrink with the dots', '', 0, 1, 1, 1)],
     draw: (h, v) => {
-      const path = pathThrough(h),
-        size = sizes(v.count!, v)
+      const path = pathThrough(h)
+      const size = sizes(v.count!, v)
       return stationsAt(path, placesOf(size, lengthOf(path), v.shrink! > 0.5)).map((s, i) => ({
         at: s.at,
         size: size[i]!,
@@ -87,12 +87,12 @@ export const DOTS = {
       { ...LAST, usual: 2 },
     ],
     draw: ([centre, rim], v) => {
-      const r = distance(centre!, rim!),
-        a = radians(bearing(centre!, rim!))
+      const r = distance(centre!, rim!)
+      const a = radians(bearing(centre!, rim!))
       // There and back: the first size at the rim's handle, the last across from it.
       return Array.from({ length: v.count! }, (_, i) => {
-        const t = i / v.count!,
-          angle = a + 2 * Math.PI * t
+        const t = i / v.count!
+        const angle = a + 2 * Math.PI * t
         return {
           at: [centre![0] + r * Math.sin(angle), centre![1] - r * Math.cos(angle)] as Point,
           size: lerp(v.first!, v.last!, 1 - Math.abs(1 - 2 * t)),
@@ -115,9 +115,9 @@ export const DOTS = {
     ],
     draw: ([a, b], v) =>
       Array.from({ length: v.groups! }, (_, g): Dot[] => {
-        const l = distance(a!, b!) || 1,
-          side: Point = [(b![1] - a![1]) / l, -(b![0] - a![0]) / l],
-          off = (g - (v.groups! - 1) / 2) * v.apart!
+        const l = distance(a!, b!) || 1
+        const side: Point = [(b![1] - a![1]) / l, -(b![0] - a![0]) / l]
+        const off = (g - (v.groups! - 1) / 2) * v.apart!
         return placesOf(
           [0, 1, 2].map(i => lerp(v.first!, v.last!, i / 2)),
           l,
@@ -141,12 +141,12 @@ export const DOTS = {
       { ...LAST, usual: 1.2 },
     ],
     draw: ([centre, rim], v) => {
-      const reach = distance(centre!, rim!),
-        dots: Dot[] = []
+      const reach = distance(centre!, rim!)
+      const dots: Dot[] = []
       // Big ones inside, small ones where room is left, on a sunflower's spiral so that none stands in a row.
       sizes(v.count!, v).forEach((size, i) => {
-        const r = v.count === 1 ? 0 : reach * Math.sqrt(i / (v.count! - 1)),
-          angle = i * 2.39996 + 0.3 * jitter(i)
+        const r = v.count === 1 ? 0 : reach * Math.sqrt(i / (v.count! - 1))
+        const angle = i * 2.39996 + 0.3 * jitter(i)
         const at: Point = [centre![0] + r * Math.cos(angle), centre![1] + r * Math.sin(angle)]
         if (dots.every(d => distance(d.at, at) > (d.size + size) / 2 + 0.3)) dots.push({ at, size })
       })
@@ -159,8 +159,8 @@ export const dotShape = (run: DotRun): DotShape => DOTS[run]
 
 /** Dots of a run along a closed or open outline: even steps, sizes from first to last and back on a closed one. */
 export function dotsAlong(outline: readonly Point[], closed: boolean, v: Params): Dot[] {
-  const n = Math.max(1, v.count!),
-    at = Array.from({ length: n }, (_, i) => (closed ? i / n : n === 1 ? 0 : i / (n - 1)))
+  const n = Math.max(1, v.count!)
+  const at = Array.from({ length: n }, (_, i) => (closed ? i / n : n === 1 ? 0 : i / (n - 1)))
   return stationsAt(outline, at, closed).map((s, i) => ({
     at: s.at,
     size: lerp(v.first!, v.last!, closed ? 1 - Math.abs(1 - 2 * at[i]!) : at[i]!),

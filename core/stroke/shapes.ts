@@ -49,10 +49,10 @@ const p = (
   step: number,
   usual: number,
 ): Param => ({ name, words, unit, least, most, step, usual })
-const PRESS = p('press', 'pressure', '%', 5, 100, 5, 55),
-  ROUND: BrushForm[] = ['round', 'dagger']
-const thick = (value: Params, brush: BrushId) => widthAt(brush, value.press! / 100),
-  thin = (brush: BrushId) => BRUSHES[brush].least
+const PRESS = p('press', 'pressure', '%', 5, 100, 5, 55)
+const ROUND: BrushForm[] = ['round', 'dagger']
+const thick = (value: Params, brush: BrushId) => widthAt(brush, value.press! / 100)
+const thin = (brush: BrushId) => BRUSHES[brush].least
 const shares = (n: number, from = 0, to = 1): number[] =>
   Array.from({ length: n }, (_, i) => (n === 1 ? (from + to) / 2 : from + ((to - from) * i) / (n - 1)))
 /** The way to the left of the travel: up for a path from left to right. */
@@ -60,8 +60,8 @@ const left = ({ along: [x, y] }: Station): Point => [y, -x]
 const from = ([x, y]: Point, [dx, dy]: Point, by: number): Point => [x + dx * by, y + dy * by]
 /** A direction turned clockwise by some degrees. */
 const turned = ([x, y]: Point, by: number): Point => {
-  const c = Math.cos(radians(by)),
-    s = Math.sin(radians(by))
+  const c = Math.cos(radians(by))
+  const s = Math.sin(radians(by))
   return [c * x - s * y, s * x + c * y]
 }
 const unit = (a: Point, b: Point): Point => {
@@ -77,8 +77,8 @@ const petalWidth =
 const chisel =
   (full: number, least: number, ends: number) =>
   (t: number): number => {
-    const ramp = Math.max(1e-3, 0.5 * ends),
-      rise = Math.min(1, Math.min(t, 1 - t) / ramp)
+    const ramp = Math.max(1e-3, 0.5 * ends)
+    const rise = Math.min(1, Math.min(t, 1 - t) / ramp)
     return least + (full - least) * (ends <= 0 ? 1 : Math.sin((Math.PI / 2) * rise) ** 0.9)
   }
 
@@ -98,9 +98,9 @@ export const SHAPES = {
     flow: 'both',
     params: [PRESS, p('even', 'evenness', '%', 0, 100, 10, 0)],
     draw: (h, v, b) => {
-      const t = thick(v, b),
-        taper = thinThickThin(t, thin(b)),
-        even = v.even! / 100
+      const t = thick(v, b)
+      const taper = thinThickThin(t, thin(b))
+      const even = v.even! / 100
       return [spine(pathThrough(h), s => taper(s) + (t - taper(s)) * even)]
     },
   },
@@ -117,11 +117,11 @@ export const SHAPES = {
     flow: 'to',
     params: [{ ...PRESS, usual: 85 }],
     draw: (h, v, b) => {
-      const path = h.length > 2 ? quadratic(h[0]!, h[1]!, h[2]!) : lineTo(h[0]!, h[1]!),
-        t = thick(v, b),
-        long = sharesOf(path).length
-          ? path.reduce((s, q, i) => (i ? s + distance(path[i - 1]!, q) : 0), 0)
-          : 1
+      const path = h.length > 2 ? quadratic(h[0]!, h[1]!, h[2]!) : lineTo(h[0]!, h[1]!)
+      const t = thick(v, b)
+      const long = sharesOf(path).length
+        ? path.reduce((s, q, i) => (i ? s + distance(path[i - 1]!, q) : 0), 0)
+        : 1
       return [spine(path, dropWidth(t, Math.min(0.35, thin(b)), Math.min(0.4, t / 2 / Math.max(1, long))))]
     },
   },
@@ -143,17 +143,17 @@ export const SHAPES = {
       p('shrink', 'winds in to', '%', 8, 80, 2, 22),
     ],
     draw: (h, v, b) => {
-      const [centre, outer, tip] = h as [Point, Point, Point],
-        radius = unit(centre, outer),
-        ahead: Point = [-radius[1], radius[0]]
+      const [centre, outer, tip] = h as [Point, Point, Point]
+      const radius = unit(centre, outer)
+      const ahead: Point = [-radius[1], radius[0]]
       // It winds the way round that its tail then leaves without a kink.
-      const way = ahead[0] * (tip[0] - outer[0]) + ahead[1] * (tip[1] - outer[1]) >= 0 ? 1 : -1,
-        reach = distance(outer, tip) * 0.5
-      const curl = logSpiral(centre, outer, -way * v.turns!, v.shrink! / 100).reverse(),
-        tail = quadratic(outer, from(outer, ahead, way * reach), tip)
-      const points = [...curl, ...tail.slice(1)],
-        t = thick(v, b),
-        taper = thinThickThin(t, thin(b))
+      const way = ahead[0] * (tip[0] - outer[0]) + ahead[1] * (tip[1] - outer[1]) >= 0 ? 1 : -1
+      const reach = distance(outer, tip) * 0.5
+      const curl = logSpiral(centre, outer, -way * v.turns!, v.shrink! / 100).reverse()
+      const tail = quadratic(outer, from(outer, ahead, way * reach), tip)
+      const points = [...curl, ...tail.slice(1)]
+      const t = thick(v, b)
+      const taper = thinThickThin(t, thin(b))
       return [spine(points, s => Math.max(taper(s), s < 0.06 ? t * 0.75 * Math.sqrt(s / 0.06) : 0))]
     },
   },
@@ -200,10 +200,10 @@ export const SHAPES = {
     flow: 'none',
     params: [PRESS, p('count', 'points', '', 2, 40, 1, 7), p('height', 'height', 'mm', 1, 25, 0.5, 6)],
     draw: (h, v, b) => {
-      const path = pathThrough(h),
-        stops = stationsAt(path, shares(2 * v.count! + 1)),
-        corners = stops.map((s, i) => (i % 2 ? from(s.at, left(s), v.height!) : s.at)),
-        t = thick(v, b)
+      const path = pathThrough(h)
+      const stops = stationsAt(path, shares(2 * v.count! + 1))
+      const corners = stops.map((s, i) => (i % 2 ? from(s.at, left(s), v.height!) : s.at))
+      const t = thick(v, b)
       return [
         spine(
           corners.flatMap((c, i) => (i ? lineTo(corners[i - 1]!, c).slice(1) : [c])),
@@ -230,13 +230,13 @@ export const SHAPES = {
       p('lean', 'lean', '°', -60, 60, 5, 12),
     ],
     draw: (h, v, b) => {
-      const path = pathThrough(h),
-        t = thick(v, b)
+      const path = pathThrough(h)
+      const t = thick(v, b)
       return [
         spine(path, thinThickThin(t, thin(b))),
         ...stationsAt(path, shares(v.count!, 0.5 / v.count!, 1 - 0.5 / v.count!)).map((s, i) => {
-          const way = turned(left(s), v.lean! + 6 * jitter(i)),
-            half = (v.length! / 2) * (1 + 0.12 * jitter(i, 2))
+          const way = turned(left(s), v.lean! + 6 * jitter(i))
+          const half = (v.length! / 2) * (1 + 0.12 * jitter(i, 2))
           return spine(lineTo(from(s.at, way, -half), from(s.at, way, half)), thinThickThin(t, thin(b)))
         }),
       ]
@@ -304,8 +304,8 @@ export const SHAPES = {
     ],
     draw: (h, v, b) =>
       shares(v.count!, 0, 360 * (1 - 1 / v.count!)).map(a => {
-        const r = distance(h[0]!, h[1]!),
-          way = turned(unit(h[0]!, h[1]!), a)
+        const r = distance(h[0]!, h[1]!)
+        const way = turned(unit(h[0]!, h[1]!), a)
         return spine(lineTo(from(h[0]!, way, (r * v.heart!) / 100), from(h[0]!, way, r)), t =>
           Math.max(thin(b) * 0.6, v.wide! * Math.sin(Math.PI * Math.min(1, t * 0.94 + 0.03) ** 1.5) ** 0.7),
         )
@@ -325,12 +325,12 @@ export const SHAPES = {
     flow: 'both',
     params: [p('wide', 'width', 'mm', 2, 24, 0.5, 8), p('vein', 'open vein', 'mm', 0, 2, 0.1, 0.6)],
     draw: (h, v, b) => {
-      const path = h.length > 2 ? quadratic(h[0]!, h[1]!, h[2]!) : lineTo(h[0]!, h[1]!),
-        at = sharesOf(path)
+      const path = h.length > 2 ? quadratic(h[0]!, h[1]!, h[2]!) : lineTo(h[0]!, h[1]!)
+      const at = sharesOf(path)
       // Without a vein it is one stroke, so that no seam shows in its middle.
       if (v.vein! < 0.1) return [spine(path, petalWidth(v.wide!, thin(b) * 0.3))]
-      const half = (t: number) => Math.max(0, (petalWidth(v.wide!, 0)(t) - v.vein!) / 2),
-        stops = stationsAt(path, at)
+      const half = (t: number) => Math.max(0, (petalWidth(v.wide!, 0)(t) - v.vein!) / 2)
+      const stops = stationsAt(path, at)
       return [-1, 1].map(side => ({
         points: stops.map((s, i) =>
           from(s.at, left(s), side * (half(at[i]!) / 2 + (v.vein! / 2) * Math.min(1, 8 * (1 - at[i]!)))),
@@ -358,10 +358,10 @@ export const SHAPES = {
     ],
     draw: (h, v, b) =>
       shares(2 * v.rays!, 0, 360 * (1 - 1 / (2 * v.rays!))).flatMap((a, i) => {
-        const r = distance(h[0]!, h[1]!) * (i % 2 ? v.short! / 100 : 1),
-          way = turned(unit(h[0]!, h[1]!), a),
-          inner = (distance(h[0]!, h[1]!) * v.hollow!) / 100,
-          t = thick(v, b) * (i % 2 ? 0.75 : 1)
+        const r = distance(h[0]!, h[1]!) * (i % 2 ? v.short! / 100 : 1)
+        const way = turned(unit(h[0]!, h[1]!), a)
+        const inner = (distance(h[0]!, h[1]!) * v.hollow!) / 100
+        const t = thick(v, b) * (i % 2 ? 0.75 : 1)
         return r > inner + 0.5
           ? [
               spine(lineTo(from(h[0]!, way, inner), from(h[0]!, way, r)), s =>
@@ -390,13 +390,13 @@ export const SHAPES = {
       p('sag', 'sag', '%', 0, 60, 5, 25),
     ],
     draw: (h, v, b) => {
-      const [centre, first, last] = h as [Point, Point, Point],
-        t = thick(v, b),
-        a = Math.atan2(first[1] - centre[1], first[0] - centre[0]),
-        whole = Math.atan2(
-          Math.sin(Math.atan2(last[1] - centre[1], last[0] - centre[0]) - a),
-          Math.cos(Math.atan2(last[1] - centre[1], last[0] - centre[0]) - a),
-        )
+      const [centre, first, last] = h as [Point, Point, Point]
+      const t = thick(v, b)
+      const a = Math.atan2(first[1] - centre[1], first[0] - centre[0])
+      const whole = Math.atan2(
+        Math.sin(Math.atan2(last[1] - centre[1], last[0] - centre[0]) - a),
+        Math.cos(Math.atan2(last[1] - centre[1], last[0] - centre[0]) - a),
+      )
       const ends = shares(v.rays!).map((s, i): Point => {
         const r = (distance(centre, first) * (1 - s) + distance(centre, last) * s) * (i % 2 ? 0.9 : 1)
         return [centre[0] + r * Math.cos(a + whole * s), centre[1] + r * Math.sin(a + whole * s)]
@@ -406,8 +406,8 @@ export const SHAPES = {
         ...ends.map(e => spine(lineTo(centre, e), s => thin(b) + (t - thin(b)) * (1 - s))),
         ...rings.flatMap(f =>
           ends.slice(1).map((e, i) => {
-            const p0 = mix(centre, ends[i]!, f),
-              p1 = mix(centre, e, f)
+            const p0 = mix(centre, ends[i]!, f)
+            const p1 = mix(centre, e, f)
             return spine(
               quadratic(p0, mix(mix(p0, p1, 0.5), centre, v.sag! / 100), p1),
               () => thin(b) + 0.35 * (t - thin(b)),
@@ -431,12 +431,12 @@ export const SHAPES = {
     flow: 'none',
     params: [PRESS, p('count', 'scallops', '', 1, 30, 1, 5), p('height', 'height', 'mm', 1, 25, 0.5, 6)],
     draw: (h, v, b) => {
-      const stops = stationsAt(pathThrough(h), shares(v.count! + 1)),
-        t = thick(v, b)
+      const stops = stationsAt(pathThrough(h), shares(v.count! + 1))
+      const t = thick(v, b)
       return stops.slice(1).map((s, i) => {
-        const a = stops[i]!,
-          middle = mix(a.at, s.at, 0.5),
-          way = left({ at: middle, along: unit(a.at, s.at) })
+        const a = stops[i]!
+        const middle = mix(a.at, s.at, 0.5)
+        const way = left({ at: middle, along: unit(a.at, s.at) })
         return spine(arcThrough(a.at, from(middle, way, v.height!), s.at), thinThickThin(t, thin(b)))
       })
     },
@@ -462,11 +462,11 @@ export const SHAPES = {
     ],
     draw: (h, v, b) =>
       stationsAt(pathThrough(h), shares(v.count!)).map((s, i) => {
-        const u = v.uneven! / 100,
-          way = turned(left(s), v.lean! + 16 * u * jitter(i)),
-          long = v.length! * (1 + 0.45 * u * jitter(i, 1)),
-          root = from(s.at, left(s), -0.12 * long + 0.15 * u * v.length! * jitter(i, 3)),
-          bend = turned(way, 24 * Math.sign(v.lean! || 1))
+        const u = v.uneven! / 100
+        const way = turned(left(s), v.lean! + 16 * u * jitter(i))
+        const long = v.length! * (1 + 0.45 * u * jitter(i, 1))
+        const root = from(s.at, left(s), -0.12 * long + 0.15 * u * v.length! * jitter(i, 3))
+        const bend = turned(way, 24 * Math.sign(v.lean! || 1))
         return spine(
           quadratic(root, from(root, way, long * 0.55), from(from(root, way, long * 0.55), bend, long * 0.5)),
           dropWidth(thick(v, b), 0.12, 0.18),
@@ -493,12 +493,12 @@ export const SHAPES = {
     ],
     draw: (h, v, b) =>
       shares(v.count!, -0.5, 0.5).map((s, i) => {
-        const u = v.count === 1 ? 0 : s,
-          way = unit(h[0]!, h[1]!),
-          side = left({ at: h[0]!, along: way }),
-          long = distance(h[0]!, h[1]!) * (1 - 0.2 * Math.abs(u)),
-          root = from(from(h[0]!, side, -u * v.gap! * (v.count! - 1)), way, -2 * u * u * v.gap!),
-          out = turned(way, u * v.fan!)
+        const u = v.count === 1 ? 0 : s
+        const way = unit(h[0]!, h[1]!)
+        const side = left({ at: h[0]!, along: way })
+        const long = distance(h[0]!, h[1]!) * (1 - 0.2 * Math.abs(u))
+        const root = from(from(h[0]!, side, -u * v.gap! * (v.count! - 1)), way, -2 * u * u * v.gap!)
+        const out = turned(way, u * v.fan!)
         const tip = from(root, out, long)
         return spine(
           quadratic(
@@ -528,21 +528,21 @@ export const SHAPES = {
       p('rise', 'rise', '°', -20, 60, 2, 24),
     ],
     draw: (h, v, b) => {
-      const lid = arcThrough(h[0]!, h[1]!, h[2]!),
-        out = unit(h[0]!, h[2]!),
-        up: Point = out[0] >= 0 ? [out[1], -out[0]] : [-out[1], out[0]],
-        r = radians(v.rise!),
-        way: Point = [out[0] * Math.cos(r) + up[0] * Math.sin(r), out[1] * Math.cos(r) + up[1] * Math.sin(r)]
-      const tip = from(h[2]!, way, v.wing!),
-        points =
-          v.wing! > 0.5
-            ? [
-                ...lid,
-                ...quadratic(h[2]!, from(h[2]!, unit(lid.at(-3)!, h[2]!), v.wing! * 0.3), tip).slice(1),
-              ]
-            : lid,
-        t = thick(v, b),
-        peak = Math.min(0.92, lid.length / points.length)
+      const lid = arcThrough(h[0]!, h[1]!, h[2]!)
+      const out = unit(h[0]!, h[2]!)
+      const up: Point = out[0] >= 0 ? [out[1], -out[0]] : [-out[1], out[0]]
+      const r = radians(v.rise!)
+      const way: Point = [
+        out[0] * Math.cos(r) + up[0] * Math.sin(r),
+        out[1] * Math.cos(r) + up[1] * Math.sin(r),
+      ]
+      const tip = from(h[2]!, way, v.wing!)
+      const points =
+        v.wing! > 0.5
+          ? [...lid, ...quadratic(h[2]!, from(h[2]!, unit(lid.at(-3)!, h[2]!), v.wing! * 0.3), tip).slice(1)]
+          : lid
+      const t = thick(v, b)
+      const peak = Math.min(0.92, lid.length / points.length)
       return [
         spine(points, s =>
           s < peak
@@ -572,12 +572,12 @@ export const SHAPES = {
     ],
     draw: (h, v, b) =>
       stationsAt(pathThrough(h), shares(v.count!, 0.04, 1)).map((s, i, all) => {
-        const t = all.length > 1 ? i / (all.length - 1) : 1,
-          sign = Math.sign(s.along[0]) || 1,
-          lean = (-12 + (v.lean! + 12) * t) * sign,
-          long = v.length! * (0.62 + 0.38 * t),
-          way = turned(left(s), lean),
-          root = s.at
+        const t = all.length > 1 ? i / (all.length - 1) : 1
+        const sign = Math.sign(s.along[0]) || 1
+        const lean = (-12 + (v.lean! + 12) * t) * sign
+        const long = v.length! * (0.62 + 0.38 * t)
+        const way = turned(left(s), lean)
+        const root = s.at
         return spine(
           quadratic(
             root,

@@ -39,17 +39,17 @@ export interface Station {
 
 /** Stations on a line at the given shares of its length, 0 to 1. A closed line goes on past its end. */
 export function stationsAt(points: readonly Point[], shares: readonly number[], closed = false): Station[] {
-  const line = closed ? [...points, points[0]!] : points,
-    at = sharesOf(line)
+  const line = closed ? [...points, points[0]!] : points
+  const at = sharesOf(line)
   return shares.map(share => {
     const s = closed ? ((share % 1) + 1) % 1 : Math.min(1, Math.max(0, share))
     let i = at.findIndex(v => v >= s)
     if (i <= 0) i = 1
-    const a = line[i - 1]!,
-      b = line[i] ?? a,
-      span = (at[i] ?? 1) - at[i - 1]!,
-      t = span > 0 ? (s - at[i - 1]!) / span : 0,
-      l = distance(a, b) || 1
+    const a = line[i - 1]!
+    const b = line[i] ?? a
+    const span = (at[i] ?? 1) - at[i - 1]!
+    const t = span > 0 ? (s - at[i - 1]!) / span : 0
+    const l = distance(a, b) || 1
     return {
       at: [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t] as Point,
       along: [(b[0] - a[0]) / l, (b[1] - a[1]) / l] as Point,
@@ -79,11 +79,11 @@ export const dropWidth =
 
 /** Curvature at a point of a line by the circle through it and its neighbours (Menger), 1/mm; signed, positive clockwise as seen with y down. */
 export function curvatureAt(points: readonly Point[], i: number): number {
-  const a = points[i - 1]!,
-    b = points[i]!,
-    c = points[i + 1]!
-  const cross = (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]),
-    sides = distance(a, b) * distance(b, c) * distance(a, c)
+  const a = points[i - 1]!
+  const b = points[i]!
+  const c = points[i + 1]!
+  const cross = (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0])
+  const sides = distance(a, b) * distance(b, c) * distance(a, c)
   return sides > 0 ? (2 * cross) / sides : 0
 }
 

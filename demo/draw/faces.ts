@@ -9,10 +9,10 @@ const pairOf = (points: Point[]): Shape[] => [smooth(points), smooth(flip(points
 const line = (points: Point[], width: (t: number) => number, s = 1): Shape =>
   band(
     t => {
-      const k = Math.min(points.length - 1.001, t * (points.length - 1)),
-        i = Math.floor(k),
-        u = k - i,
-        at = (n: number) => points[Math.min(points.length - 1, Math.max(0, n))]!
+      const k = Math.min(points.length - 1.001, t * (points.length - 1))
+      const i = Math.floor(k)
+      const u = k - i
+      const at = (n: number) => points[Math.min(points.length - 1, Math.max(0, n))]!
       const c = (a: number, b: number, d: number, e: number) =>
         0.5 * (2 * b + (d - a) * u + (2 * a - 5 * b + 4 * d - e) * u * u + (3 * b - a - 3 * d + e) * u ** 3)
       return [
@@ -39,18 +39,18 @@ function owlFace(): Drawing {
       [-2.6, 6.6],
     ]),
     ...[-1, 1].flatMap(s => {
-      const x = 12.6 * s,
-        rays: Shape[] = [
-          disc(x, 0, 3.6),
-          band(
-            t => polar(x, 0, 25 * s + 335 * s * t, 6.4),
-            () => 1.7,
-            60,
-          ),
-        ]
+      const x = 12.6 * s
+      const rays: Shape[] = [
+        disc(x, 0, 3.6),
+        band(
+          t => polar(x, 0, 25 * s + 335 * s * t, 6.4),
+          () => 1.7,
+          60,
+        ),
+      ]
       for (let k = 0; k < 17; k++) {
-        const a = s * (12 + 19.6 * k),
-          long = k % 2 ? 6.6 : 8.6
+        const a = s * (12 + 19.6 * k)
+        const long = k % 2 ? 6.6 : 8.6
         // Rays that would cross the midline are left out, so that both halves stay alike.
         if (s * polar(x, 0, a, 8.6 + long)[0] > 0.9) rays.push(leaf(...polar(x, 0, a, 8.6), a, long, 2.3))
       }
@@ -244,9 +244,9 @@ function pawSet(): Drawing {
       ).map(([px, py, r, lean]) =>
         smooth(
           Array.from({ length: 10 }, (_, i) => {
-            const [ex, ey] = [r * Math.sin((i / 5) * Math.PI), -1.42 * r * Math.cos((i / 5) * Math.PI)],
-              c = Math.cos((lean * Math.PI) / 180),
-              s = Math.sin((lean * Math.PI) / 180)
+            const [ex, ey] = [r * Math.sin((i / 5) * Math.PI), -1.42 * r * Math.cos((i / 5) * Math.PI)]
+            const c = Math.cos((lean * Math.PI) / 180)
+            const s = Math.sin((lean * Math.PI) / 180)
             return to(px + c * ex - s * ey, py + s * ex + c * ey)
           }),
         ),
@@ -273,9 +273,9 @@ function pawSet(): Drawing {
 function teethRow(): Drawing {
   const shapes: Shape[] = []
   for (let i = -5; i <= 5; i++) {
-    const x = 9.4 * i,
-      bow = 0.0052 * x * x,
-      long = 15.5 - 0.72 * Math.abs(i) + (Math.abs(i) === 3 ? 3.4 : 0)
+    const x = 9.4 * i
+    const bow = 0.0052 * x * x
+    const long = 15.5 - 0.72 * Math.abs(i) + (Math.abs(i) === 3 ? 3.4 : 0)
     shapes.push(
       smooth([
         [x - 3.9, -3 + bow],
@@ -289,8 +289,8 @@ function teethRow(): Drawing {
       ]),
     )
     if (i < 5) {
-      const u = x + 4.7,
-        b = 0.0052 * u * u
+      const u = x + 4.7
+      const b = 0.0052 * u * u
       shapes.push(
         smooth([
           [u - 3.1, 25 + b * 0.6],
@@ -519,8 +519,8 @@ function lionParts(): Drawing[] {
       [20, 31],
     ]),
     ...[0, 1, 2, 3, 4, 5, 6].flatMap(k => {
-      const a = 28 + 19 * k,
-        [x, y] = polar(0, 0, a, 60 - 2.4 * k)
+      const a = 28 + 19 * k
+      const [x, y] = polar(0, 0, a, 60 - 2.4 * k)
       return [
         leaf(x * 0.92, y * 1.06, a, 15 - 0.6 * k, 8, 1),
         leaf(-x * 0.92, y * 1.06, -a, 15 - 0.6 * k, 8, -1),
@@ -657,8 +657,8 @@ function lionParts(): Drawing[] {
     ),
     drop(0, 31, 0, 7, 1.3),
     ...[0, 1, 2, 3, 4].flatMap(k => {
-      const a = 34 + 20 * k,
-        [x, y] = polar(0, 0, a, 67)
+      const a = 34 + 20 * k
+      const [x, y] = polar(0, 0, a, 67)
       return [leaf(x * 0.92, y * 1.06, a, 7.6, 2.2), leaf(-x * 0.92, y * 1.06, -a, 7.6, 2.2)]
     }),
     ...(

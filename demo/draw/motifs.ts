@@ -216,10 +216,10 @@ function feather(): Drawing {
   const spine = (t: number): Point => [-44 + 88 * t, 12 - 18 * t - 9 * Math.sin(Math.PI * t)]
   const shapes: Shape[] = []
   for (let i = 0; i < 12; i++) {
-    const t = 0.2 + (0.76 * i) / 11,
-      [x, y] = spine(t),
-      [u, v] = spine(t + 0.01),
-      along = (Math.atan2(u - x, -(v - y)) * 180) / Math.PI
+    const t = 0.2 + (0.76 * i) / 11
+    const [x, y] = spine(t)
+    const [u, v] = spine(t + 0.01)
+    const along = (Math.atan2(u - x, -(v - y)) * 180) / Math.PI
     const length = 16.5 * Math.sin(Math.PI * (0.1 + 0.86 * (i / 11) ** 1.15)) ** 0.7 + 2.4
     for (const s of [-1, 1]) {
       const [fx, fy] = polar(x, y, along + 90 * s, 1)
@@ -250,15 +250,15 @@ function feather(): Drawing {
 }
 
 function leafSpray(): Drawing {
-  const stem = (t: number): Point => [-36 + 72 * t, 14 - 26 * t * t],
-    shapes: Shape[] = []
+  const stem = (t: number): Point => [-36 + 72 * t, 14 - 26 * t * t]
+  const shapes: Shape[] = []
   for (let i = 0; i < 8; i++) {
-    const t = 0.08 + (0.84 * i) / 7,
-      [x, y] = stem(t),
-      size = 17 - 8.5 * t
+    const t = 0.08 + (0.84 * i) / 7
+    const [x, y] = stem(t)
+    const size = 17 - 8.5 * t
     for (const s of [-1, 1]) {
-      const along = 90 - 36 * t,
-        [fx, fy] = polar(x, y, along + 90 * s, 1.7)
+      const along = 90 - 36 * t
+      const [fx, fy] = polar(x, y, along + 90 * s, 1.7)
       shapes.push(leaf(fx, fy, along + s * 52, size * (s < 0 ? 1 : 0.86), size * 0.4, -s * 1.6, 0.46))
     }
   }

@@ -11,15 +11,15 @@ const discRegion = (x: number, y: number, r: number): Polygon => ({
 
 /** Fans of three ribs standing over each other, as a row of open shells. */
 function fans(): Drawing {
-  const w = 126,
-    h = 92,
-    pitch = 19,
-    rise = 9.5,
-    shapes: Shape[] = []
+  const w = 126
+  const h = 92
+  const pitch = 19
+  const rise = 9.5
+  const shapes: Shape[] = []
   for (let row = -4; row <= 4; row++) {
     for (let col = -4; col <= 4; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * pitch,
-        y = row * rise + 4
+      const x = (col + (row % 2 ? 0.5 : 0)) * pitch
+      const y = row * rise + 4
       if (Math.abs(x) + 9.5 > w / 2 - 4 || y - 9.5 < -h / 2 + 4 || y > h / 2 - 5) continue
       const over = [-1, 1].map(s => discRegion(x + (s * pitch) / 2, y + rise, 10))
       const rings: [number, number][] = [
@@ -85,22 +85,22 @@ function fans(): Drawing {
 
 /** Leopard rosettes: broken rings of two or three blots, none like another. */
 function rosettes(): Drawing {
-  const w = 120,
-    h = 96,
-    spots: [number, number, number][] = [],
-    shapes: Shape[] = []
+  const w = 120
+  const h = 96
+  const spots: [number, number, number][] = []
+  const shapes: Shape[] = []
   for (let i = 0; i < 4000 && spots.length < 60; i++) {
-    const r = among(4.2, 7.2, i, 1),
-      x = among(-w / 2 + 11, w / 2 - 11, i, 2),
-      y = among(-h / 2 + 11, h / 2 - 11, i, 3)
+    const r = among(4.2, 7.2, i, 1)
+    const x = among(-w / 2 + 11, w / 2 - 11, i, 2)
+    const y = among(-h / 2 + 11, h / 2 - 11, i, 3)
     if (spots.every(([u, v, q]) => Math.hypot(x - u, y - v) > r + q + 0.6)) spots.push([x, y, r])
   }
   spots.forEach(([x, y, r], n) => {
-    const parts = n % 3 === 0 ? 3 : 2,
-      turn = among(0, 360, n, 4)
+    const parts = n % 3 === 0 ? 3 : 2
+    const turn = among(0, 360, n, 4)
     for (let k = 0; k < parts; k++) {
-      const from = turn + (360 * k) / parts,
-        sweep = 360 / parts - among(36, 58, n, k + 5)
+      const from = turn + (360 * k) / parts
+      const sweep = 360 / parts - among(36, 58, n, k + 5)
       shapes.push(
         band(
           t => polar(x, y, from + sweep * t, r * (0.8 + 0.1 * Math.sin(9 * t + n + k))),
@@ -111,9 +111,9 @@ function rosettes(): Drawing {
     }
   })
   for (let i = 0; i < 900; i++) {
-    const r = among(0.7, 1.3, i, 31),
-      x = among(-w / 2 + 6, w / 2 - 6, i, 32),
-      y = among(-h / 2 + 6, h / 2 - 6, i, 33)
+    const r = among(0.7, 1.3, i, 31)
+    const x = among(-w / 2 + 6, w / 2 - 6, i, 32)
+    const y = among(-h / 2 + 6, h / 2 - 6, i, 33)
     if (spots.every(([u, v, q]) => Math.hypot(x - u, y - v) > r + q * 1.25 + 1)) {
       spots.push([x, y, r])
       shapes.push(smooth([0, 1, 2, 3, 4].map(k => polar(x, y, 72 * k, r * among(0.75, 1.3, i, k + 40)))))
@@ -136,11 +136,11 @@ function rosettes(): Drawing {
 function stripes(): Drawing {
   const shapes: Shape[] = []
   for (let i = 0; i < 8; i++) {
-    const y = -33 + 9.4 * i,
-      long = 46 - (9 * Math.abs(i - 3)) / 3 + among(-5, 4, i, 1)
+    const y = -33 + 9.4 * i
+    const long = 46 - (9 * Math.abs(i - 3)) / 3 + among(-5, 4, i, 1)
     for (const s of [-1, 1]) {
-      const drop = 8 + 2 * i * 0.5,
-        own = long + among(-6, 6, i, s + 3)
+      const drop = 8 + 2 * i * 0.5
+      const own = long + among(-6, 6, i, s + 3)
       shapes.push(
         band(
           t => [s * (57 - own * t), y + drop * t * (0.5 + 0.5 * t) + 1.4 * Math.sin(6 * t + i + s)] as Point,
@@ -171,8 +171,8 @@ function stripes(): Drawing {
 function lace(): Drawing {
   const shapes: Shape[] = []
   for (let n = -3; n <= 3; n++) {
-    const x = 19 * n,
-      y = 0
+    const x = 19 * n
+    const y = 0
     for (let k = 0; k < 8; k++) shapes.push(leaf(...polar(x, y, 45 * k, 1.9), 45 * k, 4.9, 2.6))
     shapes.push(disc(x, y, 1.05))
     for (let k = 0; k < 9; k++) shapes.push(disc(...polar(x, y, 108 + 18 * k, 9.2), 0.75))
@@ -198,29 +198,29 @@ function lace(): Drawing {
 
 /** A cobweb: cells between spokes and sagging threads. */
 function web(): Drawing {
-  const cx = -34,
-    cy = -34,
-    spokes = 8,
-    shapes: Shape[] = []
+  const cx = -34
+  const cy = -34
+  const spokes = 8
+  const shapes: Shape[] = []
   const angle = (k: number) => 90 + (90 * k) / (spokes - 1) + ((k % 3) - 1) * 1.4
   const radii = [7, 15, 25, 37, 51, 66]
   for (let k = 0; k < spokes - 1; k++) {
     for (let j = 0; j < radii.length - 1; j++) {
-      const [a, b] = [angle(k), angle(k + 1)],
-        sag = 0.86,
-        at = (ang: number, r: number) => polar(cx, cy, ang, r),
-        mid = (r: number) => polar(cx, cy, (a + b) / 2, r * sag)
-      const [r0, r1] = [radii[j]!, radii[j + 1]!],
-        curve = (r: number, t: number): Point => {
-          const [p, q, m] = [at(a, r), at(b, r), mid(r)],
-            u = 1 - t
-          return [
-            u * u * p[0] + 2 * u * t * m[0] + t * t * q[0],
-            u * u * p[1] + 2 * u * t * m[1] + t * t * q[1],
-          ]
-        }
-      const steps = Array.from({ length: 11 }, (_, i) => i / 10),
-        cell = poly([...steps.map(t => curve(r0, t)), ...steps.map(t => curve(r1, 1 - t))])
+      const [a, b] = [angle(k), angle(k + 1)]
+      const sag = 0.86
+      const at = (ang: number, r: number) => polar(cx, cy, ang, r)
+      const mid = (r: number) => polar(cx, cy, (a + b) / 2, r * sag)
+      const [r0, r1] = [radii[j]!, radii[j + 1]!]
+      const curve = (r: number, t: number): Point => {
+        const [p, q, m] = [at(a, r), at(b, r), mid(r)]
+        const u = 1 - t
+        return [
+          u * u * p[0] + 2 * u * t * m[0] + t * t * q[0],
+          u * u * p[1] + 2 * u * t * m[1] + t * t * q[1],
+        ]
+      }
+      const steps = Array.from({ length: 11 }, (_, i) => i / 10)
+      const cell = poly([...steps.map(t => curve(r0, t)), ...steps.map(t => curve(r1, 1 - t))])
       shapes.push(...regions(offset(offset(regionsOf(cell), -0.95), 0.35)))
     }
   }
@@ -246,8 +246,8 @@ function splashes(): Drawing {
       points.push(polar(x, y, (360 * k) / 26, r * (k % 2 ? among(0.7, 0.86, n, k) : among(0.9, 1.75, n, k))))
     shapes.push(smooth(points))
     for (let k = 0; k < 11; k++) {
-      const a = among(0, 360, n, k + 60),
-        d = r * among(1.9, 3, n, k + 80)
+      const a = among(0, 360, n, k + 60)
+      const d = r * among(1.9, 3, n, k + 80)
       shapes.push(
         k % 3
           ? disc(...polar(x, y, a, d), among(0.5, 1.3, n, k + 90))

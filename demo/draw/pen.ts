@@ -17,8 +17,8 @@ export const polar = (x: number, y: number, angle: number, r: number): Point => 
 
 /** A smooth closed outline through points (Catmull-Rom as cubics). */
 export function smooth(points: readonly Point[]): Shape {
-  const n = points.length,
-    at = (i: number) => points[(i + n) % n]!
+  const n = points.length
+  const at = (i: number) => points[(i + n) % n]!
   let d = `M${p(...at(0))}`
   for (let i = 0; i < n; i++) {
     const [a, b, c, e] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
@@ -51,26 +51,26 @@ export function leaf(
   belly = 0.5,
 ): Shape {
   const to = (t: number, side: number): Point => {
-    const [cx, cy] = polar(x, y, angle, length * t),
-      a = rad(angle + 90),
-      s = side + bend * 4 * t * (1 - t)
+    const [cx, cy] = polar(x, y, angle, length * t)
+    const a = rad(angle + 90)
+    const s = side + bend * 4 * t * (1 - t)
     return [cx + s * Math.sin(a), cy - s * Math.cos(a)]
   }
-  const tip = to(1, 0),
-    w = width / 2
+  const tip = to(1, 0)
+  const w = width / 2
   return `M${p(x, y)}C${p(...to(belly * 0.55, -w * 1.3))} ${p(...to(belly + 0.28, -w * 1.25))} ${p(...tip)}C${p(...to(belly + 0.28, w * 1.25))} ${p(...to(belly * 0.55, w * 1.3))} ${p(x, y)}Z`
 }
 
 /** A teardrop: round head at (x, y), tail of `length` along `angle`. */
 export function drop(x: number, y: number, angle: number, length: number, r: number, bend = 0): Shape {
   const side = (t: number, s: number): Point => {
-    const [cx, cy] = polar(x, y, angle, length * t),
-      a = rad(angle + 90),
-      q = s + bend * t * t
+    const [cx, cy] = polar(x, y, angle, length * t)
+    const a = rad(angle + 90)
+    const q = s + bend * t * t
     return [cx + q * Math.sin(a), cy - q * Math.cos(a)]
   }
-  const l = polar(x, y, angle - 90, r),
-    q = polar(x, y, angle + 90, r)
+  const l = polar(x, y, angle - 90, r)
+  const q = polar(x, y, angle + 90, r)
   return `M${p(...l)}C${p(...side(0.35, -r))} ${p(...side(0.7, -r * 0.22))} ${p(...side(1, 0))}C${p(...side(0.7, r * 0.22))} ${p(...side(0.35, r))} ${p(...q)}A${f(r)} ${f(r)} 0 0 1 ${p(...l)}Z`
 }
 
@@ -83,18 +83,18 @@ export function star(x: number, y: number, r: number, inner: number, points = 5,
 
 /** A band along a curve: `at(t)` its middle, `width(t)` its full width, t from 0 to 1. */
 export function band(at: (t: number) => Point, width: (t: number) => number, steps = 40): Shape {
-  const left: Point[] = [],
-    right: Point[] = [],
-    e = 1e-3
+  const left: Point[] = []
+  const right: Point[] = []
+  const e = 1e-3
   for (let i = 0; i <= steps; i++) {
-    const t = i / steps,
-      [x, y] = at(t),
-      [ax, ay] = at(Math.max(0, t - e)),
-      [bx, by] = at(Math.min(1, t + e)),
-      l = Math.hypot(bx - ax, by - ay) || 1
-    const h = Math.max(0.04, width(t) / 2),
-      nx = -(by - ay) / l,
-      ny = (bx - ax) / l
+    const t = i / steps
+    const [x, y] = at(t)
+    const [ax, ay] = at(Math.max(0, t - e))
+    const [bx, by] = at(Math.min(1, t + e))
+    const l = Math.hypot(bx - ax, by - ay) || 1
+    const h = Math.max(0.04, width(t) / 2)
+    const nx = -(by - ay) / l
+    const ny = (bx - ax) / l
     left.push([x + nx * h, y + ny * h])
     right.unshift([x - nx * h, y - ny * h])
   }

@@ -34,8 +34,8 @@ const FIT_MARGIN = 6
 /** The middle of a drawing's sheet and its size: as given, or fitted round the openings. */
 function pageOf(drawing: Drawing): { cx: number; cy: number; w: number; h: number } {
   if (drawing.width > 0) return { cx: 0, cy: 0, w: drawing.width, h: drawing.height }
-  const big = readSvg(svgOf({ ...drawing, width: 400, height: 400 })).sheet,
-    box = boxAround(big.openings)
+  const big = readSvg(svgOf({ ...drawing, width: 400, height: 400 })).sheet
+  const box = boxAround(big.openings)
   const round = (v: number) => Math.round(v * 2) / 2
   return {
     cx: round((box.minX + box.maxX) / 2),
@@ -47,8 +47,8 @@ function pageOf(drawing: Drawing): { cx: number; cy: number; w: number; h: numbe
 
 /** A drawing as an SVG file in millimetres: the sheet's edge, and every opening as a filled path. */
 export function svgOf(drawing: Drawing): string {
-  const { shapes, both = [] } = drawing,
-    { cx, cy, w, h } = pageOf(drawing)
+  const { shapes, both = [] } = drawing
+  const { cx, cy, w, h } = pageOf(drawing)
   const paths = (list: Shape[]) => list.map(d => `      <path d="${d}"/>`).join('\n')
   const half =
     both.length === 0

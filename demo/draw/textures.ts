@@ -12,18 +12,18 @@ const inside = (w: number, h: number, margin: number) => (x: number, y: number, 
 
 /** Overlapping scales: each disc less the two that lie over it, drawn back by half a bridge. */
 function scales(): Drawing {
-  const w = 120,
-    h = 90,
-    pitch = 12,
-    rise = 5.6,
-    r = pitch / 2,
-    bridge = 1.3,
-    fits = inside(w, h, 4),
-    shapes: Shape[] = []
+  const w = 120
+  const h = 90
+  const pitch = 12
+  const rise = 5.6
+  const r = pitch / 2
+  const bridge = 1.3
+  const fits = inside(w, h, 4)
+  const shapes: Shape[] = []
   for (let row = -9; row <= 9; row++) {
     for (let col = -8; col <= 8; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * pitch,
-        y = row * rise
+      const x = (col + (row % 2 ? 0.5 : 0)) * pitch
+      const y = row * rise
       if (!fits(x, y, r)) continue
       const over = [-1, 1].map(s => discRegion(x + (s * pitch) / 2, y - rise, r))
       shapes.push(...regions(offset(offset(difference([discRegion(x, y, r)], over), -bridge / 2 - 0.5), 0.5)))
@@ -46,17 +46,17 @@ const hexagon = (x: number, y: number, r: number): Point[] =>
   Array.from({ length: 6 }, (_, i) => polar(x, y, 60 * i, r))
 
 function honeycomb(): Drawing {
-  const w = 120,
-    h = 90,
-    pitch = 9.6,
-    bridge = 1.5,
-    fits = inside(w, h, 4.5),
-    r = (pitch - bridge) / Math.sqrt(3),
-    shapes: Shape[] = []
+  const w = 120
+  const h = 90
+  const pitch = 9.6
+  const bridge = 1.5
+  const fits = inside(w, h, 4.5)
+  const r = (pitch - bridge) / Math.sqrt(3)
+  const shapes: Shape[] = []
   for (let row = -7; row <= 7; row++) {
     for (let col = -8; col <= 8; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * pitch,
-        y = (row * pitch * Math.sqrt(3)) / 2
+      const x = (col + (row % 2 ? 0.5 : 0)) * pitch
+      const y = (row * pitch * Math.sqrt(3)) / 2
       if (!fits(x, y, r)) continue
       const hex: Polygon = { outer: Float64Array.from(hexagon(x, y, r).flat()), holes: [] }
       shapes.push(...regions(offset(offset([hex], -0.5), 0.5)))
@@ -81,8 +81,8 @@ function latticeNodes(w: number, h: number, rx: number, ry: number): Point[] {
   const nodes: Point[] = []
   for (let row = -12; row <= 12; row++) {
     for (let col = -12; col <= 12; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * LATTICE.x,
-        y = (row * LATTICE.y) / 2
+      const x = (col + (row % 2 ? 0.5 : 0)) * LATTICE.x
+      const y = (row * LATTICE.y) / 2
       if (Math.abs(x) + rx <= w / 2 - 4 && Math.abs(y) + ry <= h / 2 - 4) nodes.push([x, y])
     }
   }
@@ -90,10 +90,10 @@ function latticeNodes(w: number, h: number, rx: number, ry: number): Point[] {
 }
 
 function diamonds(): Drawing {
-  const w = 110,
-    h = 90,
-    rx = LATTICE.x / 2 - 0.85,
-    ry = LATTICE.y / 2 - 1.28
+  const w = 110
+  const h = 90
+  const rx = LATTICE.x / 2 - 0.85
+  const ry = LATTICE.y / 2 - 1.28
   return {
     id: 'diamonds',
     name: 'Harlequin Diamonds',
@@ -115,8 +115,8 @@ function diamonds(): Drawing {
 }
 
 function crosses(): Drawing {
-  const w = 110,
-    h = 90
+  const w = 110
+  const h = 90
   const spark = (x: number, y: number): Shape =>
     poly(Array.from({ length: 8 }, (_, i) => polar(x, y, 45 * i, i % 2 ? 0.75 : i % 4 ? 2 : 3)))
   return {
@@ -134,16 +134,16 @@ function crosses(): Drawing {
 
 /** Dots that shrink from the middle of one edge outward and down. */
 function halftone(): Drawing {
-  const w = 130,
-    h = 84,
-    pitch = 4.4,
-    fits = inside(w, h, 3.4),
-    shapes: Shape[] = []
+  const w = 130
+  const h = 84
+  const pitch = 4.4
+  const fits = inside(w, h, 3.4)
+  const shapes: Shape[] = []
   for (let row = -12; row <= 12; row++) {
     for (let col = -16; col <= 16; col++) {
-      const x = (col + (row % 2 ? 0.5 : 0)) * pitch,
-        y = row * pitch * 0.866,
-        fade = Math.hypot(x / 66, (y + 42) / 84)
+      const x = (col + (row % 2 ? 0.5 : 0)) * pitch
+      const y = row * pitch * 0.866
+      const fade = Math.hypot(x / 66, (y + 42) / 84)
       const r = 1.42 * (1 - fade) + 0.38
       if (r > 0.4 && fits(x, y, r)) shapes.push(disc(x, y, r))
     }
@@ -163,15 +163,15 @@ function halftone(): Drawing {
 
 /** Bubbles packed at random, big ones first, none nearer than a bridge. */
 function bubbles(): Drawing {
-  const w = 105,
-    h = 105,
-    placed: [number, number, number][] = [],
-    fits = inside(w, h, 4.5),
-    rim: Shape[] = []
+  const w = 105
+  const h = 105
+  const placed: [number, number, number][] = []
+  const fits = inside(w, h, 4.5)
+  const rim: Shape[] = []
   for (let i = 0; i < 9000; i++) {
     const r = i < 60 ? among(5, 7.5, i, 1) : i < 700 ? among(2.6, 4.4, i, 1) : among(0.8, 2, i, 1)
-    const x = among(-w / 2, w / 2, i, 2),
-      y = among(-h / 2, h / 2, i, 3)
+    const x = among(-w / 2, w / 2, i, 2)
+    const y = among(-h / 2, h / 2, i, 3)
     if (fits(x, y, r) && placed.every(([u, v, q]) => Math.hypot(x - u, y - v) > r + q + 1))
       placed.push([x, y, r])
   }

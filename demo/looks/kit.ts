@@ -102,8 +102,8 @@ export function look(about: About, draw: (k: ReturnType<typeof hands>) => Step[]
 }
 
 function hands(made: Look) {
-  const ground = groundFor(made),
-    { focus } = made
+  const ground = groundFor(made)
+  const { focus } = made
   let n = 0
   const id = () => `${made.id.replace('demo-', '').slice(0, 24)}-${++n}`
   const h = hand({
@@ -180,10 +180,10 @@ function hands(made: Look) {
       passes: Pass[],
       more: Partial<Omit<SheetStep, 'twin'>> & { rule?: TwinRule } = {},
     ): SheetStep {
-      const { openings } = readSvg(shelfSvg(stencil)).sheet,
-        laid = layOn(ground.surface, place),
-        numbers = openings.flatMap((o, i) => (keep(...laid.point(centroidOf([o]))) ? [i] : [])),
-        { rule = 'none', ...rest } = more
+      const { openings } = readSvg(shelfSvg(stencil)).sheet
+      const laid = layOn(ground.surface, place)
+      const numbers = openings.flatMap((o, i) => (keep(...laid.point(centroidOf([o]))) ? [i] : []))
+      const { rule = 'none', ...rest } = more
       return {
         ...freshSheet(id(), label, stencil, tenths([place.at])[0]!, ref('gull')),
         passes: passes.map(p => ({ ...p, openings: { use: 'chosen', numbers } })),
@@ -195,9 +195,9 @@ function hands(made: Look) {
     },
     /** A stencil step without the openings that lie over an eye, a nostril or the mouth of this face. */
     clear(step: SheetStep): SheetStep {
-      const { openings } = readSvg(shelfSvg(step.stencil)).sheet,
-        laid = layOn(ground.surface, step, true),
-        keep = ground.keepOuts.filter(k => k.words !== 'hair')
+      const { openings } = readSvg(shelfSvg(step.stencil)).sheet
+      const laid = layOn(ground.surface, step, true)
+      const keep = ground.keepOuts.filter(k => k.words !== 'hair')
       const numbers = openings.flatMap((o, i) =>
         pointsOf(laid.ring(o.outer)).some(p => keep.some(k => ringHolds(k.ring, ...p))) ||
         keep.some(k => ringHolds(laid.ring(o.outer), ...pointsOf(k.ring)[0]!))

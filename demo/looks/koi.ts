@@ -18,21 +18,21 @@ export const koiLantern = look(
   },
   ({ at, spot, patch, line, dots, gemOf, glitter, lips }) => {
     const l = (name: Parameters<typeof at>[0], dx = 0, dy = 0): Point => [
-        -at(name, dx, dy)[0],
-        at(name, dx, dy)[1],
-      ],
-      one = { rule: 'none' as const }
-    const tail = l('noseWing', 12, 16),
-      bend = l('pupil', 34, 44),
-      head = l('pupil', 14, 13)
+      -at(name, dx, dy)[0],
+      at(name, dx, dy)[1],
+    ]
+    const one = { rule: 'none' as const }
+    const tail = l('noseWing', 12, 16)
+    const bend = l('pupil', 34, 44)
+    const head = l('pupil', 14, 13)
     /** A point of the koi: how far along from tail to head, 0 to 1, and mm off the middle toward its back. */
     const body = (t: number, off: number): Point => {
-      const u = 1 - t,
-        x = u * u * tail[0] + 2 * u * t * bend[0] + t * t * head[0],
-        y = u * u * tail[1] + 2 * u * t * bend[1] + t * t * head[1],
-        dx = u * (bend[0] - tail[0]) + t * (head[0] - bend[0]),
-        dy = u * (bend[1] - tail[1]) + t * (head[1] - bend[1]),
-        n = Math.hypot(dx, dy)
+      const u = 1 - t
+      const x = u * u * tail[0] + 2 * u * t * bend[0] + t * t * head[0]
+      const y = u * u * tail[1] + 2 * u * t * bend[1] + t * t * head[1]
+      const dx = u * (bend[0] - tail[0]) + t * (head[0] - bend[0])
+      const dy = u * (bend[1] - tail[1]) + t * (head[1] - bend[1])
+      const n = Math.hypot(dx, dy)
       return [x + (dy / n) * off, y - (dx / n) * off]
     }
     return [

@@ -63,16 +63,16 @@ function paintOf(row: Row): Paint {
 
 /** Paints of the kit. */
 export function paintsIn(db: Db) {
-  const list = db.prepare<[], Row>('SELECT * FROM paints ORDER BY position'),
-    one = db.prepare<[string], Row>('SELECT * FROM paints WHERE id = ?')
+  const list = db.prepare<[], Row>('SELECT * FROM paints ORDER BY position')
+  const one = db.prepare<[string], Row>('SELECT * FROM paints WHERE id = ?')
   const insert =
     db.prepare(`INSERT INTO paints (id, name, finish, colour, eye_safe, lip_safe, over_black, over_white, measured, strips, opened_on, months, grams, cake_grams, price, position)
     VALUES (@id, @name, @finish, @colour, @eyeSafe, @lipSafe, @overBlack, @overWhite, @measured, @strips, @openedOn, @months, @grams, @cakeGrams, @price, (SELECT coalesce(max(position), 0) + 1 FROM paints))`)
   const update =
     db.prepare(`UPDATE paints SET name = @name, finish = @finish, colour = @colour, eye_safe = @eyeSafe, lip_safe = @lipSafe, over_black = @overBlack, over_white = @overWhite, measured = @measured,
     strips = @strips, opened_on = @openedOn, months = @months, grams = @grams, cake_grams = @cakeGrams, price = @price WHERE id = @id`)
-  const known = db.prepare<[string]>('SELECT 1 FROM paints WHERE id = ?'),
-    remove = db.prepare<[string]>('DELETE FROM paints WHERE id = ?')
+  const known = db.prepare<[string]>('SELECT 1 FROM paints WHERE id = ?')
+  const remove = db.prepare<[string]>('DELETE FROM paints WHERE id = ?')
   const columns = (paint: Paint) => {
     linearOf(paint.colour)
     return {

@@ -16,17 +16,17 @@ export interface KeptReadings {
 /** The painter's readings of the bridge ladder and of the own tools. */
 export function readingsIn(db: Db) {
   const edges = db.prepare<[], KeptEdge>(
-      'SELECT id, tool, wetness, bridge, read_at AS readAt FROM edge_readings ORDER BY id',
-    ),
-    addEdge = db.prepare(
-      'INSERT INTO edge_readings (tool, wetness, bridge, read_at) VALUES (@tool, @wetness, @bridge, @at)',
-    )
+    'SELECT id, tool, wetness, bridge, read_at AS readAt FROM edge_readings ORDER BY id',
+  )
+  const addEdge = db.prepare(
+    'INSERT INTO edge_readings (tool, wetness, bridge, read_at) VALUES (@tool, @wetness, @bridge, @at)',
+  )
   const tools = db.prepare<[], KeptTool>(
-      'SELECT id, tool, measure, value, read_at AS readAt FROM tool_readings ORDER BY id',
-    ),
-    addTool = db.prepare(
-      'INSERT INTO tool_readings (tool, measure, value, read_at) VALUES (@tool, @measure, @value, @at)',
-    )
+    'SELECT id, tool, measure, value, read_at AS readAt FROM tool_readings ORDER BY id',
+  )
+  const addTool = db.prepare(
+    'INSERT INTO tool_readings (tool, measure, value, read_at) VALUES (@tool, @measure, @value, @at)',
+  )
   const remove = {
     edges: db.prepare<[number]>('DELETE FROM edge_readings WHERE id = ?'),
     tools: db.prepare<[number]>('DELETE FROM tool_readings WHERE id = ?'),

@@ -41,8 +41,8 @@ export async function bodyJson(event: H3Event): Promise<unknown> {
 export function lookFrom(data: unknown): Look {
   const parsed = parseLook(data)
   if (!parsed.ok) throw refusal(422, parsed.errors)
-  const { stencils } = useHouse(),
-    missing = missingSheets(parsed.look, id => stencils.find(id) !== null)
+  const { stencils } = useHouse()
+  const missing = missingSheets(parsed.look, id => stencils.find(id) !== null)
   if (missing.length) throw refusal(422, missing)
   return parsed.look
 }

@@ -7,8 +7,8 @@ const bares = new Bares(12)
 
 /** A look painted on its canvas as PNG bytes. */
 export function lookPng(look: Look, world: World, pxPerMm: number): Uint8Array {
-  const { head, grain } = bares.of(look, world.ground, pxPerMm),
-    paint = printSteps(head, look.steps, world, grain)
+  const { head, grain } = bares.of(look, world.ground, pxPerMm)
+  const paint = printSteps(head, look.steps, world, grain)
   return encode({
     width: head.grid.width,
     height: head.grid.height,

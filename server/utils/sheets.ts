@@ -45,10 +45,10 @@ export const summarySchema = z.strictObject({
 
 /** The sheet that a route names with its shape, or 404. */
 export function sheetOf(event: H3Event): { about: StencilMeta; sheet: SheetGeometry } {
-  const { stencils } = useHouse(),
-    id = getRouterParam(event, 'id') ?? '',
-    about = stencils.find(id),
-    json = stencils.geometry(id)
+  const { stencils } = useHouse()
+  const id = getRouterParam(event, 'id') ?? ''
+  const about = stencils.find(id)
+  const json = stencils.geometry(id)
   if (!about || !json) throw refusal(404, 'There is no such sheet in the drawer.')
   return { about, sheet: sheetFromJson(JSON.parse(json)) }
 }

@@ -5,14 +5,14 @@ import type { Stencil } from '#core/stencil'
 
 /** What looks are read against, from the drawer and the kit: the world of each look. Sheets are read once a call. */
 export function worldsNow(): (look: Look) => World {
-  const { stencils, paints, readings } = useHouse(),
-    known = new Map(paints.all().map(p => [p.id, p])),
-    own = readings.all(),
-    read = new Map<string, Stencil | undefined>()
+  const { stencils, paints, readings } = useHouse()
+  const known = new Map(paints.all().map(p => [p.id, p]))
+  const own = readings.all()
+  const read = new Map<string, Stencil | undefined>()
   const stencil = (id: string): Stencil | undefined => {
     if (!read.has(id)) {
-      const about = stencils.find(id),
-        json = stencils.geometry(id)
+      const about = stencils.find(id)
+      const json = stencils.geometry(id)
       read.set(
         id,
         about && json

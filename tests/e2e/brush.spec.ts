@@ -17,14 +17,14 @@ const steps = async (page: Page, id: string) => {
 }
 /** Where a point of the skin stands on the page. */
 async function onPage(page: Page, at: [number, number]): Promise<[number, number]> {
-  const box = (await page.getByTestId('stage').boundingBox())!,
-    [x, y] = await page.evaluate(
-      p =>
-        (
-          window as unknown as { faceStage: { screen: (p: [number, number]) => [number, number] } }
-        ).faceStage.screen(p),
-      at,
-    )
+  const box = (await page.getByTestId('stage').boundingBox())!
+  const [x, y] = await page.evaluate(
+    p =>
+      (
+        window as unknown as { faceStage: { screen: (p: [number, number]) => [number, number] } }
+      ).faceStage.screen(p),
+    at,
+  )
   return [box.x + x, box.y + y]
 }
 async function drag(page: Page, from: [number, number], to: [number, number]): Promise<void> {
@@ -38,8 +38,8 @@ async function drag(page: Page, from: [number, number], to: [number, number]): P
 test('a stroke is laid, shaped by its handles and numbers, twinned, turned and taken apart', async ({
   page,
 }) => {
-  const id = await openNew(page),
-    before = await page.getByTestId('stage').screenshot()
+  const id = await openNew(page)
+  const before = await page.getByTestId('stage').screenshot()
   await page.mouse.click(...(await onPage(page, [34, 44])))
   await expect(page.getByText('Spot picked')).toBeVisible()
   await tab(page, 'Line')
@@ -300,8 +300,8 @@ test('brushwork goes out as SVG, is read back from a file, and stands on the ste
   const svg = await (await page.request.get('/api/looks/demo-ember-wing/export.svg')).text()
   expect(svg).toContain('Long feathers')
   expect(svg.match(/<path /g)!.length).toBeGreaterThan(40)
-  const file = await (await page.request.get('/api/looks/demo-ember-wing/export.json')).json(),
-    copy = await page.request.post('/api/looks', { data: { ...file, name: 'Ember again' } })
+  const file = await (await page.request.get('/api/looks/demo-ember-wing/export.json')).json()
+  const copy = await page.request.post('/api/looks', { data: { ...file, name: 'Ember again' } })
   expect(copy.status()).toBe(201)
   expect((await copy.json()).look.steps).toEqual(file.steps)
   const broken = structuredClone(file)
@@ -318,8 +318,8 @@ test('brushwork goes out as SVG, is read back from a file, and stands on the ste
 test('a base is drawn by handles: on a picked spot or from its zones, with one more and one less, moved, with corners and a twin', async ({
   page,
 }) => {
-  const id = await openNew(page),
-    card = page.getByRole('complementary', { name: 'Step card' })
+  const id = await openNew(page)
+  const card = page.getByRole('complementary', { name: 'Step card' })
   await page.mouse.click(...(await onPage(page, [40, 34])))
   await tab(page, 'Base')
   await page.getByRole('button', { name: 'Its own outline' }).click()
@@ -332,12 +332,12 @@ test('a base is drawn by handles: on a picked spot or from its zones, with one m
   await drag(page, await onPage(page, oval.points[2]), await onPage(page, [66, 30]))
   await expect.poll(async () => (await steps(page, id))[0].points[2].map(Math.round)).toEqual([66, 30])
   // The small handle between two pulls out one more.
-  const [pulled] = await steps(page, id),
-    ring: [number, number][] = pulled.points,
-    half = (a: [number, number], b: [number, number]): [number, number] => [
-      (a[0] + b[0]) / 2,
-      (a[1] + b[1]) / 2,
-    ]
+  const [pulled] = await steps(page, id)
+  const ring: [number, number][] = pulled.points
+  const half = (a: [number, number], b: [number, number]): [number, number] => [
+    (a[0] + b[0]) / 2,
+    (a[1] + b[1]) / 2,
+  ]
   await card.getByRole('switch', { name: 'Corners at the handles' }).click()
   await drag(page, await onPage(page, half(ring[4]!, ring[5]!)), await onPage(page, [28, 56]))
   await expect(card.getByText('9 handles')).toBeVisible()

@@ -6,8 +6,8 @@ import { complaints, difference, look, openBench, openNew, painted, saved } from
 const steps = async (page: Page, id: string) => (await look(page, id)).look.steps
 
 test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter', async ({ page }) => {
-  const wrong = complaints(page),
-    id = await openNew(page)
+  const wrong = complaints(page)
+  const id = await openNew(page)
   await page.getByRole('tab', { name: 'Base' }).click()
   await expect(page.getByRole('button', { name: 'Lay this base' })).toBeDisabled()
   await page.getByRole('button', { name: 'Cheeks', exact: true }).click()
@@ -51,8 +51,8 @@ test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter'
 })
 
 test('Enter on a sheet lays it on the picked spot; numbers typed in place it', async ({ page }) => {
-  const id = await openNew(page),
-    stage = (await page.getByTestId('stage').boundingBox())!
+  const id = await openNew(page)
+  const stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.click(stage.x + stage.width / 2 + 9 + 95, stage.y + 385)
   await expect(page.getByText('Spot picked: right cheek')).toBeVisible()
   await page.getByLabel('Search sheets').fill('paw')
@@ -125,8 +125,8 @@ test('the skin changes on the face, and with it the picture', async ({ page }) =
 
 test('guides and rulers go away, inches come, and the view zooms', async ({ page }) => {
   await openBench(page, 'plain-midnight-moth')
-  const stage = page.getByTestId('stage'),
-    shown = await stage.screenshot()
+  const stage = page.getByTestId('stage')
+  const shown = await stage.screenshot()
   await page.getByRole('button', { name: 'Guides' }).click()
   const bare = await stage.screenshot()
   expect(difference(shown, bare)).toBeGreaterThan(0.0005)
@@ -185,8 +185,12 @@ test('the picture leaves as a PNG of its size, and the gallery finds looks by wo
 test('files that are no looks are refused in the gallery with a sentence', async ({ page }) => {
   await page.goto('/')
   await expect(page.locator('[data-look]').first()).toBeVisible()
-  const count = await page.locator('[data-look]').count(),
-    file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  const count = await page.locator('[data-look]').count()
+  const file = (name: string, text: string) => ({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  })
   await page.getByLabel('Look files').setInputFiles(file('x.json', '{broken'))
   await expect(page.getByText('This is not JSON')).toBeVisible()
   await page.getByLabel('Look files').setInputFiles(file('y.json', '{"format":"other"}'))

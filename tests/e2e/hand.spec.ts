@@ -20,8 +20,8 @@ async function inRegister(page: Page): Promise<void> {
 }
 /** Lays a sheet from the tray, and waits until it lies in the strip: its shape is fetched first. */
 async function lay(page: Page, sheet: string): Promise<void> {
-  const strip = page.locator('[data-step]'),
-    before = await strip.count()
+  const strip = page.locator('[data-step]')
+  const before = await strip.count()
   await page.locator(`[data-sheet="${sheet}"]`).press('Enter')
   await expect(strip).toHaveCount(before + 1)
 }
@@ -87,8 +87,8 @@ test('a look of eighty steps says so instead of failing to save', async ({ page 
   await tab(page, 'Line')
   await page.locator('[data-run="row"]').click()
   await saved(page)
-  const { look: one, version } = await look(page, id),
-    [dots] = one.steps
+  const { look: one, version } = await look(page, id)
+  const [dots] = one.steps
   const answer = await page.request.put(`/api/looks/${id}`, {
     data: {
       base: version,
@@ -190,8 +190,8 @@ interface Told {
 }
 /** Where a point of the skin stands on the page. */
 async function onPage(page: Page, at: [number, number]): Promise<[number, number]> {
-  const box = (await page.getByTestId('stage').boundingBox())!,
-    [x, y] = await page.evaluate(p => (window as unknown as { faceStage: Told }).faceStage.screen(p), at)
+  const box = (await page.getByTestId('stage').boundingBox())!
+  const [x, y] = await page.evaluate(p => (window as unknown as { faceStage: Told }).faceStage.screen(p), at)
   return [box.x + x, box.y + y]
 }
 const steps = async (page: Page, id: string) => {
@@ -216,8 +216,8 @@ test('a spot is picked on painted skin, by pressing long, with Alt or by the swi
   const id = await openNew(page)
   await lay(page, 'heart-crest')
   await painted(page)
-  const [heart] = await steps(page, id),
-    spot = await onPage(page, [heart.at[0] + 14, heart.at[1]])
+  const [heart] = await steps(page, id)
+  const spot = await onPage(page, [heart.at[0] + 14, heart.at[1]])
   await page.mouse.move(...spot)
   await page.mouse.down()
   await expect(page.getByText('Spot picked')).toBeVisible()
@@ -249,16 +249,16 @@ test('a spot is picked on painted skin, by pressing long, with Alt or by the swi
 test('openings are chosen by click, drag and loop, all, none and inverted; a miss keeps choosing', async ({
   page,
 }) => {
-  const id = await openNew(page),
-    bar = page.getByTestId('choice-bar')
+  const id = await openNew(page)
+  const bar = page.getByTestId('choice-bar')
   await lay(page, 'star-set')
   await painted(page)
-  const [sheet] = await steps(page, id),
-    count = Number(
-      /all (\d+) openings/.exec(
-        (await page.getByLabel('Openings of pass 1').locator('option').first().textContent()) ?? '',
-      )![1],
-    )
+  const [sheet] = await steps(page, id)
+  const count = Number(
+    /all (\d+) openings/.exec(
+      (await page.getByLabel('Openings of pass 1').locator('option').first().textContent()) ?? '',
+    )![1],
+  )
   await page.getByRole('button', { name: 'Choose', exact: true }).click()
   await expect(bar).toContainText(`${count} chosen`)
   await bar.getByRole('button', { name: 'None' }).click()
@@ -331,8 +331,8 @@ test('fields, tabs and the card keep to themselves what is theirs', async ({ pag
   expect(await at()).toEqual(before)
 
   // What was typed and kept is undone from the next field too, in the look and in the field.
-  const name = page.getByLabel('Name of the step'),
-    old = await name.inputValue()
+  const name = page.getByLabel('Name of the step')
+  const old = await name.inputValue()
   await name.fill('Tide of stars')
   await page.keyboard.press('Tab')
   await expect.poll(async () => (await steps(page, id))[2].label).toBe('Tide of stars')

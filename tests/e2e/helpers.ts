@@ -29,8 +29,8 @@ export function complaints(page: Page): string[] {
 
 /** Share of pixels that differ between two PNG pictures, 0 to 1. */
 export function difference(a: Buffer, b: Buffer): number {
-  const p = PNG.sync.read(a),
-    q = PNG.sync.read(b)
+  const p = PNG.sync.read(a)
+  const q = PNG.sync.read(b)
   expect([p.width, p.height]).toEqual([q.width, q.height])
   let off = 0
   for (let i = 0; i < p.data.length; i += 4)
@@ -46,8 +46,8 @@ export const idOf = (page: Page): string => /looks\/([\w-]+)/.exec(page.url())![
 let made = 0
 /** Opens a new empty look of a grown face, told apart from others by its id; the stage then tells where things are. */
 export async function openNew(page: Page): Promise<string> {
-  const { look: base } = await look(page, 'plain-fern-stag'),
-    id = `test-${Date.now()}-${made++}`
+  const { look: base } = await look(page, 'plain-fern-stag')
+  const id = `test-${Date.now()}-${made++}`
   const answer = await page.request.post('/api/looks', {
     data: {
       ...base,

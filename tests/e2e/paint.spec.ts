@@ -16,8 +16,8 @@ const SOON = { timeout: 15_000 }
 test('runny paint is seen to bleed, told in numbers, and one press makes it clean again', async ({
   page,
 }) => {
-  const wrong = complaints(page),
-    id = await withSheet(page, 'scales')
+  const wrong = complaints(page)
+  const id = await withSheet(page, 'scales')
   await expect(page.getByTestId('spread')).toContainText('0.', SOON)
   const clean = await page.getByTestId('stage').screenshot()
   await page.getByRole('radio', { name: 'runny' }).click()
@@ -53,10 +53,10 @@ test('a print that gets lost says so, and another paint of the kit is one press 
 })
 
 test('a pass takes a split cake, a colour over another, and what is left on the tool', async ({ page }) => {
-  const wrong = complaints(page),
-    id = await withSheet(page, 'honeycomb'),
-    shot = () => page.getByTestId('stage').screenshot(),
-    one = await shot()
+  const wrong = complaints(page)
+  const id = await withSheet(page, 'honeycomb')
+  const shot = () => page.getByTestId('stage').screenshot()
+  const one = await shot()
   const loaded = page.getByLabel('Colour of pass 1, how it is loaded')
   await loaded.selectOption('cake')
   await painted(page)
@@ -240,18 +240,18 @@ test('what a tool lets go, holds and how wide it is can be read without scales, 
 }) => {
   await page.goto('/kit')
   await page.getByRole('tab', { name: 'Tools and calibration' }).click()
-  const form = page.getByRole('form', { name: 'Reading of a tool' }),
-    keep = form.getByRole('button', { name: 'Keep this reading' })
-  const release = page.locator('[data-tool="makeup release"]'),
-    capacity = page.locator('[data-tool="makeup capacity"]'),
-    tip = page.locator('[data-tool="makeup tip"]')
+  const form = page.getByRole('form', { name: 'Reading of a tool' })
+  const keep = form.getByRole('button', { name: 'Keep this reading' })
+  const release = page.locator('[data-tool="makeup release"]')
+  const capacity = page.locator('[data-tool="makeup capacity"]')
+  const tip = page.locator('[data-tool="makeup tip"]')
   await expect(release).toHaveText('0.35 mg/cm²')
   const seconds = async () =>
-      ((await (await page.request.get('/api/looks')).json()) as { seconds: number }[]).reduce(
-        (sum, l) => sum + l.seconds,
-        0,
-      ),
-    before = await seconds()
+    ((await (await page.request.get('/api/looks')).json()) as { seconds: number }[]).reduce(
+      (sum, l) => sum + l.seconds,
+      0,
+    )
+  const before = await seconds()
   await release.click()
   await form.getByRole('radio', { name: 'damp' }).click()
   await form.getByLabel('Layers until the line is hidden').fill('6')

@@ -21,8 +21,8 @@ test.describe('bad input gets a sentence and changes nothing', () => {
   ]
   for (const [name, data, status, sentence] of sheets) {
     test(`stencil: ${name}`, async ({ request }) => {
-      const count = async () => (await (await request.get('/api/stencils')).json()).length,
-        before = await count()
+      const count = async () => (await (await request.get('/api/stencils')).json()).length
+      const before = await count()
       const answer = await request.post('/api/stencils', {
         data: { file: data, about: { name: 'Bad', kind: 'motif' } },
       })

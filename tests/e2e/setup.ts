@@ -5,8 +5,8 @@ import { join } from 'node:path'
 
 /** Seeds one database for the run; every worker gets a copy. */
 export default function setup(): () => void {
-  const data = mkdtempSync(join(tmpdir(), 'janusform-seed-')),
-    env = { ...process.env, JANUSFORM_DATA: data }
+  const data = mkdtempSync(join(tmpdir(), 'janusform-seed-'))
+  const env = { ...process.env, JANUSFORM_DATA: data }
   for (const file of ['demo/seed.ts', 'tests/e2e/seed.ts'])
     execFileSync('npx', ['tsx', file], { env, stdio: 'ignore' })
   process.env.JANUSFORM_E2E_SEED = data

@@ -8,9 +8,9 @@ import { join } from 'node:path'
 export const test = base.extend<object, { site: string }>({
   site: [
     async ({}, use, worker) => {
-      const port = 4611 + worker.parallelIndex,
-        data = mkdtempSync(join(tmpdir(), 'janusform-e2e-')),
-        address = `http://127.0.0.1:${port}`
+      const port = 4611 + worker.parallelIndex
+      const data = mkdtempSync(join(tmpdir(), 'janusform-e2e-'))
+      const address = `http://127.0.0.1:${port}`
       cpSync(process.env.JANUSFORM_E2E_SEED!, data, { recursive: true })
       const server = spawn('node', ['.output/server/index.mjs'], {
         env: { ...process.env, JANUSFORM_DATA: data, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) },

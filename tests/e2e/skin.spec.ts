@@ -30,8 +30,8 @@ const openCanvas = (page: Page) => page.getByRole('button', { name: /, \d+ y$/ }
 test("a look moves to a child's face: what no longer fits is listed, a smaller sheet is taken, undo brings all back", async ({
   page,
 }) => {
-  const wrong = complaints(page),
-    id = await withSheet(page, 'crown-crest')
+  const wrong = complaints(page)
+  const id = await withSheet(page, 'crown-crest')
   await page.getByLabel('Down, mm').fill('-46')
   await page.getByLabel('Down, mm').blur()
   await saved(page)
@@ -80,8 +80,8 @@ test('measures that cannot be get a sentence and change nothing; good ones make 
 })
 
 test('a look goes onto an arm and onto the board, and is painted there', async ({ page }) => {
-  const wrong = complaints(page),
-    id = await withSheet(page, 'swirl-small')
+  const wrong = complaints(page)
+  const id = await withSheet(page, 'swirl-small')
   for (const [kind, name] of [
     ['An arm', 'left forearm, 30 y'],
     ['The practice board', 'practice board, 30 y'],
@@ -109,10 +109,10 @@ test('a look goes onto an arm and onto the board, and is painted there', async (
 test('a landmark is dragged onto a person; one that would cross another stays where it was', async ({
   page,
 }) => {
-  const id = await withSheet(page, 'moth'),
-    {
-      look: { canvas },
-    } = await look(page, id)
+  const id = await withSheet(page, 'moth')
+  const {
+    look: { canvas },
+  } = await look(page, id)
   expect(canvas.nudges).toEqual({})
   await page.getByRole('button', { name: 'Fit landmarks' }).click()
   const drag = async (from: [number, number], to: [number, number]) => {
@@ -128,8 +128,8 @@ test('a landmark is dragged onto a person; one that would cross another stays wh
   const nudges = (await look(page, id)).look.canvas.nudges
   expect(Object.keys(nudges)).toEqual(['left.browPeak'])
   expect(nudges['left.browPeak'][1]).toBeLessThan(-2)
-  const pupil = await onPage(page, [29.5, 4.5]),
-    far = await onPage(page, [-20, 4])
+  const pupil = await onPage(page, [29.5, 4.5])
+  const far = await onPage(page, [-20, 4])
   await drag(pupil, far)
   await expect(page.getByText(/right pupil|cannot cross the midline/).first()).toBeVisible()
   expect((await look(page, id)).look.canvas.nudges).toEqual(nudges)

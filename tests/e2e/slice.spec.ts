@@ -37,9 +37,9 @@ test('a look with a base, a twinned stencil and two passes survives a reload, an
   await painted(page)
   await saved(page)
 
-  const id = idOf(page),
-    before = await look(page, id),
-    shot = await picture(page, id)
+  const id = idOf(page)
+  const before = await look(page, id)
+  const shot = await picture(page, id)
   expect(
     before.look.steps.map((s: { kind: string; twin: { rule: string } }) => [s.kind, s.twin.rule]),
   ).toEqual([
@@ -98,13 +98,13 @@ test('steps are selected, moved with the pointer, reordered, deleted, undone and
   page,
 }) => {
   await openBench(page, 'plain-midnight-moth')
-  const before = await look(page, 'plain-midnight-moth'),
-    steps = page.locator('[data-step]')
+  const before = await look(page, 'plain-midnight-moth')
+  const steps = page.locator('[data-step]')
   await steps.nth(2).click()
   await expect(page.getByLabel('Name of the step')).toHaveValue('Moth on the brow')
   const stage = (await page.getByTestId('stage').boundingBox())!
-  const x = stage.x + stage.width / 2 + 9,
-    y = stage.y + 240
+  const x = stage.x + stage.width / 2 + 9
+  const y = stage.y + 240
   await page.mouse.move(x, y)
   await page.mouse.down()
   await page.mouse.move(x + 60, y + 20, { steps: 6 })
@@ -219,9 +219,9 @@ test('the step list fits A4, names every step and what was asked, and is never u
   const { look: moth } = await look(page, 'plain-midnight-moth')
   for (const times of [2, 4, 6]) {
     const steps = Array.from({ length: times }, (_, k) =>
-        moth.steps.map((s: { id: string }) => ({ ...s, id: `${s.id}-${k}` })),
-      ).flat(),
-      id = `long-${times}`
+      moth.steps.map((s: { id: string }) => ({ ...s, id: `${s.id}-${k}` })),
+    ).flat()
+    const id = `long-${times}`
     expect(
       (
         await page.request.post('/api/looks', { data: { ...moth, id, name: `Long ${times}`, steps } })

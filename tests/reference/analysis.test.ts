@@ -79,8 +79,8 @@ it.each([3, 4, 5, 6, 7, 8, 12])('a regular %d-gon', n => {
 
 describe('union and area against polygon-clipping', () => {
   it.each([...sheets.keys()])('%s', id => {
-    const { openings } = sheets.get(id)!,
-      a = analyse(sheets.get(id)!)
+    const { openings } = sheets.get(id)!
+    const a = analyse(sheets.get(id)!)
     const theirs = polygonClipping.union(
       openings.map(o => [o.outer, ...o.holes].map(pairs)) as never,
     ) as Pairs[][]

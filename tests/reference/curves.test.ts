@@ -34,16 +34,16 @@ describe('flattening stays within its tolerance', () => {
         const out = [c[0], c[1]]
         flattenCubic(out, ...c, 0.05)
         for (let i = 0; i <= 60; i++) {
-          const t = i / 60,
-            u = 1 - t,
-            b = [u ** 3, 3 * u * u * t, 3 * u * t * t, t ** 3]
-          const x = b[0]! * c[0] + b[1]! * c[2] + b[2]! * c[4] + b[3]! * c[6],
-            y = b[0]! * c[1] + b[1]! * c[3] + b[2]! * c[5] + b[3]! * c[7]
+          const t = i / 60
+          const u = 1 - t
+          const b = [u ** 3, 3 * u * u * t, 3 * u * t * t, t ** 3]
+          const x = b[0]! * c[0] + b[1]! * c[2] + b[2]! * c[4] + b[3]! * c[6]
+          const y = b[0]! * c[1] + b[1]! * c[3] + b[2]! * c[5] + b[3]! * c[7]
           let least = Infinity
           for (let k = 0; k + 3 < out.length; k += 2) {
-            const dx = out[k + 2]! - out[k]!,
-              dy = out[k + 3]! - out[k + 1]!,
-              l2 = dx * dx + dy * dy
+            const dx = out[k + 2]! - out[k]!
+            const dy = out[k + 3]! - out[k + 1]!
+            const l2 = dx * dx + dy * dy
             const s =
               l2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - out[k]!) * dx + (y - out[k + 1]!) * dy) / l2))
             least = Math.min(least, Math.hypot(x - out[k]! - s * dx, y - out[k + 1]! - s * dy))
@@ -64,8 +64,8 @@ describe('DXF curves against closed forms', () => {
     [0.41421356237, Math.PI / 2],
     [2.41421356237, (3 * Math.PI) / 2],
   ])('a bulge of %d spans %d rad', (bulge, angle) => {
-    const flat = [0, 0, ...bulgePoints(0, 0, 10, 0, bulge, 1e-4)],
-      r = 5 / Math.sin(angle / 2)
+    const flat = [0, 0, ...bulgePoints(0, 0, 10, 0, bulge, 1e-4)]
+    const r = 5 / Math.sin(angle / 2)
     let length = 0
     for (let i = 2; i < flat.length; i += 2)
       length += Math.hypot(flat[i]! - flat[i - 2]!, flat[i + 1]! - flat[i - 1]!)
@@ -110,8 +110,8 @@ describe('DXF curves against closed forms', () => {
 it('linear light against the sRGB standard', () => {
   const rgb = converter('rgb')
   for (let i = 0; i <= 200; i++) {
-    const linear = i / 200,
-      { r } = rgb({ mode: 'lrgb', r: linear, g: 0, b: 0 })
+    const linear = i / 200
+    const { r } = rgb({ mode: 'lrgb', r: linear, g: 0, b: 0 })
     expect(Math.abs(srgbByte(linear) - r * 255)).toBeLessThan(1.2)
   }
   // The standard's own middle grey: sRGB 0.5 is 0.21404 in linear light.
@@ -121,13 +121,13 @@ it('linear light against the sRGB standard', () => {
 // Fritsch and Carlson 1980: the interpolant passes through its data and is monotone where they are.
 it('the monotone cubic neither misses nor overshoots its table', () => {
   const table = [
-      [0, 0],
-      [1, 0.1],
-      [2, 5],
-      [3, 5.1],
-      [5, 9],
-    ] as const,
-    f = monotoneCubic(table)
+    [0, 0],
+    [1, 0.1],
+    [2, 5],
+    [3, 5.1],
+    [5, 9],
+  ] as const
+  const f = monotoneCubic(table)
   for (const [x, y] of table) expect(f(x)).toBeCloseTo(y, 12)
   let last = -1
   for (let x = -1; x <= 6; x += 0.01) {
@@ -140,12 +140,12 @@ it('the monotone cubic neither misses nor overshoots its table', () => {
 // A Catmull-Rom curve passes through its points.
 it('a smooth curve passes through its points', () => {
   const points = [
-      [0, 0],
-      [4, 3],
-      [9, 1],
-      [7, -4],
-    ] as const,
-    flat = smoothThrough(points, true, 8)
+    [0, 0],
+    [4, 3],
+    [9, 1],
+    [7, -4],
+  ] as const
+  const flat = smoothThrough(points, true, 8)
   points.forEach(([x, y], i) =>
     expect([flat[16 * i], flat[16 * i + 1]]).toEqual([expect.closeTo(x, 12), expect.closeTo(y, 12)]),
   )

@@ -72,15 +72,15 @@ describe('CIEDE2000 of the 34 pairs of Sharma, Wu and Dalal 2005 (Color Res Appl
 })
 
 describe('films by the two-flux formulas (Kubelka 1948, J Opt Soc Am 38:448)', () => {
-  const k = fc.double({ min: 0.001, max: 8, noNaN: true }),
-    s = fc.double({ min: 0.05, max: 8, noNaN: true }),
-    x = fc.double({ min: 0.01, max: 3, noNaN: true }),
-    g = fc.double({ min: 0, max: 1, noNaN: true })
+  const k = fc.double({ min: 0.001, max: 8, noNaN: true })
+  const s = fc.double({ min: 0.05, max: 8, noNaN: true })
+  const x = fc.double({ min: 0.01, max: 3, noNaN: true })
+  const g = fc.double({ min: 0, max: 1, noNaN: true })
   /** The formula as it is printed, with the hyperbolic cotangent. */
   const printed = (kk: number, ss: number, xx: number, ground: number) => {
-    const a = 1 + kk / ss,
-      b = Math.sqrt(a * a - 1),
-      coth = 1 / Math.tanh(b * ss * xx)
+    const a = 1 + kk / ss
+    const b = Math.sqrt(a * a - 1)
+    const coth = 1 / Math.tanh(b * ss * xx)
     return (1 - ground * (a - b * coth)) / (a - ground + b * coth)
   }
 
@@ -122,8 +122,8 @@ describe('films by the two-flux formulas (Kubelka 1948, J Opt Soc Am 38:448)', (
         fc.double({ min: 0.02, max: 4, noNaN: true }),
         fc.double({ min: 0.1, max: 3, noNaN: true }),
         (kk, ss) => {
-          const black = reflectance(kk, ss, 1, 0),
-            white = reflectance(kk, ss, 1, WHITE_CARD)
+          const black = reflectance(kk, ss, 1, 0)
+          const white = reflectance(kk, ss, 1, WHITE_CARD)
           // A film that hides wholly tells nothing of its thickness any more, one of the card's own colour nothing of its absorption.
           if (white - black < 1e-4) return
           const found = bandOf(black, white)
@@ -144,8 +144,8 @@ describe('films by the two-flux formulas (Kubelka 1948, J Opt Soc Am 38:448)', (
 
 describe('hiding power as a contrast ratio (ISO 6504-3, ASTM D2805)', () => {
   it('is Y over black against Y over white', () => {
-    const optics = opticsFrom(linearOf('#B3202C'), 0.9),
-      y = (ground: number) => luminance(filmOver(optics, 1, [ground, ground, ground]))
+    const optics = opticsFrom(linearOf('#B3202C'), 0.9)
+    const y = (ground: number) => luminance(filmOver(optics, 1, [ground, ground, ground]))
     expect(contrastRatio(optics)).toBeCloseTo(y(0) / y(WHITE_CARD), 12)
     expect(contrastRatio(optics)).toBeCloseTo(0.9, 4)
   })
@@ -158,16 +158,16 @@ describe('hiding power as a contrast ratio (ISO 6504-3, ASTM D2805)', () => {
       'covers partly',
       'sheer',
     ])
-    const optics = opticsFrom(linearOf('#F2C230'), 0.8),
-      ratios = [0.25, 0.5, 1, 2, 4].map(f => contrastRatio(optics, f))
+    const optics = opticsFrom(linearOf('#F2C230'), 0.8)
+    const ratios = [0.25, 0.5, 1, 2, 4].map(f => contrastRatio(optics, f))
     expect(ratios).toEqual([...ratios].sort((a, b) => a - b))
     expect(ratios.at(-1)).toBeGreaterThan(HIDES)
   })
 })
 
 describe('blue and yellow', () => {
-  const blue = opticsFrom(linearOf('#1F4E9A'), 0.9),
-    yellow = opticsFrom(linearOf('#F2C230'), 0.85)
+  const blue = opticsFrom(linearOf('#1F4E9A'), 0.9)
+  const yellow = opticsFrom(linearOf('#F2C230'), 0.85)
   const hue = (c: LinearRgb) => ((Math.atan2(labOf(c).b, labOf(c).a) * 180) / Math.PI + 360) % 360
 
   it('stirred together wet make green', () => {
@@ -178,9 +178,9 @@ describe('blue and yellow', () => {
   })
 
   it('laid over one another keep the upper colour, and the more of it the thicker it lies', () => {
-    const ground = masstone(yellow),
-      thin = filmOver(blue, 0.2, ground),
-      thick = filmOver(blue, 2, ground)
+    const ground = masstone(yellow)
+    const thin = filmOver(blue, 0.2, ground)
+    const thick = filmOver(blue, 2, ground)
     expect(deltaE(thick, masstone(blue))).toBeLessThan(deltaE(thin, masstone(blue)))
     expect(deltaE(thick, masstone(blue))).toBeLessThan(3)
     // Not the same as the other way round: films stack strictly in order.

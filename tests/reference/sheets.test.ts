@@ -70,8 +70,8 @@ it('centres a viewBox that is narrower than its page', () => {
 
 // No demo sheet for the face is larger than A5 (ISO 216).
 it.each(shelf.map(s => s.id))('%s is no larger than A5', id => {
-  const { sheet } = readSvg(shelfSvg(id)),
-    [short, long] = [Math.min(sheet.width, sheet.height), Math.max(sheet.width, sheet.height)]
+  const { sheet } = readSvg(shelfSvg(id))
+  const [short, long] = [Math.min(sheet.width, sheet.height), Math.max(sheet.width, sheet.height)]
   expect(short).toBeLessThanOrEqual(PAPER.A5[0])
   expect(long).toBeLessThanOrEqual(PAPER.A5[1])
 })

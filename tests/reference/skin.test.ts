@@ -60,20 +60,20 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
   })
 
   it('on a sphere the geodesics are great circles and the stretch is sin(r/R) / (r/R) - 1', () => {
-    const R = 75,
-      sphere = fieldOf((x, y) => Math.sqrt(Math.max(1, R * R - x * x - y * y)))
+    const R = 75
+    const sphere = fieldOf((x, y) => Math.sqrt(Math.max(1, R * R - x * x - y * y)))
     for (const at of PLACES) {
-      const e = sphere.exponential(at),
-        n = [at[0] / R, at[1] / R, Math.sqrt(R * R - at[0] ** 2 - at[1] ** 2) / R] as const,
-        k = 1 + n[2]
+      const e = sphere.exponential(at)
+      const n = [at[0] / R, at[1] / R, Math.sqrt(R * R - at[0] ** 2 - at[1] ** 2) / R] as const
+      const k = 1 + n[2]
       // The tangent plane's axes, turned from the picture's by the smallest turn.
-      const e1 = [1 - (n[0] * n[0]) / k, (-n[0] * n[1]) / k],
-        e2 = [(-n[0] * n[1]) / k, 1 - (n[1] * n[1]) / k]
+      const e1 = [1 - (n[0] * n[0]) / k, (-n[0] * n[1]) / k]
+      const e2 = [(-n[0] * n[1]) / k, 1 - (n[1] * n[1]) / k]
       for (const [u, v] of SHEET) {
-        const r = Math.hypot(u, v),
-          c = Math.cos(r / R),
-          s = r ? (R * Math.sin(r / R)) / r : 0,
-          [x, y] = to(e, u, v)
+        const r = Math.hypot(u, v)
+        const c = Math.cos(r / R)
+        const s = r ? (R * Math.sin(r / R)) / r : 0
+        const [x, y] = to(e, u, v)
         expect(
           Math.hypot(
             x - (at[0] * c + s * (u * e1[0]! + v * e2[0]!)),
@@ -86,12 +86,12 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
   })
 
   it('on a sphere a ring of geodesic radius r is 2 pi R sin(r/R) long, and a meridian keeps its length', () => {
-    const R = 80,
-      sphere = fieldOf((x, y) => Math.sqrt(Math.max(1, R * R - x * x - y * y))),
-      e = sphere.exponential([0, 0]),
-      n = 720,
-      here = new Float64Array(3),
-      last = new Float64Array(3)
+    const R = 80
+    const sphere = fieldOf((x, y) => Math.sqrt(Math.max(1, R * R - x * x - y * y)))
+    const e = sphere.exponential([0, 0])
+    const n = 720
+    const here = new Float64Array(3)
+    const last = new Float64Array(3)
     const space = (u: number, v: number, out: Float64Array) => sphere.position(...to(e, u, v), out)
     let round = 0,
       along = 0
@@ -110,22 +110,22 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
   })
 
   it('on a cylinder, as a height field and as an arm, sheets keep every distance', () => {
-    const R = 48,
-      field = fieldOf(x => Math.sqrt(Math.max(4, R * R - x * x))),
-      arm = cone({ half: R, growth: 0, flat: 1 })
+    const R = 48
+    const field = fieldOf(x => Math.sqrt(Math.max(4, R * R - x * x)))
+    const arm = cone({ half: R, growth: 0, flat: 1 })
     for (const at of [
       [0, 0],
       [14, -8],
       [-20, 10],
     ] as Point[]) {
-      const e = field.exponential(at),
-        turned = Math.asin(at[0] / R),
-        round = arm.exponential([R * turned, at[1]])
+      const e = field.exponential(at)
+      const turned = Math.asin(at[0] / R)
+      const round = arm.exponential([R * turned, at[1]])
       for (const [u, v] of SHEET.filter(p => Math.abs(turned + p[0] / R) < 1.05)) {
-        const exact: Point = [R * Math.sin(turned + u / R), at[1] + v],
-          [x, y] = to(e, u, v),
-          [s, t] = to(round, u, v),
-          place = new Float64Array(3)
+        const exact: Point = [R * Math.sin(turned + u / R), at[1] + v]
+        const [x, y] = to(e, u, v)
+        const [s, t] = to(round, u, v)
+        const place = new Float64Array(3)
         expect(Math.hypot(x - exact[0], y - exact[1])).toBeLessThan(0.1)
         arm.position(s, t, place)
         expect(Math.hypot(place[0]! - exact[0], place[1]! - exact[1])).toBeLessThan(1e-4)
@@ -141,11 +141,11 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
   })
 
   it('on a circular cone two points are as far apart as in its unrolled sector (law of cosines)', () => {
-    const growth = -0.16,
-      half = 36,
-      arm = cone({ half, growth, flat: 1 }),
-      slope = Math.hypot(1, growth),
-      apex = -half / growth
+    const growth = -0.16
+    const half = 36
+    const arm = cone({ half, growth, flat: 1 })
+    const slope = Math.hypot(1, growth)
+    const apex = -half / growth
     for (const [a, b] of [
       [
         [0, -40],
@@ -160,9 +160,9 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
         [-20, 60],
       ],
     ] as [Point, Point][]) {
-      const far = (p: Point) => Math.abs(p[1] - apex) * slope,
-        turn = arm.angle(...a) - arm.angle(...b),
-        sector = (turn * Math.abs(growth)) / slope
+      const far = (p: Point) => Math.abs(p[1] - apex) * slope
+      const turn = arm.angle(...a) - arm.angle(...b)
+      const sector = (turn * Math.abs(growth)) / slope
       const exact = Math.sqrt(far(a) ** 2 + far(b) ** 2 - 2 * far(a) * far(b) * Math.cos(sector))
       expect(Math.hypot(...arm.exponential(a).from(...b))).toBeCloseTo(exact, 4)
     }
@@ -175,10 +175,10 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
   })
 
   it('an elliptic cone is laid without any stretch: short steps keep their length in space', () => {
-    const arm = cone({ half: 38, growth: -0.09, flat: 0.84 }),
-      e = arm.exponential([15, -20]),
-      p = new Float64Array(3),
-      q = new Float64Array(3)
+    const arm = cone({ half: 38, growth: -0.09, flat: 0.84 })
+    const e = arm.exponential([15, -20])
+    const p = new Float64Array(3)
+    const q = new Float64Array(3)
     for (const [u, v] of SHEET) {
       arm.position(...to(e, u, v), p)
       for (const [du, dv] of [
@@ -202,16 +202,16 @@ describe('how a sheet lifts off', () => {
     liftOf(surface, layOn(surface, { at: [0, 0], tilt: 0, side: 'A' }), points, 0)
 
   it('is nothing on a cylinder', () => {
-    const R = 45,
-      arm = cone({ half: R, growth: 0, flat: 1 }),
-      field = fieldOf(x => Math.sqrt(Math.max(4, R * R - x * x)))
+    const R = 45
+    const arm = cone({ half: R, growth: 0, flat: 1 })
+    const field = fieldOf(x => Math.sqrt(Math.max(4, R * R - x * x)))
     expect(Math.max(...lift(field, samples(30, 30)).gaps)).toBeLessThan(0.1)
     expect(Math.max(...lift(arm, samples(90, 30)).gaps)).toBe(0)
   })
 
   it('tends to w squared over 2 R on a sphere, w being half the width over which the rulings are free', () => {
-    const R = 400,
-      sphere = fieldOf((x, y) => Math.sqrt(R * R - x * x - y * y))
+    const R = 400
+    const sphere = fieldOf((x, y) => Math.sqrt(R * R - x * x - y * y))
     for (const w of [16, 24, 32])
       expect(Math.abs(Math.max(...lift(sphere, samples(w, w)).gaps) - (w * w) / 2 / R)).toBeLessThan(0.1)
   })
@@ -222,14 +222,14 @@ describe('a sheet pressed down piece by piece', () => {
     'stands off a sphere of radius %d mm by w squared over 2 R less what the skin gives, w being half of what fingers press',
     R => {
       // On a height field a sphere ends at its equator: the samples stay on its cap.
-      const reach = Math.min(60, 0.7 * R),
-        sphere = fieldOf((x, y) => Math.sqrt(Math.max(1, R * R - x * x - y * y))),
-        points = Array.from({ length: 61 * 61 }, (_, i): Point => [
-          (((i % 61) - 30) / 30) * reach,
-          ((Math.floor(i / 61) - 30) / 30) * reach,
-        ])
-      const gaps = pressedGaps(sphere, layOn(sphere, { at: [0, 0], tilt: 0, side: 'A' }), points),
-        middle = points.flatMap(([x, y], i) => (Math.abs(x) < 12 && Math.abs(y) < 12 ? [gaps[i]!] : []))
+      const reach = Math.min(60, 0.7 * R)
+      const sphere = fieldOf((x, y) => Math.sqrt(Math.max(1, R * R - x * x - y * y)))
+      const points = Array.from({ length: 61 * 61 }, (_, i): Point => [
+        (((i % 61) - 30) / 30) * reach,
+        ((Math.floor(i / 61) - 30) / 30) * reach,
+      ])
+      const gaps = pressedGaps(sphere, layOn(sphere, { at: [0, 0], tilt: 0, side: 'A' }), points)
+      const middle = points.flatMap(([x, y], i) => (Math.abs(x) < 12 && Math.abs(y) < 12 ? [gaps[i]!] : []))
       expect(Math.abs(Math.max(...middle) - Math.max(0, (12 * 12) / 2 / R - 1))).toBeLessThan(0.3)
       // It is the same on a sphere wherever it is pressed, as long as its whole piece lies there.
       expect(Math.max(...middle)).toBeLessThan(
@@ -287,17 +287,17 @@ describe('faces', () => {
 describe('rigid fits', () => {
   /** Kabsch 1976 by the singular value decomposition of a linear-algebra library: the turn in degrees and what is left. */
   function bySvd(pairs: [Point, Point][]): { turn: number; residual: number } {
-    const mean = (k: 0 | 1) => [0, 1].map(d => pairs.reduce((s, p) => s + p[k][d]!, 0) / pairs.length),
-      [f, t] = [mean(0), mean(1)]
-    const P = new Matrix(pairs.map(p => [p[0][0] - f[0]!, p[0][1] - f[1]!])),
-      Q = new Matrix(pairs.map(p => [p[1][0] - t[0]!, p[1][1] - t[1]!]))
-    const svd = new SingularValueDecomposition(P.transpose().mmul(Q)),
-      U = svd.leftSingularVectors,
-      V = svd.rightSingularVectors
-    const det = (m: Matrix) => m.get(0, 0) * m.get(1, 1) - m.get(0, 1) * m.get(1, 0),
-      d = Math.sign(det(V) * det(U))
-    const R = V.mmul(Matrix.diag([1, d])).mmul(U.transpose()),
-      off = Q.clone().sub(P.mmul(R.transpose()))
+    const mean = (k: 0 | 1) => [0, 1].map(d => pairs.reduce((s, p) => s + p[k][d]!, 0) / pairs.length)
+    const [f, t] = [mean(0), mean(1)]
+    const P = new Matrix(pairs.map(p => [p[0][0] - f[0]!, p[0][1] - f[1]!]))
+    const Q = new Matrix(pairs.map(p => [p[1][0] - t[0]!, p[1][1] - t[1]!]))
+    const svd = new SingularValueDecomposition(P.transpose().mmul(Q))
+    const U = svd.leftSingularVectors
+    const V = svd.rightSingularVectors
+    const det = (m: Matrix) => m.get(0, 0) * m.get(1, 1) - m.get(0, 1) * m.get(1, 0)
+    const d = Math.sign(det(V) * det(U))
+    const R = V.mmul(Matrix.diag([1, d])).mmul(U.transpose())
+    const off = Q.clone().sub(P.mmul(R.transpose()))
     return {
       turn: degrees(Math.atan2(R.get(1, 0), R.get(0, 0))),
       residual: off.norm('frobenius') / Math.sqrt(pairs.length),
@@ -329,8 +329,8 @@ describe('rigid fits', () => {
               [u + ex, v + ey],
             ]
           })
-          const own = rigidFit(pairs),
-            other = bySvd(pairs)
+          const own = rigidFit(pairs)
+          const other = bySvd(pairs)
           expect(Math.cos(((own.turn - other.turn) * Math.PI) / 180)).toBeGreaterThan(1 - 1e-9)
           expect(own.residual).toBeCloseTo(other.residual, 6)
         },
@@ -340,17 +340,17 @@ describe('rigid fits', () => {
   })
 
   it('find a turn and shift without noise again', () => {
-    const map = { turn: 33.5, shift: [12, -7] as Point },
-      fit = rigidFit(
-        (
-          [
-            [0, 0],
-            [30, 4],
-            [-11, 25],
-            [7, -19],
-          ] as Point[]
-        ).map(p => [p, movedBy(map, p)]),
-      )
+    const map = { turn: 33.5, shift: [12, -7] as Point }
+    const fit = rigidFit(
+      (
+        [
+          [0, 0],
+          [30, 4],
+          [-11, 25],
+          [7, -19],
+        ] as Point[]
+      ).map(p => [p, movedBy(map, p)]),
+    )
     expect(fit.turn).toBeCloseTo(33.5, 9)
     expect(fit.residual).toBeLessThan(1e-9)
     expect(movedBack(map, movedBy(map, [3, 5]))[0]).toBeCloseTo(3, 9)
@@ -374,8 +374,8 @@ describe('twins', () => {
     const ground = groundOf(canvas, 30)
     fc.assert(
       fc.property(placement, ({ x, y, tilt, side }) => {
-        const own = { at: [x, y] as const, tilt, side },
-          back = mirroredPlacement(mirroredPlacement(own))
+        const own = { at: [x, y] as const, tilt, side }
+        const back = mirroredPlacement(mirroredPlacement(own))
         expect(back.at[0]).toBeCloseTo(x, 12)
         expect([back.at[1], back.side]).toEqual([y, side])
         expect(back.tilt).toBeCloseTo(tilt, 9)
@@ -390,10 +390,10 @@ describe('twins', () => {
 
   it('turned by half a turn twice are where they were', () => {
     for (const canvas of grounds) {
-      const ground = groundOf(canvas, 30),
-        own = { at: [14, 20] as const, tilt: 25, side: 'A' as const },
-        there = twinOf(ground, own, 'turn', [2, -4], null)!,
-        back = twinOf(ground, there, 'turn', [2, -4], null)!
+      const ground = groundOf(canvas, 30)
+      const own = { at: [14, 20] as const, tilt: 25, side: 'A' as const }
+      const there = twinOf(ground, own, 'turn', [2, -4], null)!
+      const back = twinOf(ground, there, 'turn', [2, -4], null)!
       expect(Math.hypot(back.at[0] - 14, back.at[1] - 20)).toBeLessThan(0.02)
       expect(there.side).toBe('A')
     }

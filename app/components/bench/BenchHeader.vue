@@ -17,11 +17,11 @@ import {
 } from '@lucide/vue'
 
 const emit = defineEmits<{ help: []; canvas: []; findings: []; skins: []; versions: [] }>()
-const bench = useBench(),
-  exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
+const bench = useBench()
+const exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
 const look = computed(() => bench.look!)
-const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length),
-  care = computed(() => bench.findings.filter(f => f.level === 'care').length)
+const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length)
+const care = computed(() => bench.findings.filter(f => f.level === 'care').length)
 /** Clear is said only when everything was checked. */
 const verdict = computed(() => {
   const words = grave.value ? `${grave.value} stop` : care.value ? `${care.value} care` : ''
@@ -34,8 +34,8 @@ const verdict = computed(() => {
       : { icon: CircleCheck, tone: 'text-go', words: 'clear' }
 })
 const rename = (event: Event) => {
-  const box = event.target as HTMLInputElement,
-    name = box.value.trim().slice(0, 80)
+  const box = event.target as HTMLInputElement
+  const name = box.value.trim().slice(0, 80)
   if (name)
     bench.edit('rename', d => {
       d.name = name
@@ -77,8 +77,8 @@ async function card(): Promise<void> {
   await navigateTo(`/looks/${look.value.id}/steps`)
 }
 function budget(event: Event): void {
-  const text = (event.target as HTMLInputElement).value.trim(),
-    m = /^(\d{1,3})(?::([0-5]?\d))?$/.exec(text)
+  const text = (event.target as HTMLInputElement).value.trim()
+  const m = /^(\d{1,3})(?::([0-5]?\d))?$/.exec(text)
   if (text === '')
     bench.edit('time', d => {
       d.budget = null

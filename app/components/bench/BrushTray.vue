@@ -3,9 +3,9 @@ import { AROUND, AROUND_IDS, shapeWords, STARTER_IDS, starterOf, suits } from '#
 import { DOT_RUNS, dotShape, SHAPE_IDS, shapeOf } from '#core/stroke'
 
 /** Strokes, dots and whole arrangements for the brush. */
-const bench = useBench(),
-  brush = useBrushwork(),
-  settings = useSettings()
+const bench = useBench()
+const brush = useBrushwork()
+const settings = useSettings()
 const which = ref<'strokes' | 'arrangements'>('strokes')
 const starters = computed(() => STARTER_IDS.filter(id => suits(starterOf(id), bench.ground)))
 const families = [

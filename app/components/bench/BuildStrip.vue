@@ -6,10 +6,10 @@ import { BRUSHES, TOOLS } from '#core/paint'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ play: [] }>()
-const bench = useBench(),
-  painter = usePainter(),
-  kit = useKit(),
-  drawer = useDrawer()
+const bench = useBench()
+const painter = usePainter()
+const kit = useKit()
+const drawer = useDrawer()
 
 /** Pictures of the face after each step; the first is the bare skin. */
 const thumbs = shallowRef<string[]>([])
@@ -68,8 +68,8 @@ function key(event: KeyboardEvent, i: number): void {
   if (by === 0 || !event.altKey) return
   event.preventDefault()
   event.stopPropagation()
-  const step = steps.value[i]!,
-    to = Math.min(steps.value.length - 1, Math.max(0, i + by))
+  const step = steps.value[i]!
+  const to = Math.min(steps.value.length - 1, Math.max(0, i + by))
   bench.move(step.id, to)
   const list = (event.currentTarget as HTMLElement).closest('[data-strip]')
   void nextTick(() => list?.querySelectorAll<HTMLElement>('[data-step]')[to]?.focus())

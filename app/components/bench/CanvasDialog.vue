@@ -21,19 +21,19 @@ import {
 } from '#core/skin'
 
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(),
-  drawer = useDrawer(),
-  worker = useSheetWorker(),
-  painter = usePainter()
-const start = toRaw(bench.look!),
-  kinds = [
-    ['face', 'A face'],
-    ['arm', 'An arm'],
-    ['board', 'The practice board'],
-  ] as const
+const bench = useBench()
+const drawer = useDrawer()
+const worker = useSheetWorker()
+const painter = usePainter()
+const start = toRaw(bench.look!)
+const kinds = [
+  ['face', 'A face'],
+  ['arm', 'An arm'],
+  ['board', 'The practice board'],
+] as const
 
-const kind = ref<Canvas['kind']>(start.canvas.kind),
-  age = ref(start.skin.age)
+const kind = ref<Canvas['kind']>(start.canvas.kind)
+const age = ref(start.skin.age)
 const face = ref<FaceCanvas>(
   structuredClone(
     start.canvas.kind === 'face'
@@ -104,13 +104,13 @@ const problems = computed<string[]>(() =>
         : [],
 )
 /** What is asked for, and what was last answered: until they are the same, what is shown is of something else. */
-const asked = computed(() => JSON.stringify([canvas.value, age.value])),
-  answered = ref(''),
-  busy = computed(() => asked.value !== answered.value && !problems.value.length)
-const refused = ref(''),
-  moved = shallowRef<Moved | null>(null),
-  picture = ref(''),
-  taken = ref<string[]>([])
+const asked = computed(() => JSON.stringify([canvas.value, age.value]))
+const answered = ref('')
+const busy = computed(() => asked.value !== answered.value && !problems.value.length)
+const refused = ref('')
+const moved = shallowRef<Moved | null>(null)
+const picture = ref('')
+const taken = ref<string[]>([])
 const accepted = computed(
   () => moved.value?.misfits.filter(m => m.instead && taken.value.includes(m.stepId)) ?? [],
 )
@@ -120,9 +120,9 @@ const next = computed(
 
 const work = newestOnly(async () => {
   if (problems.value.length) return
-  const mine = asked.value,
-    to = canvas.value,
-    years = age.value
+  const mine = asked.value
+  const to = canvas.value
+  const years = age.value
   try {
     await worker.knowDrawer()
     const answer = await worker.moved(start, to, years)

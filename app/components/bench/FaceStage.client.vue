@@ -34,26 +34,26 @@ import { toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
 
-const bench = useBench(),
-  brush = useBrushwork(),
-  choice = useChoice(),
-  settings = useSettings(),
-  painter = usePainter(),
-  kit = useKit(),
-  drawer = useDrawer()
+const bench = useBench()
+const brush = useBrushwork()
+const choice = useChoice()
+const settings = useSettings()
+const painter = usePainter()
+const kit = useKit()
+const drawer = useDrawer()
 const holder = useTemplateRef<HTMLDivElement>('holder')
 const { width, height } = useElementSize(holder)
-const busy = ref(false),
-  slow = ref(false),
-  problem = ref('')
+const busy = ref(false)
+const slow = ref(false)
+const problem = ref('')
 /** Whether landmarks are being moved to match a person, and whether the head is turned. */
-const fitting = ref(false),
-  turned = ref(false)
+const fitting = ref(false)
+const turned = ref(false)
 
 let stage: Konva.Stage | null = null
-const pictureLayer = new Konva.Layer({ listening: false }),
-  guideLayer = new Konva.Layer({ listening: false }),
-  handleLayer = new Konva.Layer({ listening: false })
+const pictureLayer = new Konva.Layer({ listening: false })
+const guideLayer = new Konva.Layer({ listening: false })
+const handleLayer = new Konva.Layer({ listening: false })
 const picture = shallowRef<{
   canvas: HTMLCanvasElement
   box: { minX: number; minY: number; maxX: number; maxY: number }
@@ -121,12 +121,12 @@ async function repaint(): Promise<void> {
   // How fine the picture must be is known once the stage has its size.
   if (!look || !bench.loaded || !sized.value) return
   busy.value = true
-  const mine = ++wanted,
-    upTo = props.playTo ?? undefined,
-    late = setTimeout(() => {
-      slow.value = true
-    }, 500),
-    { box } = ground.value
+  const mine = ++wanted
+  const upTo = props.playTo ?? undefined
+  const late = setTimeout(() => {
+    slow.value = true
+  }, 500)
+  const { box } = ground.value
   try {
     // A newer change makes the worker give this one up.
     const answer = await painter.update(look, fineness.value, upTo, have)
@@ -174,8 +174,8 @@ watch(
 watchEffect(() => {
   pictureLayer.destroyChildren()
   if (picture.value) {
-    const { k, ox, oy } = view.value,
-      { canvas, box } = picture.value
+    const { k, ox, oy } = view.value
+    const { canvas, box } = picture.value
     pictureLayer.add(
       new Konva.Image({
         image: canvas,
@@ -223,8 +223,8 @@ const quick = computed<World>(() => ({
 
 watchEffect(() => {
   handleLayer.destroyChildren()
-  const marks = shaped.value ?? bench.chosen.filter(isMark),
-    also = bench.chosen.filter((s): s is SheetStep => s.kind === 'sheet' && s.id !== bench.selectedId)
+  const marks = shaped.value ?? bench.chosen.filter(isMark)
+  const also = bench.chosen.filter((s): s is SheetStep => s.kind === 'sheet' && s.id !== bench.selectedId)
   if (props.playTo === null && !fitting.value) {
     for (const s of also) drawOutlines(handleLayer, s, bench.world, view.value)
     if (!choice.now && marks.length)
@@ -239,8 +239,8 @@ watchEffect(() => {
   }
   const step = preview.value ?? bench.selectedSheet
   if (step && props.playTo === null && !fitting.value) {
-    const world = preview.value ? quick.value : bench.world,
-      sheet = world.stencil(step.stencil)
+    const world = preview.value ? quick.value : bench.world
+    const sheet = world.stencil(step.stencil)
     drawSelection(handleLayer, step, world, view.value, preview.value !== null, bench.holdsTwin)
     if (sheet && !preview.value) {
       const laid = laidOf(step, world)
@@ -288,8 +288,8 @@ const zoomBy = (factor: number) => {
 }
 
 function drop(event: DragEvent): void {
-  const id = event.dataTransfer?.getData('application/x-janusform-sheet'),
-    skin = toSkin(view.value, at(event))
+  const id = event.dataTransfer?.getData('application/x-janusform-sheet')
+  const skin = toSkin(view.value, at(event))
   if (id && skin) void bench.addSheet(id, skin)
 }
 

@@ -4,17 +4,17 @@ import { pathData } from '#core/formats'
 import { discAt, layOn, plainZone, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
 import type { Seat } from '#core/stencil'
 
-const bench = useBench(),
-  drawer = useDrawer(),
-  worker = useSheetWorker(),
-  painter = usePainter()
-const zone = ref<ZoneId>(bench.ground.face ? 'forehead' : 'middle band'),
-  radius = ref(25)
-const seats = shallowRef<Seat[]>([]),
-  done = ref<number | null>(null),
-  stopped = ref(false),
-  failed = ref(''),
-  thumb = ref('')
+const bench = useBench()
+const drawer = useDrawer()
+const worker = useSheetWorker()
+const painter = usePainter()
+const zone = ref<ZoneId>(bench.ground.face ? 'forehead' : 'middle band')
+const radius = ref(25)
+const seats = shallowRef<Seat[]>([])
+const done = ref<number | null>(null)
+const stopped = ref(false)
+const failed = ref('')
+const thumb = ref('')
 
 const region = computed(() =>
   bench.spot
@@ -88,15 +88,15 @@ onBeforeUnmount(() => void worker.stop())
 
 /** The seat drawn on the face: the part of the head around the spot, with the openings as they would lie. */
 const view = computed(() => {
-  const b = boxOf(region.value.ring),
-    pad = 14,
-    w = Math.max(b.maxX - b.minX, (b.maxY - b.minY) * 1.6) + 2 * pad,
-    h = w / 1.6
+  const b = boxOf(region.value.ring)
+  const pad = 14
+  const w = Math.max(b.maxX - b.minX, (b.maxY - b.minY) * 1.6) + 2 * pad
+  const h = w / 1.6
   return `${(b.minX + b.maxX) / 2 - w / 2} ${(b.minY + b.maxY) / 2 - h / 2} ${w} ${h}`
 })
 const drawn = (seat: Seat) => {
-  const sheet = drawer.shapes.get(seat.id),
-    laid = layOn(bench.ground.surface, seat, true)
+  const sheet = drawer.shapes.get(seat.id)
+  const laid = layOn(bench.ground.surface, seat, true)
   return sheet
     ? pathData(
         ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(r =>

@@ -3,8 +3,8 @@ import { ArrowDownNarrowWide, LocateFixed, X } from '@lucide/vue'
 import { BREAKS } from '#core/look'
 
 /** How well the look flows to its focal point: one number, a picture, and what breaks it. */
-const bench = useBench(),
-  brush = useBrushwork()
+const bench = useBench()
+const brush = useBrushwork()
 const flow = computed(() => brush.composition?.flow ?? null)
 const breaking = computed(() => flow.value?.elements.filter(e => Math.abs(e.off) > BREAKS) ?? [])
 const end = (off: number, r: number) =>

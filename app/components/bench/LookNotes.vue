@@ -3,14 +3,14 @@ import { Layers } from '@lucide/vue'
 import { FEW } from '#core/look'
 
 /** What the step card shows while no step is selected: the look as a whole. */
-const bench = useBench(),
-  settings = useSettings()
+const bench = useBench()
+const settings = useSettings()
 const look = computed(() => bench.look!)
-const amounts = computed(() => bench.amounts),
-  total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0)),
-  cost = computed(() =>
-    amounts.value.some(a => a.cost !== null) ? amounts.value.reduce((s, a) => s + (a.cost ?? 0), 0) : null,
-  )
+const amounts = computed(() => bench.amounts)
+const total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0))
+const cost = computed(() =>
+  amounts.value.some(a => a.cost !== null) ? amounts.value.reduce((s, a) => s + (a.cost ?? 0), 0) : null,
+)
 function finger(event: Event): void {
   const box = event.target as HTMLInputElement
   if (!(box.valueAsNumber >= 8 && box.valueAsNumber <= 30)) return void box.reportValidity()

@@ -11,10 +11,10 @@ interface Revision {
   steps: number
 }
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(),
-  list = shallowRef<Revision[] | null>(null),
-  failed = ref<string[]>([]),
-  busy = ref(false)
+const bench = useBench()
+const list = shallowRef<Revision[] | null>(null)
+const failed = ref<string[]>([])
+const busy = ref(false)
 onMounted(async () => {
   try {
     await bench.saver?.flush()
@@ -27,9 +27,9 @@ async function copy(version: number): Promise<void> {
   busy.value = true
   try {
     const { look, savedAt } = await $fetch<LookRecord, string>(
-        `/api/looks/${bench.look!.id}/revisions/${version}`,
-      ),
-      id = nanoid(12)
+      `/api/looks/${bench.look!.id}/revisions/${version}`,
+    )
+    const id = nanoid(12)
     await $fetch('/api/looks', {
       method: 'POST',
       body: {

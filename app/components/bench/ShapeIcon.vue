@@ -22,8 +22,8 @@ const rings = computed(() =>
       : [],
 )
 const view = computed(() => {
-  const b = rings.value.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX }),
-    side = Math.max(b.maxX - b.minX, b.maxY - b.minY) * 1.12
+  const b = rings.value.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX })
+  const side = Math.max(b.maxX - b.minX, b.maxY - b.minY) * 1.12
   return `${(b.minX + b.maxX - side) / 2} ${(b.minY + b.maxY - side) / 2} ${side} ${side}`
 })
 </script>

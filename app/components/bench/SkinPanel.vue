@@ -3,8 +3,8 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { ChevronDown } from '@lucide/vue'
 import type { Look } from '#core/look'
 
-const bench = useBench(),
-  button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
+const bench = useBench()
+const button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
 const skins = [
   ['#f3d6c2', 'very light'],
   ['#e6bd9e', 'light'],

@@ -3,25 +3,25 @@ import { LoaderCircle } from '@lucide/vue'
 import { labOf, linearOf, SIX_SKINS, skinClass, typologyAngle } from '#core/paint'
 
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(),
-  painter = usePainter()
+const bench = useBench()
+const painter = usePainter()
 const rows = shallowRef<{ words: string; colour: string; angle: number; picture: string; weakest: string }[]>(
   [],
 )
 onMounted(async () => {
-  const look = bench.look!,
-    answers = await painter.onSkins(
-      look,
-      SIX_SKINS.map(s => s.colour),
-      1.6,
-    )
+  const look = bench.look!
+  const answers = await painter.onSkins(
+    look,
+    SIX_SKINS.map(s => s.colour),
+    1.6,
+  )
   rows.value = answers.map(({ picture, shows }, i) => {
-    const lab = labOf(linearOf(SIX_SKINS[i]!.colour)),
-      sheets = shows.filter(s =>
-        ['sheet', 'line', 'dots'].includes(look.steps.find(step => step.id === s.stepId)?.kind ?? ''),
-      ),
-      weakest = [...(sheets.length ? sheets : shows)].sort((a, b) => a.median - b.median)[0],
-      n = look.steps.findIndex(s => s.id === weakest?.stepId)
+    const lab = labOf(linearOf(SIX_SKINS[i]!.colour))
+    const sheets = shows.filter(s =>
+      ['sheet', 'line', 'dots'].includes(look.steps.find(step => step.id === s.stepId)?.kind ?? ''),
+    )
+    const weakest = [...(sheets.length ? sheets : shows)].sort((a, b) => a.median - b.median)[0]
+    const n = look.steps.findIndex(s => s.id === weakest?.stepId)
     return {
       words: skinClass(lab),
       colour: SIX_SKINS[i]!.colour,

@@ -7,10 +7,10 @@ import type { Seat } from '#core/stencil'
 import { discAt, plainZone, zoneAt } from '#core/skin'
 
 /** Gems, glitter and lips, and the empty patches where they could go. */
-const bench = useBench(),
-  brush = useBrushwork(),
-  drawer = useDrawer(),
-  worker = useSheetWorker()
+const bench = useBench()
+const brush = useBrushwork()
+const drawer = useDrawer()
+const worker = useSheetWorker()
 const areas = [
   ['patch', 'round patch'],
   ['trail', 'trail'],
@@ -19,8 +19,8 @@ const areas = [
   ['print', 'over a print'],
 ] as const
 const fillWords: Record<Fill, string> = { dots: 'Dots', star: 'Star', glitter: 'Glitter' }
-const spots = computed(() => brush.composition?.spots ?? []),
-  balance = computed(() => brush.composition?.balance ?? null)
+const spots = computed(() => brush.composition?.spots ?? [])
+const balance = computed(() => brush.composition?.balance ?? null)
 const share = (pair: readonly [number, number]) =>
   pair[0] + pair[1] > 0 ? Math.round((100 * pair[0]) / (pair[0] + pair[1])) : 50
 /** The composition is worked out while it is looked at. */
@@ -38,18 +38,18 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
   searching.value = n
   try {
     await worker.knowDrawer()
-    const zone = zoneAt(bench.ground, spot.at),
-      seats: Seat[] | null = await worker.fits(
-        {
-          ring: discAt(spot.at, spot.radius * 1.15),
-          even: false,
-          keepOuts: [...bench.ground.keepOuts],
-          focus: [...bench.look!.focus],
-          zone: zone && plainZone(zone),
-        },
-        bench.look!,
-        () => {},
-      )
+    const zone = zoneAt(bench.ground, spot.at)
+    const seats: Seat[] | null = await worker.fits(
+      {
+        ring: discAt(spot.at, spot.radius * 1.15),
+        even: false,
+        keepOuts: [...bench.ground.keepOuts],
+        focus: [...bench.look!.focus],
+        zone: zone && plainZone(zone),
+      },
+      bench.look!,
+      () => {},
+    )
     const seat = seats?.find(s => drawer.find(s.id)?.kind !== 'texture' && s.score > 0.2)
     if (!seat)
       return void toast.error(`No motif of the drawer is small enough for ${Math.round(2 * spot.radius)} mm.`)

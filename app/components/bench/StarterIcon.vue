@@ -13,36 +13,36 @@ import {
 
 /** An arrangement drawn small as it would lie on this canvas. */
 const props = defineProps<{ starter: StarterId }>()
-const bench = useBench(),
-  drawer = useDrawer()
+const bench = useBench()
+const drawer = useDrawer()
 const ref = (colour: string): PaintRef => ({ id: `icon-${colour.slice(1)}`, name: '', colour })
 const palette = { dark: ref('#23201D'), light: ref('#A89F90'), body: ref('#7A2E5D'), accent: ref('#B47A12') }
 const shapes = computed(() => {
   let n = 0
-  const { ground } = bench,
-    sheet = [...drawer.shapes.values()][0],
-    host =
-      starterOf(props.starter).on === 'sheet' && sheet
-        ? freshSheet('host', '', sheet.id, bench.middleSpot() as [number, number], palette.body)
-        : null
+  const { ground } = bench
+  const sheet = [...drawer.shapes.values()][0]
+  const host =
+    starterOf(props.starter).on === 'sheet' && sheet
+      ? freshSheet('host', '', sheet.id, bench.middleSpot() as [number, number], palette.body)
+      : null
   const steps: Step[] = [
-      ...(host ? [host] : []),
-      ...starterOf(props.starter).make({
-        ground,
-        focus: bench.look!.focus,
-        palette,
-        id: () => `i${n++}`,
-        host,
-      }),
-    ],
-    world: World = {
+    ...(host ? [host] : []),
+    ...starterOf(props.starter).make({
       ground,
-      steps,
-      stencil: id => drawer.shapes.get(id),
-      paint: () => undefined,
-      flat: true,
-      quick: true,
-    }
+      focus: bench.look!.focus,
+      palette,
+      id: () => `i${n++}`,
+      host,
+    }),
+  ]
+  const world: World = {
+    ground,
+    steps,
+    stencil: id => drawer.shapes.get(id),
+    paint: () => undefined,
+    flat: true,
+    quick: true,
+  }
   return steps.flatMap(s =>
     kindOf(s)
       .prints(s, world)
@@ -70,9 +70,9 @@ const eyes = computed(() =>
 const view = computed(() => {
   const rings = shapes.value.flatMap(s => s.rings)
   if (!rings.length) return '0 0 10 10'
-  const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX }),
-    w = Math.max(60, b.maxX - b.minX + 8),
-    h = Math.max(w * 0.5, b.maxY - b.minY + 8)
+  const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX })
+  const w = Math.max(60, b.maxX - b.minX + 8)
+  const h = Math.max(w * 0.5, b.maxY - b.minY + 8)
   return `${(b.minX + b.maxX) / 2 - Math.max(w, h * 2) / 2} ${(b.minY + b.maxY - h) / 2} ${Math.max(w, h * 2)} ${h}`
 })
 </script>

@@ -80,8 +80,8 @@ const fold = (label: string, event: Event) => {
 }
 /** Puts the step in another place, by its number. */
 function renumber(event: Event): void {
-  const box = event.target as HTMLInputElement,
-    to = box.valueAsNumber
+  const box = event.target as HTMLInputElement
+  const to = box.valueAsNumber
   if (Number.isInteger(to) && to >= 1 && to <= bench.look!.steps.length) bench.move(step.value!.id, to - 1)
   box.value = String(number.value)
 }

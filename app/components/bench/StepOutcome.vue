@@ -3,11 +3,11 @@ import { toned } from '#core/checks'
 import { kindOf, type Step } from '#core/look'
 
 const props = defineProps<{ step: Step }>()
-const bench = useBench(),
-  settings = useSettings()
-const shows = computed(() => bench.shows.get(props.step.id)),
-  outcome = computed(() => bench.outcomes.get(props.step.id)),
-  found = computed(() => bench.findings.filter(f => f.stepId === props.step.id))
+const bench = useBench()
+const settings = useSettings()
+const shows = computed(() => bench.shows.get(props.step.id))
+const outcome = computed(() => bench.outcomes.get(props.step.id))
+const found = computed(() => bench.findings.filter(f => f.stepId === props.step.id))
 const tone = computed(
   () => shows.value !== undefined && shows.value.median < 10 && toned(props.step, shows.value, bench.world),
 )

@@ -3,12 +3,12 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { Brush, PaintRoller, PenLine, Search, Sparkles, SquareDashed } from '@lucide/vue'
 import type { ZoneId } from '#core/skin'
 
-const bench = useBench(),
-  drawer = useDrawer(),
-  kit = useKit(),
-  settings = useSettings()
-const search = ref(''),
-  fitting = ref(false)
+const bench = useBench()
+const drawer = useDrawer()
+const kit = useKit()
+const settings = useSettings()
+const search = ref('')
+const fitting = ref(false)
 const sheets = computed(() => {
   const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
   return drawer.list.filter(s =>
@@ -41,8 +41,8 @@ const onArm: typeof onFace = [
 const areas = computed(() => (bench.ground.face ? onFace : onArm))
 /** A base on an outline of its own. */
 const DRAWN = 'Its own outline'
-const where = ref<string[]>(['Forehead']),
-  colours = ref<string[]>([])
+const where = ref<string[]>(['Forehead'])
+const colours = ref<string[]>([])
 watch(areas, () => {
   where.value = [areas.value[0]!.words]
 })

@@ -6,14 +6,14 @@ import type { HeadScene, Turn } from './head/scene'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench(),
-  painter = usePainter()
-const holder = useTemplateRef<HTMLDivElement>('holder'),
-  canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const bench = useBench()
+const painter = usePainter()
+const holder = useTemplateRef<HTMLDivElement>('holder')
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { width, height } = useElementSize(holder)
-const turn = ref<Turn>({ across: 35, up: 0 }),
-  problem = ref(''),
-  ready = ref(false)
+const turn = ref<Turn>({ across: 35, up: 0 })
+const problem = ref('')
+const ready = ref(false)
 /** Three fixed views, kept as small pictures. Left and right are the painter's. */
 const fixed = [
   ['from the left', -62],
@@ -82,13 +82,13 @@ function drag(event: PointerEvent): void {
   grip = { x: event.clientX, y: event.clientY }
 }
 function key(event: KeyboardEvent): void {
-  const step = event.shiftKey ? 15 : 5,
-    move = (
-      { ArrowLeft: [step, 0], ArrowRight: [-step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] } as Record<
-        string,
-        [number, number]
-      >
-    )[event.key]
+  const step = event.shiftKey ? 15 : 5
+  const move = (
+    { ArrowLeft: [step, 0], ArrowRight: [-step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] } as Record<
+      string,
+      [number, number]
+    >
+  )[event.key]
   if (event.key === 'Escape') emit('close')
   else if (event.key >= '1' && event.key <= '3')
     turn.value = { across: fixed[Number(event.key) - 1]![1], up: 0 }

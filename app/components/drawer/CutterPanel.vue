@@ -3,10 +3,10 @@ import { Scissors } from '@lucide/vue'
 import type { CutReport } from '#core/cutter'
 
 const props = defineProps<{ id: string }>()
-const report = shallowRef<CutReport | null>(null),
-  as = ref<'svg' | 'dxf'>('svg'),
-  problem = ref(''),
-  busy = ref(false)
+const report = shallowRef<CutReport | null>(null)
+const as = ref<'svg' | 'dxf'>('svg')
+const problem = ref('')
+const busy = ref(false)
 
 async function run(): Promise<void> {
   busy.value = true

@@ -67,8 +67,8 @@ async function take(files: FileList | null): Promise<void> {
 
 async function read(entry: Entry): Promise<void> {
   entry.state = 'reading'
-  const width = entry.width ?? undefined,
-    result = await worker.read(entry.text, width)
+  const width = entry.width ?? undefined
+  const result = await worker.read(entry.text, width)
   if (!result.ok) {
     entry.state = 'bad'
     entry.problem = result.sentence

@@ -6,23 +6,23 @@ import { MATERIALS, summaryOf, type Analysis, type Join, type SheetGeometry } fr
 import type { StencilMeta } from '~~/server/db/stencils'
 
 const props = defineProps<{ about: StencilMeta; sheet: SheetGeometry; analysis: Analysis }>()
-const worker = useSheetWorker(),
-  drawer = useDrawer()
-const width = ref<number>(MATERIALS[props.about.material].bridge),
-  least = ref(0.8)
-const joins = shallowRef<Join[]>([]),
-  taken = ref<Set<number>>(new Set()),
-  widen = reactive({ bridges: false, slots: false })
-const after = shallowRef<{ sheet: SheetGeometry; analysis: Analysis } | null>(null),
-  working = ref(false),
-  saving = ref(false)
+const worker = useSheetWorker()
+const drawer = useDrawer()
+const width = ref<number>(MATERIALS[props.about.material].bridge)
+const least = ref(0.8)
+const joins = shallowRef<Join[]>([])
+const taken = ref<Set<number>>(new Set())
+const widen = reactive({ bridges: false, slots: false })
+const after = shallowRef<{ sheet: SheetGeometry; analysis: Analysis } | null>(null)
+const working = ref(false)
+const saving = ref(false)
 
-const thinOnes = computed(() => props.analysis.bridges.filter(b => b.width < least.value)),
-  thin = computed(() => thinOnes.value.length)
+const thinOnes = computed(() => props.analysis.bridges.filter(b => b.width < least.value))
+const thin = computed(() => thinOnes.value.length)
 const narrowOnes = computed(() =>
-    props.analysis.slots.filter(s => s.width < least.value).sort((a, b) => a.width - b.width),
-  ),
-  narrow = computed(() => narrowOnes.value.length)
+  props.analysis.slots.filter(s => s.width < least.value).sort((a, b) => a.width - b.width),
+)
+const narrow = computed(() => narrowOnes.value.length)
 /** The places in the sheet frame, narrowest first: as many as can be read. */
 const places = computed(() =>
   [

@@ -41,9 +41,9 @@ const px = computed(() => Math.max(props.sheet.width, props.sheet.height) / 520)
 const axes = computed(
   () =>
     props.analysis?.symmetry.axes.map(({ angle }) => {
-      const r = Math.hypot(props.sheet.width, props.sheet.height) / 2,
-        a = (angle * Math.PI) / 180,
-        [cx, cy] = props.analysis!.symmetry.centre
+      const r = Math.hypot(props.sheet.width, props.sheet.height) / 2
+      const a = (angle * Math.PI) / 180
+      const [cx, cy] = props.analysis!.symmetry.centre
       return {
         x1: cx - r * Math.sin(a),
         y1: cy + r * Math.cos(a),
@@ -55,11 +55,11 @@ const axes = computed(
 const node = computed(() => (props.analysis?.slots[0] ? props.analysis.symmetry.centre : ([0, 0] as const)))
 const arrow = computed(() => {
   if (props.heading === null) return ''
-  const a = (props.heading * Math.PI) / 180,
-    r = Math.min(props.sheet.width, props.sheet.height) / 2 + 4,
-    x = r * Math.sin(a),
-    y = -r * Math.cos(a),
-    s = 3
+  const a = (props.heading * Math.PI) / 180
+  const r = Math.min(props.sheet.width, props.sheet.height) / 2 + 4
+  const x = r * Math.sin(a)
+  const y = -r * Math.cos(a)
+  const s = 3
   return `M${x + s * Math.sin(a)} ${y - s * Math.cos(a)}L${x + s * Math.cos(a)} ${y + s * Math.sin(a)}L${x - s * Math.cos(a)} ${y - s * Math.sin(a)}Z`
 })
 </script>

@@ -13,12 +13,12 @@ import {
   type Wetness,
 } from '#core/paint'
 
-const kit = useKit(),
-  settings = useSettings()
+const kit = useKit()
+const settings = useSettings()
 /** Which value of which tool is in hand. */
-const tool = ref<ToolId>('makeup'),
-  wetness = ref<Wetness>('tacky'),
-  of = ref<'edge' | ToolMeasure>('edge')
+const tool = ref<ToolId>('makeup')
+const wetness = ref<Wetness>('tacky')
+const of = ref<'edge' | ToolMeasure>('edge')
 const HEADS = { release: 'lets go', capacity: 'holds', tip: 'tip' }
 function words(measure: ToolMeasure, value: number): string {
   return measure === 'tip'

@@ -4,10 +4,10 @@ import { toast } from 'vue-sonner'
 import type { ToolId, Wetness } from '#core/paint'
 import { LADDER_MM } from '#core/stencil'
 
-const kit = useKit(),
-  bridge = ref<number | null>(null)
-const tool = defineModel<ToolId>('tool', { required: true }),
-  wetness = defineModel<Wetness>('wetness', { required: true })
+const kit = useKit()
+const bridge = ref<number | null>(null)
+const tool = defineModel<ToolId>('tool', { required: true })
+const wetness = defineModel<Wetness>('wetness', { required: true })
 async function add(): Promise<void> {
   if (bridge.value === null) return
   try {

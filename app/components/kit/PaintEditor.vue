@@ -53,9 +53,9 @@ function usual(d: Draft, hiding = USUAL_HIDING): Draft {
     overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])),
   }
 }
-const draft = ref<Draft>(plain(props.paint)),
-  problems = ref<string[]>([]),
-  readings = ref(0)
+const draft = ref<Draft>(plain(props.paint))
+const problems = ref<string[]>([])
+const readings = ref(0)
 watch(
   () => props.paint,
   p => {
@@ -97,17 +97,17 @@ async function read(): Promise<void> {
     measured: true,
   }
 }
-const picture = useTemplateRef<HTMLCanvasElement>('picture'),
-  file = useTemplateRef<HTMLInputElement>('file'),
-  picking = ref<'overBlack' | 'overWhite' | null>(null),
-  shown = ref(false)
+const picture = useTemplateRef<HTMLCanvasElement>('picture')
+const file = useTemplateRef<HTMLInputElement>('file')
+const picking = ref<'overBlack' | 'overWhite' | null>(null)
+const shown = ref(false)
 async function show(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0]
   if (!chosen) return
   try {
-    const bitmap = await createImageBitmap(chosen),
-      k = Math.min(1, 300 / bitmap.width),
-      c = picture.value!
+    const bitmap = await createImageBitmap(chosen)
+    const k = Math.min(1, 300 / bitmap.width)
+    const c = picture.value!
     c.width = Math.round(bitmap.width * k)
     c.height = Math.round(bitmap.height * k)
     c.getContext('2d', { willReadFrequently: true })!.drawImage(bitmap, 0, 0, c.width, c.height)
@@ -118,14 +118,14 @@ async function show(event: Event): Promise<void> {
   }
 }
 function pick(event: MouseEvent): void {
-  const c = picture.value!,
-    box = c.getBoundingClientRect(),
-    x = Math.round(((event.clientX - box.left) * c.width) / box.width),
-    y = Math.round(((event.clientY - box.top) * c.height) / box.height)
+  const c = picture.value!
+  const box = c.getBoundingClientRect()
+  const x = Math.round(((event.clientX - box.left) * c.width) / box.width)
+  const y = Math.round(((event.clientY - box.top) * c.height) / box.height)
   if (!picking.value) return
   // The mean of a few pixels: a swatch is never quite even.
-  const { data } = c.getContext('2d')!.getImageData(Math.max(0, x - 3), Math.max(0, y - 3), 7, 7),
-    sum = [0, 0, 0]
+  const { data } = c.getContext('2d')!.getImageData(Math.max(0, x - 3), Math.max(0, y - 3), 7, 7)
+  const sum = [0, 0, 0]
   for (let i = 0; i < data.length; i += 4) for (let k = 0; k < 3; k++) sum[k]! += data[i + k]! / 49
   swatch(picking.value, `#${sum.map(v => Math.round(v).toString(16).padStart(2, '0')).join('')}`)
   picking.value = picking.value === 'overWhite' ? 'overBlack' : null

@@ -10,11 +10,11 @@ import {
 } from '#core/paint'
 
 const props = defineProps<{ measure: ToolMeasure }>()
-const kit = useKit(),
-  entered = ref<number | ''>(''),
-  weighed = ref(false)
-const tool = defineModel<ToolId>('tool', { required: true }),
-  wetness = defineModel<Wetness>('wetness', { required: true })
+const kit = useKit()
+const entered = ref<number | ''>('')
+const weighed = ref(false)
+const tool = defineModel<ToolId>('tool', { required: true })
+const wetness = defineModel<Wetness>('wetness', { required: true })
 watch([() => props.measure, tool], () => {
   entered.value = ''
 })
@@ -40,8 +40,8 @@ const WAYS = {
     scales: null,
   },
 } as const
-const way = computed(() => WAYS[props.measure]),
-  byScales = computed(() => weighed.value && way.value.scales !== null)
+const way = computed(() => WAYS[props.measure])
+const byScales = computed(() => weighed.value && way.value.scales !== null)
 const value = computed(() => {
   const n = Number(entered.value)
   if (entered.value === '' || !(n > 0)) return null

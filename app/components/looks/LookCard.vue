@@ -17,9 +17,9 @@ export interface LookSummary {
 
 const props = defineProps<{ look: LookSummary }>()
 const emit = defineEmits<{ rename: [name: string]; duplicate: []; remove: [] }>()
-const naming = ref(false),
-  box = useTemplateRef<HTMLInputElement>('box'),
-  moreButton = useTemplateRef<InstanceType<typeof MenuButton>>('moreButton')
+const naming = ref(false)
+const box = useTemplateRef<HTMLInputElement>('box')
+const moreButton = useTemplateRef<InstanceType<typeof MenuButton>>('moreButton')
 
 async function begin(): Promise<void> {
   naming.value = true

@@ -9,8 +9,8 @@ const props = withDefaults(
 )
 /** Room that stays between the panel and the window's edge, px. */
 const EDGE = 8
-const floating = useTemplateRef<HTMLElement>('floating'),
-  most = ref(600)
+const floating = useTemplateRef<HTMLElement>('floating')
+const most = ref(600)
 const anchorElement = computed(() =>
   props.anchor && '$el' in props.anchor
     ? (props.anchor.$el as HTMLElement)

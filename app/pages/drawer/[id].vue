@@ -4,19 +4,19 @@ import { ArrowLeft, CircleAlert, CircleCheck, FileDown, Printer } from '@lucide/
 import { LISTED_MM, type Analysis } from '#core/stencil'
 import type { LookSummary } from '~/components/looks/LookCard.vue'
 
-const id = String(useRoute().params.id),
-  drawer = useDrawer(),
-  worker = useSheetWorker(),
-  settings = useSettings()
-const failed = ref<string[]>([]),
-  analysis = shallowRef<Analysis | null>(null),
-  progress = ref(''),
-  below = ref(LISTED_MM),
-  usedIn = shallowRef<LookSummary[]>([]),
-  group = ref<number | null>(null)
+const id = String(useRoute().params.id)
+const drawer = useDrawer()
+const worker = useSheetWorker()
+const settings = useSettings()
+const failed = ref<string[]>([])
+const analysis = shallowRef<Analysis | null>(null)
+const progress = ref('')
+const below = ref(LISTED_MM)
+const usedIn = shallowRef<LookSummary[]>([])
+const group = ref<number | null>(null)
 const show = reactive({ bridges: true, slot: true, axes: true, lattice: true, islands: true })
-const about = computed(() => drawer.find(id)),
-  sheet = computed(() => drawer.shapes.get(id))
+const about = computed(() => drawer.find(id))
+const sheet = computed(() => drawer.shapes.get(id))
 
 try {
   await drawer.load()
@@ -42,8 +42,8 @@ onMounted(async () => {
 watch(below, () => measure())
 
 async function pick(opening: number): Promise<void> {
-  const groups = about.value!.groups,
-    i = group.value
+  const groups = about.value!.groups
+  const i = group.value
   if (i === null || !groups[i]) return
   const openings = groups[i].openings.includes(opening)
     ? groups[i].openings.filter(n => n !== opening)

@@ -7,9 +7,9 @@ import type { StencilMeta } from '~~/server/db/stencils'
 
 useHead({ title: 'Drawer, Janusform' })
 const drawer = useDrawer()
-const failed = ref<string[]>([]),
-  loading = ref(true),
-  importing = ref(false)
+const failed = ref<string[]>([])
+const loading = ref(true)
+const importing = ref(false)
 const filter = reactive({ words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
 
 async function load(): Promise<void> {
@@ -47,11 +47,11 @@ const any = computed(() => Object.values(filter).some(Boolean))
 const clear = () =>
   Object.assign(filter, { words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
 
-const scroller = useTemplateRef<HTMLElement>('scroller'),
-  { width } = useElementSize(scroller)
+const scroller = useTemplateRef<HTMLElement>('scroller')
+const { width } = useElementSize(scroller)
 /** All sheets at one scale, px to the mm. */
-const SCALE = 1.45,
-  CELL = 240
+const SCALE = 1.45
+const CELL = 240
 const columns = computed(() => Math.max(1, Math.floor((width.value || 1200) / CELL)))
 const rows = computed(() => {
   const list: StencilMeta[][] = []

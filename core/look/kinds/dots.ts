@@ -56,11 +56,11 @@ export const RUN_WORDS = {
 export function dotsOf(step: DotsStep, world: World): { dots: Dot[]; twin: boolean }[] {
   if (step.run === 'around') {
     const grown = step.of
-        ? offset(regionFrom(sourceRings(step.of, step.id, world)), step.params.distance!)
-        : [],
-      count = step.params.count!,
-      lines = grown.map(poly => evenly(poly.outer)),
-      total = lines.reduce((s, l) => s + l.length, 0)
+      ? offset(regionFrom(sourceRings(step.of, step.id, world)), step.params.distance!)
+      : []
+    const count = step.params.count!
+    const lines = grown.map(poly => evenly(poly.outer))
+    const total = lines.reduce((s, l) => s + l.length, 0)
     return [
       {
         twin: false,
@@ -116,11 +116,11 @@ export const dotsKind: StepKind<DotsStep> = {
   outlines: () => [],
   lines(step, world) {
     const w = step.points.length
-        ? whereIs(world.ground, anchorOf(step.points), null, world.finger ?? FINGER_MM)
-        : null,
-      n = all(step, world).length,
-      first = step.params.first!,
-      last = step.params.last!
+      ? whereIs(world.ground, anchorOf(step.points), null, world.finger ?? FINGER_MM)
+      : null
+    const n = all(step, world).length
+    const first = step.params.first!
+    const last = step.params.last!
     return [
       {
         label: 'dots',
@@ -141,8 +141,8 @@ export const dotsKind: StepKind<DotsStep> = {
     ]
   },
   effort(step, world) {
-    const dots = all(step, world),
-      loads = Math.max(1, Math.ceil(dots.reduce((s, d) => s + d.size, 0) / 30))
+    const dots = all(step, world)
+    const loads = Math.max(1, Math.ceil(dots.reduce((s, d) => s + d.size, 0) / 30))
     return { seconds: HANDS.dot * dots.length + HANDS.brushLoad * loads, loads }
   },
   fields: [
@@ -170,15 +170,15 @@ export const dotsKind: StepKind<DotsStep> = {
     if (run === 'around') return []
     return liesOf(step, world.ground).map((lie): Pointer => {
       const dots = inTheFlat(
-          lie,
-          world,
-          h => dotShape(run).draw(h, step.params),
-          (dot, to) => ({ ...dot, at: to(dot.at) }),
-        ),
-        middle: Point = anchorOf(dots.map(d => d.at)),
-        a = dots[0],
-        b = dots.at(-1),
-        straight = (run === 'row' || run === 'threes') && a && b && distance(a.at, b.at) > 1
+        lie,
+        world,
+        h => dotShape(run).draw(h, step.params),
+        (dot, to) => ({ ...dot, at: to(dot.at) }),
+      )
+      const middle: Point = anchorOf(dots.map(d => d.at))
+      const a = dots[0]
+      const b = dots.at(-1)
+      const straight = (run === 'row' || run === 'threes') && a && b && distance(a.at, b.at) > 1
       // Dots that all are of one size have no way of their own.
       return {
         at: anchorOf(lie.points),

@@ -43,19 +43,19 @@ export function rimOf(cut: GemCut, degrees: number): number {
   if (cut === 'round') return 1
   if (cut === 'drop') {
     // A round end and two straight flanks that touch it, up to the tip.
-    const rad = (a * Math.PI) / 180,
-      flank = Math.asin(DROP.radius / (1 + DROP.back)),
-      touch = Math.atan2(DROP.radius * Math.cos(flank), DROP.radius * Math.sin(flank) - DROP.back)
+    const rad = (a * Math.PI) / 180
+    const flank = Math.asin(DROP.radius / (1 + DROP.back))
+    const touch = Math.atan2(DROP.radius * Math.cos(flank), DROP.radius * Math.sin(flank) - DROP.back)
     return rad < touch
       ? Math.sin(flank) / Math.sin(rad + flank)
       : -DROP.back * Math.cos(rad) + Math.sqrt(DROP.radius ** 2 - (DROP.back * Math.sin(rad)) ** 2)
   }
   // A star of five points: straight edges from point to notch.
-  const k = Math.PI / 5,
-    t = Math.abs((((((degrees * Math.PI) / 180) % (2 * k)) + 3 * k) % (2 * k)) - k),
-    inner = 0.46,
-    x = Math.cos(k) * inner,
-    y = Math.sin(k) * inner
+  const k = Math.PI / 5
+  const t = Math.abs((((((degrees * Math.PI) / 180) % (2 * k)) + 3 * k) % (2 * k)) - k)
+  const inner = 0.46
+  const x = Math.cos(k) * inner
+  const y = Math.sin(k) * inner
   return y / (Math.sin(t) * (1 - x) + Math.cos(t) * y)
 }
 
@@ -79,9 +79,9 @@ export const gemKind: StepKind<GemStep> = {
   sheets: () => [],
   paints: () => [],
   prints(step, world) {
-    const { surface } = world.ground,
-      colour = linearOf(step.colour.colour),
-      optics = opticsOfColour('#120C10')
+    const { surface } = world.ground
+    const colour = linearOf(step.colour.colour)
+    const optics = opticsOfColour('#120C10')
     return gemsOf(step, world).flatMap(({ at, heading }): Print[] => {
       const rim = (k: number) => (d: number) => (step.size / 2) * rimOf(step.cut, d - heading) * k
       const gem: Print = {
@@ -113,8 +113,8 @@ export const gemKind: StepKind<GemStep> = {
   },
   outlines: () => [],
   lines(step, world) {
-    const w = whereIs(world.ground, anchorOf(step.points), null, world.finger ?? FINGER_MM),
-      n = gemsOf(step, world).length
+    const w = whereIs(world.ground, anchorOf(step.points), null, world.finger ?? FINGER_MM)
+    const n = gemsOf(step, world).length
     return [
       {
         label: 'gems',

@@ -43,9 +43,8 @@ export const glitterSchema = z
     on: idSchema.nullable(),
   })
   .superRefine((step, context) => {
-    const say = (message: string, path: string) =>
-        context.addIssue({ code: 'custom', message, path: [path] }),
-      least = { patch: 2, trail: 2, outline: 3, zones: 0, print: 0 }[step.area]
+    const say = (message: string, path: string) => context.addIssue({ code: 'custom', message, path: [path] })
+    const least = { patch: 2, trail: 2, outline: 3, zones: 0, print: 0 }[step.area]
     if (step.points.length < least || (least === 0 && step.points.length))
       say(least ? `must have at least ${least} points` : 'must be empty for this area', 'points')
     if (step.area === 'zones' && !step.zones.length) say('must name at least one zone', 'zones')

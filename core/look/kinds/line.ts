@@ -47,8 +47,8 @@ export const lineSchema = z
   })
   .superRefine((step, context) => {
     const say = (message: string, path: string) => context.addIssue({ code: 'custom', message, path: [path] })
-    const around = isAround(step.shape),
-      params = around ? AROUND[step.shape as AroundId].params : shapeOf(step.shape as ShapeId).params
+    const around = isAround(step.shape)
+    const params = around ? AROUND[step.shape as AroundId].params : shapeOf(step.shape as ShapeId).params
     for (const problem of paramProblems(params, step.params)) say(problem, 'params')
     if (around ? step.of === null : step.of !== null)
       say(around ? 'must name what it goes around' : 'must be null for this stroke', 'of')
@@ -83,8 +83,8 @@ export function sidesOf(step: LineStep, world: World): Side[] {
       },
     ]
   // A step that is being changed in place must not be taken for what it was.
-  const made = [world.ground, step.points, step.params, step.twin, step.shape, step.brush],
-    found = known.get(step)
+  const made = [world.ground, step.points, step.params, step.twin, step.shape, step.brush]
+  const found = known.get(step)
   if (found?.made.every((v, i) => v === made[i])) return found.sides
   const sides = liesOf(step, world.ground).map(lie => ({
     spines: spinesOn(step, lie, world),
@@ -105,8 +105,8 @@ const BLEND = [0, 0.04, 0.14, 0.32, 0.54, 0.75, 0.9, 0.97, 1]
 function strips({ load }: LineStep, world: World): { paint: LaidPaint; end: number }[] {
   if (load.kind === 'one') return [{ paint: laidPaint(load.paint, world), end: 1 }]
   if (load.kind === 'double') {
-    const a = laidPaint(load.light, world),
-      b = laidPaint(load.dark, world)
+    const a = laidPaint(load.light, world)
+    const b = laidPaint(load.dark, world)
     return BLEND.map((share, i) => ({
       paint: {
         optics: share <= 0 ? a.optics : share >= 1 ? b.optics : wetBlend(a.optics, b.optics, share),
@@ -115,9 +115,9 @@ function strips({ load }: LineStep, world: World): { paint: LaidPaint; end: numb
       end: (i + 1) / BLEND.length,
     }))
   }
-  const own = world.paint(load.cake.id),
-    list = own?.strips.length ? own.strips : load.cake.strips,
-    total = list.reduce((s, strip) => s + strip.width, 0)
+  const own = world.paint(load.cake.id)
+  const list = own?.strips.length ? own.strips : load.cake.strips
+  const total = list.reduce((s, strip) => s + strip.width, 0)
   let sum = 0
   return list.map(strip => ({
     paint: { optics: opticsOfColour(strip.colour), finish: own?.finish ?? ('matte' as const) },
@@ -136,13 +136,13 @@ export const linePaints = ({ load }: LineStep): { id: string; name: string; colo
       : [{ id: load.cake.id, name: load.cake.name, colour: load.cake.colour }]
 
 function printsOf(step: LineStep, world: World): Print[] {
-  const across = strips(step, world),
-    film = brushFilm(step.brush)
+  const across = strips(step, world)
+  const film = brushFilm(step.brush)
   return sidesOf(step, world).flatMap(({ spines, mirror }) => {
-    const rings: Ring[][] = across.map(() => []),
-      right = (step.dark === 'right') !== mirror,
-      ends = [0, ...across.map(s => s.end)],
-      cuts = ends.map(e => (right ? e - 0.5 : 0.5 - e))
+    const rings: Ring[][] = across.map(() => [])
+    const right = (step.dark === 'right') !== mirror
+    const ends = [0, ...across.map(s => s.end)]
+    const cuts = ends.map(e => (right ? e - 0.5 : 0.5 - e))
     for (const s of spines)
       ribbons(world.ground.surface, s, cuts, UNDER).forEach((r, i) => rings[i]!.push(...r))
     return across.map(({ paint }, i): Print => ({
@@ -163,8 +163,8 @@ const areaOf = (rings: readonly Ring[]): number => Math.abs(rings.reduce((sum, r
 
 /** Circular mean of directions, degrees; null when they cancel out. */
 export function meanDirection(list: readonly number[]): number | null {
-  const x = list.reduce((s, a) => s + Math.sin((a * Math.PI) / 180), 0),
-    y = list.reduce((s, a) => s + Math.cos((a * Math.PI) / 180), 0)
+  const x = list.reduce((s, a) => s + Math.sin((a * Math.PI) / 180), 0)
+  const y = list.reduce((s, a) => s + Math.cos((a * Math.PI) / 180), 0)
   return Math.hypot(x, y) < 1e-3 * Math.max(1, list.length) ? null : (Math.atan2(x, y) * 180) / Math.PI
 }
 
@@ -180,20 +180,20 @@ export const lineKind: StepKind<LineStep> = {
   prints: printsOf,
   outlines: () => [],
   lines(step, world) {
-    const around = isAround(step.shape),
-      w = around ? null : whereIs(world.ground, anchorOf(step.points), null, world.finger ?? FINGER_MM),
-      host =
-        step.of?.use === 'step'
-          ? (world.steps?.find(s => s.id === (step.of as { step: string }).step) as
-              { label?: string } | undefined)
-          : undefined
-    const { load } = step,
-      colour =
-        load.kind === 'one'
-          ? load.paint.name
-          : load.kind === 'double'
-            ? `${load.light.name} with ${load.dark.name} on its ${step.dark} edge`
-            : `${load.cake.name} across the brush`
+    const around = isAround(step.shape)
+    const w = around ? null : whereIs(world.ground, anchorOf(step.points), null, world.finger ?? FINGER_MM)
+    const host =
+      step.of?.use === 'step'
+        ? (world.steps?.find(s => s.id === (step.of as { step: string }).step) as
+            { label?: string } | undefined)
+        : undefined
+    const { load } = step
+    const colour =
+      load.kind === 'one'
+        ? load.paint.name
+        : load.kind === 'double'
+          ? `${load.light.name} with ${load.dark.name} on its ${step.dark} edge`
+          : `${load.cake.name} across the brush`
     return [
       { label: 'stroke', text: `${shapeWords(step.shape)}${host?.label ? ` of "${host.label}"` : ''}` },
       ...(w
@@ -238,17 +238,17 @@ export const lineKind: StepKind<LineStep> = {
   ],
   pointers(step, world) {
     if (isAround(step.shape)) return []
-    const shape = step.shape,
-      { flow } = shapeOf(shape)
+    const shape = step.shape
+    const { flow } = shapeOf(shape)
     return liesOf(step, world.ground).map((lie): Pointer => {
-      const spines = inTheFlat(lie, world, h => shapeOf(shape).draw(h, step.params, step.brush), mapSpine),
-        box = spines.reduce((b, s) => boxOf(ringOf(s.points), b), { ...EMPTY_BOX }),
-        mean =
-          flow === 'none' || !spines.length
-            ? null
-            : flow === 'both'
-              ? bearing(spines[0]!.points[0]!, spines[0]!.points.at(-1)!)
-              : meanDirection(spines.map(endTangent))
+      const spines = inTheFlat(lie, world, h => shapeOf(shape).draw(h, step.params, step.brush), mapSpine)
+      const box = spines.reduce((b, s) => boxOf(ringOf(s.points), b), { ...EMPTY_BOX })
+      const mean =
+        flow === 'none' || !spines.length
+          ? null
+          : flow === 'both'
+            ? bearing(spines[0]!.points[0]!, spines[0]!.points.at(-1)!)
+            : meanDirection(spines.map(endTangent))
       return {
         at: anchorOf(lie.points),
         heading: mean === null ? null : flow === 'from' ? mean + 180 : mean,

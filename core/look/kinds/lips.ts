@@ -38,9 +38,9 @@ export const lipsKind: StepKind<LipsStep> = {
   sheets: () => [],
   paints: step => step.colours,
   prints(step, world) {
-    const rings = regionOf(lipsRings(step, world), 'nonzero').flatMap(q => [q.outer, ...q.holes]),
-      middle: Point = world.ground.face?.landmarks.mid.mouth ?? [0, 0],
-      corner = world.ground.face?.landmarks.right.mouthCorner ?? [20, 0]
+    const rings = regionOf(lipsRings(step, world), 'nonzero').flatMap(q => [q.outer, ...q.holes])
+    const middle: Point = world.ground.face?.landmarks.mid.mouth ?? [0, 0]
+    const corner = world.ground.face?.landmarks.right.mouthCorner ?? [20, 0]
     return rings.length
       ? [
           {

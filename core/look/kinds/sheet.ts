@@ -111,8 +111,8 @@ export function exactTwin(step: SheetStep, { ground, stencil }: World): Placemen
 
 /** Where the sheet of a step lies, its twin after it when it has one. */
 export function placementsOf(step: SheetStep, world: World): Placement[] {
-  const own = placementOf(step),
-    twin = step.twin.rule === 'none' ? null : (step.twin.own ?? exactTwin(step, world))
+  const own = placementOf(step)
+  const twin = step.twin.rule === 'none' ? null : (step.twin.own ?? exactTwin(step, world))
   return twin ? [own, twin] : [own]
 }
 
@@ -154,14 +154,14 @@ export function placeWords(
   placement: Placement,
   world: World,
 ): { where: string; turned: string } {
-  const { ground, finger = FINGER_MM } = world,
-    sheet = world.stencil(step.stencil),
-    laid = layOn(ground.surface, placement, world.quick),
-    at = laid.point([0, 0])
-  const w = whereIs(ground, at, sheet ? laid.ring(sheet.outline) : null, finger),
-    heading = headingOf(sheet?.heading, placement)
-  const edge = sheet && edgeWords(ground, laid, sheet),
-    aim = heading === null ? null : aimWords(ground, at, heading)
+  const { ground, finger = FINGER_MM } = world
+  const sheet = world.stencil(step.stencil)
+  const laid = layOn(ground.surface, placement, world.quick)
+  const at = laid.point([0, 0])
+  const w = whereIs(ground, at, sheet ? laid.ring(sheet.outline) : null, finger)
+  const heading = headingOf(sheet?.heading, placement)
+  const edge = sheet && edgeWords(ground, laid, sheet)
+  const aim = heading === null ? null : aimWords(ground, at, heading)
   return {
     where: [w.landmark, w.second, w.midline].filter(Boolean).join('; '),
     turned: [`top at ${clockOf(placement.tilt)}`, edge, aim].filter(Boolean).join('; '),
@@ -189,11 +189,11 @@ function underPass(step: SheetStep, index: number, sheet: Stencil, world: World)
   const found = new Map<number, GroundState>()
   let since = 0
   for (let i = index - 1; i >= 0; i--) {
-    const pass = step.passes[i]!,
-      state =
-        pass.wetness === 'damp' || pass.wetness === 'runny'
-          ? stateAfter(since + HANDS.reload, dryingSeconds(pass.wetness, false))
-          : 'dry'
+    const pass = step.passes[i]!
+    const state =
+      pass.wetness === 'damp' || pass.wetness === 'runny'
+        ? stateAfter(since + HANDS.reload, dryingSeconds(pass.wetness, false))
+        : 'dry'
     for (const n of openingNumbers(pass, sheet)) if (!found.has(n)) found.set(n, state)
     since += passSeconds(pass, sheet, world)
   }
@@ -212,14 +212,14 @@ export function spreadOf(
   world: World,
   index = step.passes.indexOf(pass),
 ): number[] {
-  const e0 = edgeIn(world, pass.tool, pass.wetness),
-    under = step.dry ? 'dry' : (world.under?.(step.id) ?? 'dry'),
-    sheet = world.stencil(step.stencil)
+  const e0 = edgeIn(world, pass.tool, pass.wetness)
+  const under = step.dry ? 'dry' : (world.under?.(step.id) ?? 'dry')
+  const sheet = world.stencil(step.stencil)
   const own = sheet && index > 0 ? underPass(step, index, sheet, world) : null
   return numbers.map(n => {
-    const gap = gaps?.[n] ?? 0,
-      pass1 = own?.get(n) ?? 'dry',
-      wetter = DRYNESS.indexOf(pass1) > DRYNESS.indexOf(under) ? pass1 : under
+    const gap = gaps?.[n] ?? 0
+    const pass1 = own?.get(n) ?? 'dry'
+    const wetter = DRYNESS.indexOf(pass1) > DRYNESS.indexOf(under) ? pass1 : under
     return edgeSpread(e0, Number.isNaN(gap) ? 0 : Math.min(gap, MOST_GAP), wetter, pass.wetness, pass.dabs)
   })
 }
@@ -234,14 +234,14 @@ function partnersOf(sheet: Stencil): number[] | null {
   if (!axis) return null
   let list = partners.get(sheet)
   if (!list) {
-    const middles = sheet.openings.map(o => centroidOf([o])),
-      c = Math.cos(radians(2 * axis.angle)),
-      s = Math.sin(radians(2 * axis.angle)),
-      [cx, cy] = axis.centre
+    const middles = sheet.openings.map(o => centroidOf([o]))
+    const c = Math.cos(radians(2 * axis.angle))
+    const s = Math.sin(radians(2 * axis.angle))
+    const [cx, cy] = axis.centre
     list = middles.map(([x, y]) => {
-      const u = x - cx,
-        v = y - cy,
-        image: Point = [cx - c * u - s * v, cy - s * u + c * v]
+      const u = x - cx
+      const v = y - cy
+      const image: Point = [cx - c * u - s * v, cy - s * u + c * v]
       return middles.reduce(
         (best, m, i) => (distance(m, image) < distance(middles[best]!, image) ? i : best),
         0,
@@ -260,18 +260,18 @@ const twinMirrors = (step: SheetStep, placements: readonly Placement[], world: W
 
 /** The openings that the passes of a step paint, of the sheet itself and of its twin. */
 export function paintedOpenings(step: SheetStep, world: World): Set<number>[] {
-  const sheet = world.stencil(step.stencil),
-    placements = placementsOf(step, world)
+  const sheet = world.stencil(step.stencil)
+  const placements = placementsOf(step, world)
   if (!sheet) return placements.map(() => new Set())
-  const own = new Set(step.passes.flatMap(p => openingNumbers(p, sheet))),
-    partner = twinMirrors(step, placements, world) ? partnersOf(sheet) : null
+  const own = new Set(step.passes.flatMap(p => openingNumbers(p, sheet)))
+  const partner = twinMirrors(step, placements, world) ? partnersOf(sheet) : null
   return placements.map((_, i) => (i && partner ? new Set([...own].map(n => partner[n]!)) : own))
 }
 
 /** The number by which the step names an opening that its twin prints: of an even sheet the twin prints the mirrored one. */
 export function ownNumber(step: SheetStep, world: World): (n: number) => number {
-  const sheet = world.stencil(step.stencil),
-    partner = sheet && twinMirrors(step, placementsOf(step, world), world) ? partnersOf(sheet) : null
+  const sheet = world.stencil(step.stencil)
+  const partner = sheet && twinMirrors(step, placementsOf(step, world), world) ? partnersOf(sheet) : null
   return n => (partner ? partner[n]! : n)
 }
 
@@ -310,8 +310,8 @@ const openArea = (pass: Pass, stencil: Stencil) =>
   passOpenings(pass, stencil).reduce((a, p) => a + polygonArea(p), 0)
 
 /** Sheets that point nowhere, and such that lead both ways, as a crest on the midline or a border does. */
-const WHOLE: readonly string[] = ['full face', 'half face', 'set'],
-  ALONG: readonly string[] = ['crest', 'border']
+const WHOLE: readonly string[] = ['full face', 'half face', 'set']
+const ALONG: readonly string[] = ['crest', 'border']
 
 export const sheetKind: StepKind<SheetStep> = {
   kind: 'sheet',
@@ -322,18 +322,18 @@ export const sheetKind: StepKind<SheetStep> = {
   prints(step, world) {
     const sheet = world.stencil(step.stencil)
     if (!sheet) return []
-    const placements = placementsOf(step, world),
-      mirrored = twinMirrors(step, placements, world),
-      painted = paintedOpenings(step, world)
+    const placements = placementsOf(step, world)
+    const mirrored = twinMirrors(step, placements, world)
+    const painted = paintedOpenings(step, world)
     return placements.flatMap((placement, i) => {
-      const laid = layOn(world.ground.surface, placement, world.quick),
-        gaps = world.flat ? null : gapsOf(sheet, placement, world, painted[i]!)
+      const laid = layOn(world.ground.surface, placement, world.quick)
+      const gaps = world.flat ? null : gapsOf(sheet, placement, world, painted[i]!)
       return step.passes.flatMap((pass, index): Print[] => {
-        const numbers = passNumbers(pass, sheet, i > 0 && mirrored),
-          spread = spreadOf(step, pass, numbers, gaps, world, index),
-          film = passFilm(pass, world)
-        const rings: Ring[] = [],
-          spreads: number[] = []
+        const numbers = passNumbers(pass, sheet, i > 0 && mirrored)
+        const spread = spreadOf(step, pass, numbers, gaps, world, index)
+        const film = passFilm(pass, world)
+        const rings: Ring[] = []
+        const spreads: number[] = []
         numbers.forEach((n, k) => {
           for (const ring of [sheet.openings[n]!.outer, ...sheet.openings[n]!.holes]) {
             rings.push(laid.ring(ring))
@@ -364,8 +364,8 @@ export const sheetKind: StepKind<SheetStep> = {
     }))
   },
   lines(step, world) {
-    const sheet = world.stencil(step.stencil),
-      { where, turned } = placeWords(step, placementOf(step), world)
+    const sheet = world.stencil(step.stencil)
+    const { where, turned } = placeWords(step, placementOf(step), world)
     const lines: CardLine[] = [
       { label: 'sheet', text: `${sheet?.name ?? 'missing sheet'}, side ${step.side}, ${turned}` },
       { label: 'where', text: where },
@@ -387,8 +387,8 @@ export const sheetKind: StepKind<SheetStep> = {
     return lines
   },
   effort(step, world) {
-    const sheet = world.stencil(step.stencil),
-      twins = step.twin.rule === 'none' ? 1 : 2
+    const sheet = world.stencil(step.stencil)
+    const twins = step.twin.rule === 'none' ? 1 : 2
     if (!sheet) return { seconds: 0, loads: 0 }
     let loads = 0,
       seconds = HANDS.place + HANDS.lift
@@ -435,8 +435,8 @@ export const sheetKind: StepKind<SheetStep> = {
   },
   dries: step => Math.max(...step.passes.map(p => dryingSeconds(p.wetness, false))),
   lays(step, world) {
-    const sheet = world.stencil(step.stencil),
-      sides = step.twin.rule === 'none' ? 1 : 2
+    const sheet = world.stencil(step.stencil)
+    const sides = step.twin.rule === 'none' ? 1 : 2
     return sheet
       ? step.passes.map(pass => ({
           refs: loadPaints(pass.load),
@@ -445,15 +445,15 @@ export const sheetKind: StepKind<SheetStep> = {
       : []
   },
   pointers(step, world) {
-    const sheet = world.stencil(step.stencil),
-      painted = paintedOpenings(step, world)
+    const sheet = world.stencil(step.stencil)
+    const painted = paintedOpenings(step, world)
     if (!sheet) return []
     // A texture of which only a part is dabbed is where that part is.
     return placementsOf(step, world).map((placement, i) => {
-      const shapes = [...painted[i]!].flatMap(n => sheet.openings[n] ?? []),
-        b = boxAround(shapes),
-        laid = layOn(world.ground.surface, placement, true),
-        middle: Point = shapes.length ? [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2] : [0, 0]
+      const shapes = [...painted[i]!].flatMap(n => sheet.openings[n] ?? [])
+      const b = boxAround(shapes)
+      const laid = layOn(world.ground.surface, placement, true)
+      const middle: Point = shapes.length ? [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2] : [0, 0]
       return {
         at: laid.point(middle),
         heading: WHOLE.includes(sheet.kind) ? null : headingOf(sheet.heading, placement),

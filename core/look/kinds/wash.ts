@@ -130,8 +130,8 @@ function leftFree(rings: readonly Ring[], wash: Spread, ground: Ground): Polygon
 
 /** The open eyes and nostrils that a base is told to leave free, with their room. */
 function toldFree(wash: Spread, ground: Ground): Polygon[] {
-  const eyes = wash.free?.includes('eyes') && !ground.eyesClosed,
-    nostrils = wash.free?.includes('nostrils')
+  const eyes = wash.free?.includes('eyes') && !ground.eyesClosed
+  const nostrils = wash.free?.includes('nostrils')
   const grown = (ends: string, room: number) =>
     ground.keepOuts
       .filter(k => k.words.endsWith(ends))
@@ -175,9 +175,9 @@ export function axisAfter(before: Wash, after: Spread, ground: Ground): Wash['ax
   const { axis } = before
   if (JSON.stringify(axisFor(washSides(before, ground)[0]!)) === JSON.stringify(axis))
     return axisFor(washSides(after, ground)[0]!) as Wash['axis']
-  const [ax, ay] = anchorOf(before.points),
-    [bx, by] = anchorOf(after.points),
-    go = ([x, y]: readonly [number, number]): [number, number] => [x + bx - ax, y + by - ay]
+  const [ax, ay] = anchorOf(before.points)
+  const [bx, by] = anchorOf(after.points)
+  const go = ([x, y]: readonly [number, number]): [number, number] => [x + bx - ax, y + by - ay]
   return axis.kind === 'out'
     ? { ...axis, from: go(axis.from) }
     : { ...axis, from: go(axis.from), to: go(axis.to) }
@@ -207,12 +207,12 @@ export const washKind: StepKind<Wash> = {
   sheets: () => [],
   paints: wash => wash.colours,
   prints(wash, world) {
-    const film = filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs),
-      paints = wash.colours.map(c => laidPaint(c, world)),
-      across = twinMap(world.ground, wash.twin)
+    const film = filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs)
+    const paints = wash.colours.map(c => laidPaint(c, world))
+    const across = twinMap(world.ground, wash.twin)
     // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the sponge.
-    const kept = toldFree(wash, world.ground).map(p => p.outer),
-      free = kept.length ? { free: kept } : {}
+    const kept = toldFree(wash, world.ground).map(p => p.outer)
+    const free = kept.length ? { free: kept } : {}
     return washSides({ ...wash, free: undefined }, world.ground).flatMap((rings, side): Print[] => {
       const axis = paints.length < 2 ? null : side && across ? mappedAxis(wash.axis, across) : wash.axis
       const print: Print = {
@@ -234,18 +234,20 @@ export const washKind: StepKind<Wash> = {
   },
   outlines: () => [],
   lines(wash, world) {
-    const { ground } = world,
-      at = wash.points.length ? whereIs(ground, anchorOf(wash.points), null, world.finger ?? FINGER_MM) : null
+    const { ground } = world
+    const at = wash.points.length
+      ? whereIs(ground, anchorOf(wash.points), null, world.finger ?? FINGER_MM)
+      : null
     const where = at
       ? `drawn outline, ${at.landmark}${wash.twin.rule === 'none' ? '' : ', and its twin'}`
       : wash.zones
           .map(id => `${zoneWords(id)}${ground.zone(id) ? '' : ` (there is none on a ${ground.words})`}`)
           .join(', ')
-    const names = wash.colours.map(c => c.name),
-      free: string[] = [
-        ...(lipsUnder(outlines(wash, ground).flat(), wash, ground) ? ['lips'] : []),
-        ...(wash.free ?? []),
-      ]
+    const names = wash.colours.map(c => c.name)
+    const free: string[] = [
+      ...(lipsUnder(outlines(wash, ground).flat(), wash, ground) ? ['lips'] : []),
+      ...(wash.free ?? []),
+    ]
     return [
       {
         label: 'where',
@@ -265,9 +267,9 @@ export const washKind: StepKind<Wash> = {
     ]
   },
   effort(wash, world) {
-    const a = area(wash, world.ground),
-      tool = toolIn(world, wash.tool),
-      loads = loadsFor(a, filmOf(tool, wash.wetness, 1), wash.dabs, tool)
+    const a = area(wash, world.ground)
+    const tool = toolIn(world, wash.tool)
+    const loads = loadsFor(a, filmOf(tool, wash.wetness, 1), wash.dabs, tool)
     const blend = HANDS.blend * (wash.colours.length - 1)
     return {
       loads,

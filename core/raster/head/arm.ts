@@ -14,16 +14,16 @@ export function drawArm(
   { surface, length, canvas }: NonNullable<Ground['arm']>,
   skin: LinearRgb,
 ): void {
-  const plain = easel.onPicture(),
-    y0 = -length / 2,
-    y1 = length / 2,
-    w0 = surface.halfWidth(y0),
-    w1 = surface.halfWidth(y1),
-    fore = canvas.part === 'forearm',
-    thumb = canvas.side === 'left' ? -1 : 1
+  const plain = easel.onPicture()
+  const y0 = -length / 2
+  const y1 = length / 2
+  const w0 = surface.halfWidth(y0)
+  const w1 = surface.halfWidth(y1)
+  const fore = canvas.part === 'forearm'
+  const thumb = canvas.side === 'left' ? -1 : 1
   // Half widths past the ends: elbow and upper arm above a forearm, the hand below it; shoulder above an upper arm, forearm below.
-  const growth = (w1 - w0) / length,
-    ahead = 0.24 * length
+  const growth = (w1 - w0) / length
+  const ahead = 0.24 * length
   const above = fore
     ? monotoneCubic([
         [y0 - ahead * 1.2, w0 * 1.1],
@@ -55,11 +55,11 @@ export function drawArm(
   if (fore) drawThumb(plain, w1, y1, ahead, thumb, skin)
   const outline = Float64Array.from([...right, ...right.map(([x, y]): Point => [-x, y]).reverse()].flat())
   plain.each(plain.shape(outline), (p, cover, x, y) => {
-    const w = half(y),
-      t = Math.max(-1, Math.min(1, x / w)),
-      nz = Math.sqrt(1 - 0.985 * t * t),
-      nx = t,
-      l = Math.hypot(nx, nz, 0.05)
+    const w = half(y)
+    const t = Math.max(-1, Math.min(1, x / w))
+    const nz = Math.sqrt(1 - 0.985 * t * t)
+    const nx = t
+    const l = Math.hypot(nx, nz, 0.05)
     const { light, gloss } = lightOn(nx / l, 0.05 / l, nz / l)
     // A muscle's swell and the tendons at the wrist, as light only.
     const swell =
@@ -150,19 +150,19 @@ function drawThumb(plain: Easel, w: number, y1: number, ahead: number, out: numb
 
 /** A rolled sleeve over the upper end. */
 function sleeve(plain: Easel, y: number, half: (y: number) => number, skin: LinearRgb): void {
-  const w = half(y) * 1.1 + 2,
-    cloth = linearOf(CLOTH),
-    ring = closedCurve([
-      [-w, y - 4],
-      [-w * 0.6, y + 3],
-      [0, y + 5],
-      [w * 0.6, y + 3],
-      [w, y - 4],
-      [w * 1.05, y - 40],
-      [w * 1.05, y - 120],
-      [-w * 1.05, y - 120],
-      [-w * 1.05, y - 40],
-    ])
+  const w = half(y) * 1.1 + 2
+  const cloth = linearOf(CLOTH)
+  const ring = closedCurve([
+    [-w, y - 4],
+    [-w * 0.6, y + 3],
+    [0, y + 5],
+    [w * 0.6, y + 3],
+    [w, y - 4],
+    [w * 1.05, y - 40],
+    [w * 1.05, y - 120],
+    [-w * 1.05, y - 120],
+    [-w * 1.05, y - 40],
+  ])
   plain.tint(
     plain.shape(
       Float64Array.from(ring, (v, i) => (i % 2 ? v + 5 : v)),

@@ -6,13 +6,13 @@ import { hairRing } from '../../skin/faces/hair'
 import { strokeRing, type Easel } from './easel'
 import { lay } from './lamp'
 
-const PAPER = '#fbfaf6',
-  PRINT = '#8b857c'
+const PAPER = '#fbfaf6'
+const PRINT = '#8b857c'
 
 /** A sheet of A4 with the outlines of a face printed on it at true size. */
 export function drawBoard(easel: Easel, ground: Ground): void {
-  const [paper] = ground.extent,
-    { face } = ground
+  const [paper] = ground.extent
+  const { face } = ground
   if (!paper || !face) return
   easel.each(
     easel.shape(
@@ -45,9 +45,9 @@ export function drawBoard(easel: Easel, ground: Ground): void {
   )
   for (const { ring } of ground.keepOuts) closed(ring, 0.45)
   for (const side of ['left', 'right'] as const) {
-    const s = face.landmarks[side],
-      { mid } = face.landmarks,
-      { ky } = face.form
+    const s = face.landmarks[side]
+    const { mid } = face.landmarks
+    const { ky } = face.form
     const brow = ground.zone(`${side}.brow`)
     if (brow) closed(brow, 0.35)
     line(

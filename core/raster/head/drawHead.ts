@@ -25,9 +25,9 @@ const RIM = 8
 
 /** Draws what is painted on, unpainted: a practice head, an arm or a board, under a lamp from up left, as a picture seen from the front shows it. */
 export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPicture {
-  const easel = new Easel(grid, ground.front),
-    skin = linearOf(look.skinColour),
-    { face, relief } = ground
+  const easel = new Easel(grid, ground.front)
+  const skin = linearOf(look.skinColour)
+  const { face, relief } = ground
   easel.prime(linearOf(STAGE))
   if (ground.arm) drawArm(easel, ground.arm, skin)
   else if (!relief) drawBoard(easel, ground)
@@ -44,9 +44,9 @@ export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPictur
 
 /** Takes the rest of the face out where only a part of it is painted. */
 function veil(easel: Easel, { extent }: Ground): void {
-  const stage = linearOf(STAGE),
-    mask = easel.shape(extent, 0.3),
-    inside = new Float32Array(easel.light.length)
+  const stage = linearOf(STAGE)
+  const mask = easel.shape(extent, 0.3)
+  const inside = new Float32Array(easel.light.length)
   easel.each(mask, (p, cover) => {
     inside[p] = cover
   })
@@ -60,8 +60,8 @@ function veil(easel: Easel, { extent }: Ground): void {
 
 /** Draws the colours of an unpainted face or arm on another chart of it, without light: for views from the side. */
 export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Chart): HeadPicture {
-  const easel = new Easel(grid, chart),
-    skin = linearOf(look.skinColour)
+  const easel = new Easel(grid, chart)
+  const skin = linearOf(look.skinColour)
   easel.prime(skin)
   easel.skin.fill(1)
   if (ground.relief && ground.face) {
@@ -72,10 +72,10 @@ export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Char
 }
 
 function neckAndCape(easel: Easel, face: Face, relief: Relief, skin: LinearRgb): void {
-  const { kx, ky, foot, grown } = face.form,
-    slim = kx * (0.9 + 0.1 * grown)
-  const to = ([x, y]: readonly [number, number]): Point => [x * slim, foot + (y - 120.5) * ky],
-    shape = (points: readonly (readonly [number, number])[]) => points.map(to)
+  const { kx, ky, foot, grown } = face.form
+  const slim = kx * (0.9 + 0.1 * grown)
+  const to = ([x, y]: readonly [number, number]): Point => [x * slim, foot + (y - 120.5) * ky]
+  const shape = (points: readonly (readonly [number, number])[]) => points.map(to)
   const neck = closedCurve(
     shape([
       [-43, 60],
@@ -93,10 +93,10 @@ function neckAndCape(easel: Easel, face: Face, relief: Relief, skin: LinearRgb):
   )
   const shadow = easel.shape(ringOf(silhouetteOf(face, relief, 17 * ky)), 7 * ky)
   easel.each(easel.shape(neck), (p, cover, px, py) => {
-    const x = px / slim,
-      y = 120.5 + (py - foot) / ky
-    const u = Math.min(1, Math.abs(x) / 52),
-      round = Math.sqrt(1 - 0.86 * u * u)
+    const x = px / slim
+    const y = 120.5 + (py - foot) / ky
+    const u = Math.min(1, Math.abs(x) / 52)
+    const round = Math.sqrt(1 - 0.86 * u * u)
     const cords = 0.05 * grown * Math.exp(-(((Math.abs(x) - 20 + (y - 130) * 0.35) / 5) ** 2))
     lay(easel, p, cover, skin, 0.26 + 0.5 * round - (0.1 * x) / 50 + cords)
   })
@@ -122,9 +122,9 @@ function neckAndCape(easel: Easel, face: Face, relief: Relief, skin: LinearRgb):
     ]),
   )
   easel.each(easel.shape(cape, 0.2), (p, cover, px, py) => {
-    const x = px / slim,
-      y = 120.5 + (py - foot) / ky,
-      fold = 0.1 * Math.sin(x * 0.16 + 1.2 * noise(x * 0.05, y * 0.05, 9)) * smoothstep(140, 152, y)
+    const x = px / slim
+    const y = 120.5 + (py - foot) / ky
+    const fold = 0.1 * Math.sin(x * 0.16 + 1.2 * noise(x * 0.05, y * 0.05, 9)) * smoothstep(140, 152, y)
     lay(easel, p, cover, linearOf(CAPE), 0.86 + fold - 0.0018 * x - 0.12 * smoothstep(60, 110, Math.abs(x)))
   })
   for (const s of [0.4, 2.2])
@@ -170,12 +170,12 @@ function ears(easel: Easel, { form }: Face, skin: LinearRgb): void {
     )
     const warm = mixLinear(skin, [skin[0], skin[1] * 0.62, skin[2] * 0.58], 0.4)
     easel.each(easel.shape(outline), (p, cover, x, y) => {
-      const ym = form.toMean(y),
-        d = (Math.abs(x) / form.wide(ym) - 74) / 8
+      const ym = form.toMean(y)
+      const d = (Math.abs(x) / form.wide(ym) - 74) / 8
       lay(easel, p, cover, warm, 0.72 - 0.14 * s + 0.12 * d - 0.1 * smoothstep(20, 44, ym))
     })
-    const dark: LinearRgb = [skin[0] * 0.34, skin[1] * 0.2, skin[2] * 0.17],
-      k = form.kx
+    const dark: LinearRgb = [skin[0] * 0.34, skin[1] * 0.2, skin[2] * 0.17]
+    const k = form.kx
     easel.tint(
       easel.shape(
         strokeRing(
@@ -230,10 +230,10 @@ function ears(easel: Easel, { form }: Face, skin: LinearRgb): void {
 
 /** The relief under the lamps. Shadowed folds come from how far the skin lies below its own blurred surface. */
 function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief, skin: LinearRgb): void {
-  const { form } = face,
-    wide = form.skullWidth * 84,
-    here = new Float64Array(3),
-    normal = new Float64Array(3)
+  const { form } = face
+  const wide = form.skullWidth * 84
+  const here = new Float64Array(3)
+  const normal = new Float64Array(3)
   const z = (x: number, y: number): number => {
     surface.position(x, y, here)
     return here[2]!
@@ -243,28 +243,28 @@ function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief,
     { minX: -wide, minY: form.crown - 5, maxX: wide, maxY: form.foot + 5 },
     6 * form.kx,
   )
-  const mask = easel.shape(ringOf(silhouetteOf(face, relief))),
-    lit = onCells(mask, easel.grid, (x, y) => {
-      // Below the rim, where the relief only goes on for sheets that wrap round it, light falls as it does on the rim.
-      const height = z(x, y)
-      let rx = x,
-        ry = y
-      for (let n = 0, h = height; n < 8 && h < RIM; n++, h = z(rx, ry)) {
-        rx *= 0.97
-        ry -= Math.sign(ry) * 0.8
-      }
-      surface.normal(rx, ry, normal)
-      const steep = Math.sqrt(Math.max(0, 1 / normal[2]! ** 2 - 1)),
-        ease = steep > 2.6 ? 2.6 / steep : 1
-      // At the silhouette the relief stands nearly upright and its slope means nothing more than "edge".
-      const k = 1 / Math.hypot(1, steep * ease),
-        nx = (normal[0]! / normal[2]!) * ease * k,
-        ny = (normal[1]! / normal[2]!) * ease * k,
-        rim = Math.min(1, steep / 5)
-      const cavity = Math.min(1.07, Math.max(0.62, 1 + (0.07 / form.kx) * (height - smooth(x, y))))
-      const { light, gloss } = lightOn(nx, ny, k)
-      return [light * cavity * hairShade(form, x, y) * (1 - 0.12 * rim * rim), gloss * (1 - 0.5 * rim)]
-    })
+  const mask = easel.shape(ringOf(silhouetteOf(face, relief)))
+  const lit = onCells(mask, easel.grid, (x, y) => {
+    // Below the rim, where the relief only goes on for sheets that wrap round it, light falls as it does on the rim.
+    const height = z(x, y)
+    let rx = x,
+      ry = y
+    for (let n = 0, h = height; n < 8 && h < RIM; n++, h = z(rx, ry)) {
+      rx *= 0.97
+      ry -= Math.sign(ry) * 0.8
+    }
+    surface.normal(rx, ry, normal)
+    const steep = Math.sqrt(Math.max(0, 1 / normal[2]! ** 2 - 1))
+    const ease = steep > 2.6 ? 2.6 / steep : 1
+    // At the silhouette the relief stands nearly upright and its slope means nothing more than "edge".
+    const k = 1 / Math.hypot(1, steep * ease)
+    const nx = (normal[0]! / normal[2]!) * ease * k
+    const ny = (normal[1]! / normal[2]!) * ease * k
+    const rim = Math.min(1, steep / 5)
+    const cavity = Math.min(1.07, Math.max(0.62, 1 + (0.07 / form.kx) * (height - smooth(x, y))))
+    const { light, gloss } = lightOn(nx, ny, k)
+    return [light * cavity * hairShade(form, x, y) * (1 - 0.12 * rim * rim), gloss * (1 - 0.5 * rim)]
+  })
   easel.each(mask, (p, cover, x, y) => {
     const mottle =
       1 + 0.035 * (noise(x * 0.22, y * 0.22, 1) - 0.5) + 0.03 * (noise(x * 1.4, y * 1.4, 2) - 0.5)
@@ -280,11 +280,11 @@ function onCells(
   grid: Grid,
   values: (x: number, y: number) => readonly [number, number],
 ): { first: (pixel: number) => number; second: (pixel: number) => number } {
-  const cell = Math.max(1, Math.floor(0.75 * grid.pxPerMm)),
-    nx = Math.ceil(mask.width / cell) + 1,
-    ny = Math.ceil(mask.height / cell) + 1,
-    a = new Float32Array(nx * ny),
-    b = new Float32Array(nx * ny)
+  const cell = Math.max(1, Math.floor(0.75 * grid.pxPerMm))
+  const nx = Math.ceil(mask.width / cell) + 1
+  const ny = Math.ceil(mask.height / cell) + 1
+  const a = new Float32Array(nx * ny)
+  const b = new Float32Array(nx * ny)
   for (let v = 0; v < ny; v++) {
     for (let u = 0; u < nx; u++)
       [a[v * nx + u], b[v * nx + u]] = values(
@@ -295,13 +295,13 @@ function onCells(
   const read =
     (data: Float32Array) =>
     (pixel: number): number => {
-      const i = (pixel % grid.width) - mask.i0,
-        j = Math.floor(pixel / grid.width) - mask.j0,
-        u = Math.floor(i / cell),
-        v = Math.floor(j / cell),
-        s = i / cell - u,
-        t = j / cell - v,
-        p = v * nx + u
+      const i = (pixel % grid.width) - mask.i0
+      const j = Math.floor(pixel / grid.width) - mask.j0
+      const u = Math.floor(i / cell)
+      const v = Math.floor(j / cell)
+      const s = i / cell - u
+      const t = j / cell - v
+      const p = v * nx + u
       return (
         (data[p]! * (1 - s) + data[p + 1]! * s) * (1 - t) +
         (data[p + nx]! * (1 - s) + data[p + nx + 1]! * s) * t
@@ -316,21 +316,21 @@ function blurredRelief(
   box: Readonly<Box>,
   sigma: number,
 ): (x: number, y: number) => number {
-  const step = 2,
-    nx = Math.ceil((box.maxX - box.minX) / step) + 2,
-    ny = Math.ceil((box.maxY - box.minY) / step) + 2,
-    data = new Float32Array(nx * ny)
+  const step = 2
+  const nx = Math.ceil((box.maxX - box.minX) / step) + 2
+  const ny = Math.ceil((box.maxY - box.minY) / step) + 2
+  const data = new Float32Array(nx * ny)
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++) data[j * nx + i] = z(box.minX + i * step, box.minY + j * step)
   const { data: soft } = blurred({ i0: 0, j0: 0, width: nx, height: ny, data }, sigma / step)
   return (x, y) => {
-    const u = Math.min(nx - 1.001, Math.max(0, (x - box.minX) / step)),
-      v = Math.min(ny - 1.001, Math.max(0, (y - box.minY) / step)),
-      i = Math.floor(u),
-      j = Math.floor(v),
-      s = u - i,
-      t = v - j,
-      p = j * nx + i
+    const u = Math.min(nx - 1.001, Math.max(0, (x - box.minX) / step))
+    const v = Math.min(ny - 1.001, Math.max(0, (y - box.minY) / step))
+    const i = Math.floor(u)
+    const j = Math.floor(v)
+    const s = u - i
+    const t = v - j
+    const p = j * nx + i
     return (
       (soft[p]! * (1 - s) + soft[p + 1]! * s) * (1 - t) +
       (soft[p + nx]! * (1 - s) + soft[p + nx + 1]! * s) * t

@@ -71,15 +71,15 @@ export class Easel implements HeadPicture {
 
   /** Calls `visit(pixel, coverage, x, y)` with skin coordinates in mm for each covered pixel. */
   each(mask: Mask, visit: (pixel: number, coverage: number, x: number, y: number) => void): void {
-    const { grid, chart } = this,
-      same = chart === SAME
+    const { grid, chart } = this
+    const same = chart === SAME
     for (let j = 0; j < mask.height; j++) {
       const y = grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm
       for (let i = 0; i < mask.width; i++) {
         const c = mask.data[j * mask.width + i]!
         if (c <= 0.002) continue
-        const x = grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm,
-          at = same ? null : chart.back([x, y])
+        const x = grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm
+        const at = same ? null : chart.back([x, y])
         if (same) visit((mask.j0 + j) * grid.width + mask.i0 + i, c, x, y)
         else if (at) visit((mask.j0 + j) * grid.width + mask.i0 + i, c, at[0], at[1])
       }
@@ -99,8 +99,8 @@ export class Easel implements HeadPicture {
   cover(mask: Mask, colour: string | LinearRgb | ((x: number, y: number) => LinearRgb), strength = 1): void {
     const fixed = typeof colour === 'string' ? linearOf(colour) : typeof colour === 'function' ? null : colour
     this.each(mask, (p, cover, x, y) => {
-      const c = fixed ?? (colour as (x: number, y: number) => LinearRgb)(x, y),
-        a = cover * strength
+      const c = fixed ?? (colour as (x: number, y: number) => LinearRgb)(x, y)
+      const a = cover * strength
       for (let k = 0; k < 3; k++) this.over[4 * p + k] = this.over[4 * p + k]! * (1 - a) + c[k]! * a
       this.over[4 * p + 3] = this.over[4 * p + 3]! * (1 - a) + a
     })
@@ -116,16 +116,16 @@ export const closedCurve = (points: readonly Point[]): Ring => Float64Array.from
  * @param width full width in mm at t in [0, 1] along it
  */
 export function strokeRing(points: readonly Point[], width: (t: number) => number): Ring {
-  const flat = points.length > 2 ? smoothThrough(points, false) : points.flat(),
-    n = flat.length / 2
-  const left: number[] = [],
-    right: number[] = []
+  const flat = points.length > 2 ? smoothThrough(points, false) : points.flat()
+  const n = flat.length / 2
+  const left: number[] = []
+  const right: number[] = []
   for (let i = 0; i < n; i++) {
-    const a = Math.max(0, i - 1),
-      b = Math.min(n - 1, i + 1)
-    const dx = flat[2 * b]! - flat[2 * a]!,
-      dy = flat[2 * b + 1]! - flat[2 * a + 1]!,
-      l = Math.hypot(dx, dy) || 1
+    const a = Math.max(0, i - 1)
+    const b = Math.min(n - 1, i + 1)
+    const dx = flat[2 * b]! - flat[2 * a]!
+    const dy = flat[2 * b + 1]! - flat[2 * a + 1]!
+    const l = Math.hypot(dx, dy) || 1
     const h = width(i / (n - 1)) / 2
     left.push(flat[2 * i]! - (dy / l) * h, flat[2 * i + 1]! + (dx / l) * h)
     right.unshift(flat[2 * i]! + (dy / l) * h, flat[2 * i + 1]! - (dx / l) * h)

@@ -11,8 +11,8 @@ type SideOf = Readonly<Record<SideLandmark, Point>>
 /** Blush, brows, nose, lips and eyes, drawn from the landmarks. */
 export function drawFeatures(easel: Easel, whole: Face, skin: LinearRgb, eyes: 'open' | 'closed'): void {
   const { landmarks: face, form } = whole
-  const young = 1 - form.grown,
-    k = form.kx
+  const young = 1 - form.grown
+  const k = form.kx
   const rose: LinearRgb = mixLinear(skin, [skin[0] * 0.98, skin[1] * 0.5, skin[2] * 0.48], 1)
   for (const side of [face.left, face.right]) {
     const out = Math.sign(side.pupil[0])
@@ -33,13 +33,13 @@ export function drawFeatures(easel: Easel, whole: Face, skin: LinearRgb, eyes: '
 }
 
 const oval = ([x, y]: Point, rx: number, ry: number, turn = 0): Float64Array => {
-  const out = new Float64Array(64),
-    c = Math.cos(turn),
-    s = Math.sin(turn)
+  const out = new Float64Array(64)
+  const c = Math.cos(turn)
+  const s = Math.sin(turn)
   for (let i = 0; i < 32; i++) {
-    const a = (2 * Math.PI * i) / 32,
-      u = rx * Math.cos(a),
-      v = ry * Math.sin(a)
+    const a = (2 * Math.PI * i) / 32
+    const u = rx * Math.cos(a)
+    const v = ry * Math.sin(a)
     out[2 * i] = x + c * u - s * v
     out[2 * i + 1] = y + s * u + c * v
   }
@@ -48,15 +48,20 @@ const oval = ([x, y]: Point, rx: number, ry: number, turn = 0): Float64Array => 
 
 /** Fine hairs, lying outward and up at the start and along the brow at its tail. */
 function drawBrow(easel: Easel, side: SideOf, skin: LinearRgb, form: Form): void {
-  const young = 1 - form.grown,
-    k = form.kx * (1 - 0.28 * young),
-    dark = mixLinear(linearOf('#2a1b13'), skin, 0.02 + 0.2 * young)
-  const out = Math.sign(side.browPeak[0]),
-    line = [side.browStart, mix(side.browStart, side.browPeak, 0.5), side.browPeak, side.browTail] as const
+  const young = 1 - form.grown
+  const k = form.kx * (1 - 0.28 * young)
+  const dark = mixLinear(linearOf('#2a1b13'), skin, 0.02 + 0.2 * young)
+  const out = Math.sign(side.browPeak[0])
+  const line = [
+    side.browStart,
+    mix(side.browStart, side.browPeak, 0.5),
+    side.browPeak,
+    side.browTail,
+  ] as const
   const along = (t: number): Point => {
-    const n = Math.min(2.999, t * 3),
-      i = Math.floor(n),
-      [x, y] = mix(line[i]!, line[i + 1]!, n - i)
+    const n = Math.min(2.999, t * 3)
+    const i = Math.floor(n)
+    const [x, y] = mix(line[i]!, line[i + 1]!, n - i)
     return [x, y - 1.6 * k * (1 - 0.5 * young) * Math.sin(Math.PI * Math.min(1, t * 1.1))]
   }
   const body = strokeRing(
@@ -65,13 +70,14 @@ function drawBrow(easel: Easel, side: SideOf, skin: LinearRgb, form: Form): void
   )
   easel.tint(easel.shape(body, 1.1 * k), dark, 0.62 - 0.2 * young)
   for (let i = 0; i < 84; i++) {
-    const t = (i + hash(i, 1)) / 84,
-      [x, y] = along(t),
-      thick = 2.4 * k * (1 - 0.75 * smoothstep(0.45, 1, t))
-    const across = (hash(i, 2) - 0.5) * 2 * thick,
-      lean = 1.25 * (1 - smoothstep(0, 0.75, t)) + 0.12 + (hash(i, 3) - 0.5) * 0.3 + (across / thick) * 0.25
-    const length = (3.6 + 2.6 * hash(i, 4)) * k,
-      from: Point = [x, y + across]
+    const t = (i + hash(i, 1)) / 84
+    const [x, y] = along(t)
+    const thick = 2.4 * k * (1 - 0.75 * smoothstep(0.45, 1, t))
+    const across = (hash(i, 2) - 0.5) * 2 * thick
+    const lean =
+      1.25 * (1 - smoothstep(0, 0.75, t)) + 0.12 + (hash(i, 3) - 0.5) * 0.3 + (across / thick) * 0.25
+    const length = (3.6 + 2.6 * hash(i, 4)) * k
+    const from: Point = [x, y + across]
     const to: Point = [
       x + out * Math.cos(lean) * length,
       y + across - Math.sin(lean) * length + 0.35 * t * length,
@@ -88,9 +94,9 @@ function drawBrow(easel: Easel, side: SideOf, skin: LinearRgb, form: Form): void
 }
 
 function drawNostril(easel: Easel, face: Landmarks, side: SideOf, { kx: k, ky }: Form): void {
-  const out = Math.sign(side.noseWing[0]),
-    [, base] = face.mid.noseBase,
-    wing = side.noseWing
+  const out = Math.sign(side.noseWing[0])
+  const [, base] = face.mid.noseBase
+  const wing = side.noseWing
   easel.tint(
     easel.shape(oval([wing[0] * 0.46, base - 1.1 * ky], 3.4 * k, 1.35 * k, 0.28 * out), 0.7 * k),
     '#1d0d0a',
@@ -117,12 +123,12 @@ function drawNostril(easel: Easel, face: Landmarks, side: SideOf, { kx: k, ky }:
 
 function drawLips(easel: Easel, whole: Face, skin: LinearRgb): void {
   const {
-      landmarks: face,
-      form: { kx: k, ky },
-    } = whole,
-    { mouth, lowerLip } = face.mid,
-    l = face.left.mouthCorner,
-    r = face.right.mouthCorner
+    landmarks: face,
+    form: { kx: k, ky },
+  } = whole
+  const { mouth, lowerLip } = face.mid
+  const l = face.left.mouthCorner
+  const r = face.right.mouthCorner
   const lip = mixLinear([skin[0] * 0.8, skin[1] * 0.46, skin[2] * 0.46], linearOf('#8a3b3f'), 0.22)
   // Along from the middle of the mouth (0) to a corner (1), beside the midline at that height.
   const half = (corner: Point, t: number, middle: Point, dy: number): Point => [
@@ -161,20 +167,20 @@ function drawEye(
   eyes: 'open' | 'closed',
   young: number,
 ): void {
-  const inner = side.innerEye,
-    outer = side.outerEye,
-    [px, py] = side.pupil,
-    out = Math.sign(px)
+  const inner = side.innerEye
+  const outer = side.outerEye
+  const [px, py] = side.pupil
+  const out = Math.sign(px)
   // Everything scales with the eye's width, but a child's eye stands open wider and its iris is nearly a grown one's.
-  const k = Math.abs(outer[0] - inner[0]) / 28.5,
-    tall = k * (1 + 0.4 * young),
-    ir = 0.42 + 0.58 * k
+  const k = Math.abs(outer[0] - inner[0]) / 28.5
+  const tall = k * (1 + 0.4 * young)
+  const ir = 0.42 + 0.58 * k
   const at = (t: number): Point => mix(inner, outer, t)
   const lift = (t: number, h: number): Point => [at(t)[0], at(t)[1] + h * tall]
   const upper: Point[] = [inner, lift(0.16, -2.9), lift(0.38, -4.8), lift(0.6, -5.1), lift(0.84, -3.2), outer]
   const lower: Point[] = [inner, lift(0.2, 1.9), lift(0.45, 3.7), lift(0.7, 3.7), lift(0.88, 2), outer]
-  const lash = mixLinear(linearOf('#1a1210'), skin, 0.03),
-    deep: LinearRgb = [skin[0] * 0.5, skin[1] * 0.36, skin[2] * 0.32]
+  const lash = mixLinear(linearOf('#1a1210'), skin, 0.03)
+  const deep: LinearRgb = [skin[0] * 0.5, skin[1] * 0.36, skin[2] * 0.32]
   // The fold above the lid, and the soft shade beneath the eye.
   easel.tint(
     easel.shape(
@@ -207,10 +213,10 @@ function drawEye(
       0.9,
     )
     for (let i = 0; i < 22; i++) {
-      const t = 0.12 + (0.86 * i) / 21,
-        from = lift(t, 3.9 * Math.sin(Math.PI * Math.min(1, 0.06 + 0.9 * t)) ** 0.8)
-      const length = (2.6 + 2.2 * t) * k,
-        dx = out * (t - 0.32) * 1.5
+      const t = 0.12 + (0.86 * i) / 21
+      const from = lift(t, 3.9 * Math.sin(Math.PI * Math.min(1, 0.06 + 0.9 * t)) ** 0.8)
+      const length = (2.6 + 2.2 * t) * k
+      const dx = out * (t - 0.32) * 1.5
       easel.cover(
         easel.shape(
           strokeRing(
@@ -229,22 +235,22 @@ function drawEye(
     }
     return
   }
-  const eye = closedCurve([...upper, ...lower.slice(1, -1).reverse()]),
-    iris: Point = [px, py - 0.5 * k]
+  const eye = closedCurve([...upper, ...lower.slice(1, -1).reverse()])
+  const iris: Point = [px, py - 0.5 * k]
   easel.cover(easel.shape(eye, 0.25), (x, y) => {
-    const d = Math.hypot(x - iris[0], y - iris[1]) / ir,
-      shade = 0.4 + 0.6 * smoothstep(-5 * k, k, y - py),
-      round = 1 - 0.32 * smoothstep(6, 15, Math.abs(x - px) / k)
+    const d = Math.hypot(x - iris[0], y - iris[1]) / ir
+    const shade = 0.4 + 0.6 * smoothstep(-5 * k, k, y - py)
+    const round = 1 - 0.32 * smoothstep(6, 15, Math.abs(x - px) / k)
     const white: LinearRgb = [0.64 * shade * round, 0.6 * shade * round, 0.57 * shade * round]
     if (d > 6.6) return white
-    const spoke = hash(Math.floor(Math.atan2(y - iris[1], x - iris[0]) * 14), 7),
-      body = mixLinear(
-        linearOf('#4f3520'),
-        linearOf('#80603a'),
-        0.5 * spoke + 0.5 * smoothstep(-3, 5, y - iris[1]),
-      )
-    const rim = mixLinear(body, linearOf('#20140d'), smoothstep(4.2, 6, d)),
-      pupil = mixLinear(linearOf('#050404'), rim, smoothstep(2.1, 2.7, d))
+    const spoke = hash(Math.floor(Math.atan2(y - iris[1], x - iris[0]) * 14), 7)
+    const body = mixLinear(
+      linearOf('#4f3520'),
+      linearOf('#80603a'),
+      0.5 * spoke + 0.5 * smoothstep(-3, 5, y - iris[1]),
+    )
+    const rim = mixLinear(body, linearOf('#20140d'), smoothstep(4.2, 6, d))
+    const pupil = mixLinear(linearOf('#050404'), rim, smoothstep(2.1, 2.7, d))
     const lit: LinearRgb = [
       pupil[0] * (0.5 + 0.5 * shade),
       pupil[1] * (0.5 + 0.5 * shade),
@@ -277,11 +283,11 @@ function drawEye(
   )
   easel.cover(easel.shape(strokeRing(lower, tapered(0.55 * k, 0.15 * k)), 0.3 * k), deep, 0.75)
   for (let i = 0; i < 20; i++) {
-    const t = 0.1 + (0.9 * i) / 19,
-      h = -5.3 * Math.sin(Math.PI * Math.min(1, 0.08 + 0.86 * t)) ** 0.8,
-      from = lift(t, t > 0.97 ? 0 : h * 0.96)
-    const length = (1.6 + 2.4 * t) * k,
-      dx = out * (t - 0.3) * 1.25
+    const t = 0.1 + (0.9 * i) / 19
+    const h = -5.3 * Math.sin(Math.PI * Math.min(1, 0.08 + 0.86 * t)) ** 0.8
+    const from = lift(t, t > 0.97 ? 0 : h * 0.96)
+    const length = (1.6 + 2.4 * t) * k
+    const dx = out * (t - 0.3) * 1.25
     easel.cover(
       easel.shape(
         strokeRing(

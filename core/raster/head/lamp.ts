@@ -9,14 +9,14 @@ const unit = (x: number, y: number, z: number): readonly [number, number, number
   return [x / l, y / l, z / l]
 }
 /** A lamp from up left, and a weak fill from the right. */
-const KEY = unit(-0.42, -0.5, 0.76),
-  FILL = unit(0.75, 0.05, 0.55),
-  HALF = unit(KEY[0], KEY[1], KEY[2] + 1)
+const KEY = unit(-0.42, -0.5, 0.76)
+const FILL = unit(0.75, 0.05, 0.55)
+const HALF = unit(KEY[0], KEY[1], KEY[2] + 1)
 
 /** How much light falls on skin of a unit normal (1 = full), and how much shine it sends to the painter. */
 export function lightOn(nx: number, ny: number, nz: number): { light: number; gloss: number } {
-  const key = Math.max(0, (nx * KEY[0] + ny * KEY[1] + nz * KEY[2]) * 0.9 + 0.1),
-    fill = Math.max(0, nx * FILL[0] + ny * FILL[1] + nz * FILL[2])
+  const key = Math.max(0, (nx * KEY[0] + ny * KEY[1] + nz * KEY[2]) * 0.9 + 0.1)
+  const fill = Math.max(0, nx * FILL[0] + ny * FILL[1] + nz * FILL[2])
   return {
     light: 0.2 + 0.85 * key + 0.16 * fill - 0.05 * ny,
     gloss: 0.045 * Math.max(0, nx * HALF[0] + ny * HALF[1] + nz * HALF[2]) ** 22,

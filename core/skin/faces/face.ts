@@ -63,14 +63,14 @@ export const MEAN_MID = {
   lowerLip: 83,
   chin: 118,
 } as const
-export const MEAN_CROWN = -121,
-  MEAN_FOOT = 120.5,
-  MEAN_WIDTH = 133.5
+export const MEAN_CROWN = -121
+export const MEAN_FOOT = 120.5
+export const MEAN_WIDTH = 133.5
 
 /** The tape measures that a face of some age and build would give. */
 export function tapeOf({ landmarks: { mid, left, right } }: Face): TapeMeasures {
-  const brow = (left.browPeak[1] + right.browPeak[1]) / 2,
-    tenth = (v: number) => Math.round(v * 10) / 10
+  const brow = (left.browPeak[1] + right.browPeak[1]) / 2
+  const tenth = (v: number) => Math.round(v * 10) / 10
   return {
     temples: tenth(right.temple[0] - left.temple[0]),
     hairlineToBrow: tenth(brow - mid.hairline[1]),
@@ -98,14 +98,14 @@ export function faceOf(canvas: Pick<FaceCanvas, 'build' | 'measures' | 'nudges'>
 
 /** A face from breadths and heights; what they leave open keeps the proportions of the mean adult. */
 function fromMeasures(m: FaceMeasures, age: number): Face {
-  const kx = m.faceWidth / MEAN_WIDTH,
-    ky = m.faceHeight / MEAN_MID.chin,
-    grown = Math.min(1, (Math.min(age, GROWN) - YOUNGEST) / (GROWN - YOUNGEST))
-  const skullWidth = ((0.45 * skullGrown(age)) / widthGrown(age) + 0.55) * kx,
-    skullHeight = (((0.55 * skullGrown(age)) / heightGrown(age) + 0.45) * (ky + m.forehead / 65)) / 2
+  const kx = m.faceWidth / MEAN_WIDTH
+  const ky = m.faceHeight / MEAN_MID.chin
+  const grown = Math.min(1, (Math.min(age, GROWN) - YOUNGEST) / (GROWN - YOUNGEST))
+  const skullWidth = ((0.45 * skullGrown(age)) / widthGrown(age) + 0.55) * kx
+  const skullHeight = (((0.55 * skullGrown(age)) / heightGrown(age) + 0.45) * (ky + m.forehead / 65)) / 2
   const nose = m.noseHeight / MEAN_MID.noseBase
-  const brow = m.outerEyes / 89,
-    young = 1 - grown
+  const brow = m.outerEyes / 89
+  const young = 1 - grown
   // Below the nose, what is left of the face's height is shared as on the mean adult.
   const below = (y: number) =>
     m.noseHeight +
@@ -166,9 +166,9 @@ function fromMeasures(m: FaceMeasures, age: number): Face {
 
 /** The parts of a form that follow from where the landmarks lie. */
 function formed(form: Form, { mid, left, right }: Landmarks): Form {
-  const brow = (left.browPeak[1] + right.browPeak[1]) / 2,
-    foot = mid.chin[1] + 2.5 * form.ky,
-    crown = Math.min(MEAN_CROWN * form.skullHeight, mid.hairline[1] - 38)
+  const brow = (left.browPeak[1] + right.browPeak[1]) / 2
+  const foot = mid.chin[1] + 2.5 * form.ky
+  const crown = Math.min(MEAN_CROWN * form.skullHeight, mid.hairline[1] - 38)
   const rows = [
     [MEAN_CROWN, crown],
     [MEAN_MID.hairline, mid.hairline[1]],
@@ -181,14 +181,14 @@ function formed(form: Form, { mid, left, right }: Landmarks): Form {
   ] as const
   // Past the ends the map goes on straight, so that it can be turned round everywhere.
   const ends = (rows: readonly (readonly [number, number])[]) => {
-    const f = monotoneCubic(rows),
-      [x0, y0] = rows[0]!,
-      [x1, y1] = rows.at(-1)!
+    const f = monotoneCubic(rows)
+    const [x0, y0] = rows[0]!
+    const [x1, y1] = rows.at(-1)!
     return (x: number) => (x < x0 ? y0 + (x - x0) : x > x1 ? y1 + (x - x1) : f(x))
   }
   const wide = (ym: number) => {
-    const t = Math.min(1, Math.max(0, (ym + 30) / 70)),
-      low = t * t * (3 - 2 * t)
+    const t = Math.min(1, Math.max(0, (ym + 30) / 70))
+    const low = t * t * (3 - 2 * t)
     // A child's cheeks are full down to the jaw.
     const cheeks = 1 + 0.07 * (1 - form.grown) * Math.exp(-(((ym - 72) / 26) ** 2))
     return (form.skullWidth + (form.kx - form.skullWidth) * low) * cheeks
@@ -207,14 +207,14 @@ function formed(form: Form, { mid, left, right }: Landmarks): Form {
 function fromTape(face: Face, tape: TapeMeasures, age: number): Face {
   const wrong = tapeProblems(tape)
   if (wrong.length) throw new RangeError(wrong.join(' '))
-  const was = tapeOf(face),
-    m = face.measures,
-    wide = tape.temples / was.temples,
-    { right } = face.landmarks
+  const was = tapeOf(face)
+  const m = face.measures
+  const wide = tape.temples / was.temples
+  const { right } = face.landmarks
   // Brow to chin covers the brow's height over the nasion too; both parts grow alike.
-  const tall = tape.browToChin / was.browToChin,
-    brow = right.browPeak[1] * tall,
-    inner = tape.innerEyes / was.innerEyes
+  const tall = tape.browToChin / was.browToChin
+  const brow = right.browPeak[1] * tall
+  const inner = tape.innerEyes / was.innerEyes
   const next = fromMeasures(
     {
       faceWidth: m.faceWidth * wide,
@@ -230,8 +230,8 @@ function fromTape(face: Face, tape: TapeMeasures, age: number): Face {
     age,
   )
   // What fromMeasures gave brow and temples by proportion is put exactly where the tape says.
-  const dy = brow - next.landmarks.right.browPeak[1],
-    dx = tape.temples / 2 - next.landmarks.right.temple[0]
+  const dy = brow - next.landmarks.right.browPeak[1]
+  const dx = tape.temples / 2 - next.landmarks.right.temple[0]
   const fixed = movedLandmarks(next.landmarks, (id, [x, y]) => {
     if (id.includes('.brow')) return [x, y + dy]
     return id.endsWith('.temple') ? [x + Math.sign(x) * dx, y] : [x, y]

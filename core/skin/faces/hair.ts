@@ -34,18 +34,18 @@ export const hairCrown = monotoneCubic([
 
 /** A point of the face as it lies on the mean adult, seen from the hair's pole: angle from straight up (degrees, 0 to 180) and distance (mm). */
 export function hairPolar(form: Form, x: number, y: number): { angle: number; r: number } {
-  const ym = form.toMean(y),
-    xm = x / form.wide(ym),
-    dy = ym - HAIR_POLE
+  const ym = form.toMean(y)
+  const xm = x / form.wide(ym)
+  const dy = ym - HAIR_POLE
   return { angle: degrees(Math.atan2(Math.abs(xm), -dy)), r: Math.sqrt(xm * xm + dy * dy) }
 }
 
 /** The region of the picture that hair covers, mm. */
 export function hairRing(form: Form): Ring {
   const at = (radius: (angle: number) => number, angle: number): Point => {
-    const r = radius(Math.abs(angle)),
-      xm = r * Math.sin(radians(angle)),
-      ym = HAIR_POLE - r * Math.cos(radians(angle))
+    const r = radius(Math.abs(angle))
+    const xm = r * Math.sin(radians(angle))
+    const ym = HAIR_POLE - r * Math.cos(radians(angle))
     return [xm * form.wide(ym), form.fromMean(ym)]
   }
   const points: number[] = []

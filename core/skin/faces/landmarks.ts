@@ -144,8 +144,8 @@ export function landmarkProblem(face: Landmarks): string | null {
     for (const name of SIDE_LANDMARKS)
       if (out * face[side][name][0] < INNERMOST) return `The ${side} ${WORDS[name]} cannot cross the midline.`
     for (const [way, first, second, gap] of ORDER) {
-      const a = of(first),
-        b = of(second)
+      const a = of(first)
+      const b = of(second)
       const room = way === 'in' ? out * (b.at[0] - a.at[0]) : b.at[1] - a.at[1]
       if (room < gap)
         return `The ${a.words} must stay at least ${gap} mm ${way === 'in' ? 'nearer the midline than' : 'above'} the ${b.words}.`

@@ -43,9 +43,9 @@ export interface FaceMeasures {
   readonly mouth: number
 }
 
-export const YOUNGEST = 3,
-  GROWN = 18,
-  OLDEST = 99
+export const YOUNGEST = 3
+export const GROWN = 18
+export const OLDEST = 99
 
 /** Fractions of the adult value reached at an age (from memory, coarse). */
 const grown = (values: readonly [number, number, number, number, number]) =>
@@ -69,9 +69,9 @@ export function pupilDistance(age: number, build: Build): number {
 export function measuresAt(age: number, build: Build): FaceMeasures {
   if (!(age >= YOUNGEST && age <= OLDEST))
     throw new RangeError(`An age of ${age} cannot be: faces are drawn for ${YOUNGEST} to ${OLDEST} years.`)
-  const adult = ADULT_MEANS[build],
-    w = widthGrown(age),
-    h = heightGrown(age)
+  const adult = ADULT_MEANS[build]
+  const w = widthGrown(age)
+  const h = heightGrown(age)
   return {
     faceWidth: adult.faceWidth * w,
     faceHeight: adult.faceHeight * h,

@@ -9,8 +9,8 @@ export interface ConeShape {
 }
 
 /** Half angles tabulated, and how far round the table goes: a little past the back, so that a sheet may lap over it. */
-const ENTRIES = 3000,
-  ROUND = 1.3 * Math.PI
+const ENTRIES = 3000
+const ROUND = 1.3 * Math.PI
 
 /** Half width of an ellipse of a girth whose depth is `flat` times its width, mm: Ramanujan's perimeter (1914), turned round. */
 export function halfWidthOfGirth(girth: number, flat: number): number {
@@ -32,9 +32,9 @@ export interface ConeSurface extends Surface {
  * and its distance from the apex along it; without growth the apex is at infinity and the skin's own coordinates are the plane.
  */
 export function cone({ half, growth, flat }: ConeShape): ConeSurface {
-  const arc = new Float64Array(ENTRIES + 1),
-    turn = new Float64Array(ENTRIES + 1),
-    step = ROUND / ENTRIES
+  const arc = new Float64Array(ENTRIES + 1)
+  const turn = new Float64Array(ENTRIES + 1)
+  const step = ROUND / ENTRIES
   const ruling = (angle: number): [number, number, number] => [
     growth * Math.sin(angle),
     1,
@@ -42,15 +42,15 @@ export function cone({ half, growth, flat }: ConeShape): ConeSurface {
   ]
   const length = (angle: number) => Math.hypot(...ruling(angle))
   for (let i = 1; i <= ENTRIES; i++) {
-    const a = (i - 1) * step,
-      b = i * step,
-      speed = (t: number) => Math.sqrt(Math.cos(t) ** 2 + (flat * Math.sin(t)) ** 2)
+    const a = (i - 1) * step
+    const b = i * step
+    const speed = (t: number) => Math.sqrt(Math.cos(t) ** 2 + (flat * Math.sin(t)) ** 2)
     // Simpson's rule over each entry.
     arc[i] = arc[i - 1]! + (step / 6) * (speed(a) + 4 * speed((a + b) / 2) + speed(b))
-    const p = ruling(a),
-      q = ruling(b),
-      lp = length(a),
-      lq = length(b)
+    const p = ruling(a)
+    const q = ruling(b)
+    const lp = length(a)
+    const lq = length(b)
     turn[i] =
       turn[i - 1]! +
       2 *
@@ -59,8 +59,8 @@ export function cone({ half, growth, flat }: ConeShape): ConeSurface {
         )
   }
   const read = (table: Float64Array, angle: number): number => {
-    const v = Math.min(ENTRIES, Math.abs(angle) / step),
-      i = Math.min(ENTRIES - 1, Math.floor(v))
+    const v = Math.min(ENTRIES, Math.abs(angle) / step)
+    const i = Math.min(ENTRIES - 1, Math.floor(v))
     return Math.sign(angle) * (table[i]! + (v - i) * (table[i + 1]! - table[i]!))
   }
   const find = (table: Float64Array, value: number): number => {
@@ -77,24 +77,24 @@ export function cone({ half, growth, flat }: ConeShape): ConeSurface {
     )
   }
   const halfWidth = (y: number) => Math.max(1, half + growth * y)
-  const angle = (x: number, y: number) => find(arc, x / halfWidth(y)),
-    across = (a: number, y: number) => halfWidth(y) * read(arc, a)
-  const straight = Math.abs(growth) < 1e-9,
-    apex = straight ? 0 : -half / growth,
-    way = growth > 0 ? 1 : -1
+  const angle = (x: number, y: number) => find(arc, x / halfWidth(y))
+  const across = (a: number, y: number) => halfWidth(y) * read(arc, a)
+  const straight = Math.abs(growth) < 1e-9
+  const apex = straight ? 0 : -half / growth
+  const way = growth > 0 ? 1 : -1
 
   /** The unrolled plane, and back. */
   const unrolled = (x: number, y: number): Point => {
     if (straight) return [x, y]
-    const a = angle(x, y),
-      far = Math.abs(y - apex) * length(a),
-      t = read(turn, a)
+    const a = angle(x, y)
+    const far = Math.abs(y - apex) * length(a)
+    const t = read(turn, a)
     return [far * Math.sin(t), way * far * Math.cos(t)]
   }
   const rolled = (px: number, py: number): Point => {
     if (straight) return [px, py]
-    const a = find(turn, Math.atan2(px, way * py)),
-      y = apex + (way * Math.hypot(px, py)) / length(a)
+    const a = find(turn, Math.atan2(px, way * py))
+    const y = apex + (way * Math.hypot(px, py)) / length(a)
     return [across(a, y), y]
   }
   return {
@@ -103,26 +103,26 @@ export function cone({ half, growth, flat }: ConeShape): ConeSurface {
     halfWidth,
     unrolls: true,
     position(x, y, out, k = 0) {
-      const a = angle(x, y),
-        w = halfWidth(y)
+      const a = angle(x, y)
+      const w = halfWidth(y)
       out[k] = w * Math.sin(a)
       out[k + 1] = y
       out[k + 2] = w * flat * Math.cos(a)
     },
     normal(x, y, out) {
-      const a = angle(x, y),
-        nx = flat * Math.sin(a),
-        nz = Math.cos(a),
-        l = Math.hypot(nx, growth * flat, nz)
+      const a = angle(x, y)
+      const nx = flat * Math.sin(a)
+      const nz = Math.cos(a)
+      const l = Math.hypot(nx, growth * flat, nz)
       out[0] = nx / l
       out[1] = (-growth * flat) / l
       out[2] = nz / l
     },
     exponential: remembering((at): Exponential => {
-      const [ox, oy] = unrolled(...at),
-        t = straight ? 0 : read(turn, angle(...at)),
-        c = Math.cos(t),
-        s = way * Math.sin(t)
+      const [ox, oy] = unrolled(...at)
+      const t = straight ? 0 : read(turn, angle(...at))
+      const c = Math.cos(t)
+      const s = way * Math.sin(t)
       return {
         to(u, v, out, k) {
           const [x, y] = rolled(ox + u * c + v * s, oy - u * s + v * c)
@@ -130,9 +130,9 @@ export function cone({ half, growth, flat }: ConeShape): ConeSurface {
           out[k + 1] = y
         },
         from(x, y) {
-          const [px, py] = unrolled(x, y),
-            dx = px - ox,
-            dy = py - oy
+          const [px, py] = unrolled(x, y)
+          const dx = px - ox
+          const dy = py - oy
           return [dx * c - dy * s, dx * s + dy * c]
         },
         stretch: () => 0,

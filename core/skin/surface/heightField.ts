@@ -3,8 +3,8 @@ import type { HeightTable } from './spline'
 import { remembering, type Exponential, type Surface } from './surface'
 
 /** Rays shot from the middle of a sheet and the length of a step along them, mm. */
-const FINE = { rays: 72, step: 1 },
-  QUICK = { rays: 32, step: 2.5 }
+const FINE = { rays: 72, step: 1 }
+const QUICK = { rays: 32, step: 2.5 }
 /** Farther than this nothing is followed, mm; from there on rays go straight. */
 const FARTHEST = 420
 
@@ -51,9 +51,9 @@ class Fan implements Exponential {
     private readonly grid: { rays: number; step: number },
   ) {
     table.jet(at[0], at[1], this.jet)
-    const l = 1 / Math.sqrt(1 + this.jet[1]! ** 2 + this.jet[2]! ** 2),
-      nx = -this.jet[1]! * l,
-      ny = -this.jet[2]! * l
+    const l = 1 / Math.sqrt(1 + this.jet[1]! ** 2 + this.jet[2]! ** 2)
+    const nx = -this.jet[1]! * l
+    const ny = -this.jet[2]! * l
     // The plane turned from the picture's by the smallest turn: so mirror images stay mirror images.
     this.e1 = [1 - (nx * nx) / (1 + l), (-nx * ny) / (1 + l)]
     this.e2 = [(-nx * ny) / (1 + l), 1 - (ny * ny) / (1 + l)]
@@ -61,32 +61,32 @@ class Fan implements Exponential {
     this.head = new Float64Array(4 * rays)
     this.sag = new Float64Array(2 * rays * 65)
     for (let i = 0; i < rays; i++) {
-      const a = (2 * Math.PI * i) / rays,
-        c = Math.cos(a),
-        s = Math.sin(a)
+      const a = (2 * Math.PI * i) / rays
+      const c = Math.cos(a)
+      const s = Math.sin(a)
       this.head.set([at[0], at[1], c * this.e1[0] + s * this.e2[0], c * this.e1[1] + s * this.e2[1]], 4 * i)
     }
   }
 
   to(u: number, v: number, out: Float64Array, k: number): void {
-    const { rays, step } = this.grid,
-      r = Math.sqrt(u * u + v * v) / step
-    const ring = Math.min(FARTHEST / step - 1, Math.floor(r)),
-      f = Math.min(1, r - ring)
+    const { rays, step } = this.grid
+    const r = Math.sqrt(u * u + v * v) / step
+    const ring = Math.min(FARTHEST / step - 1, Math.floor(r))
+    const f = Math.min(1, r - ring)
     if (ring + 1 > this.rings) this.grow(ring + 1)
     let a = (Math.atan2(v, u) * rays) / (2 * Math.PI)
     if (a < 0) a += rays
-    const i = Math.floor(a),
-      g = a - i,
-      i0 = 2 * (i % rays),
-      i1 = 2 * ((i + 1) % rays),
-      inner = 2 * rays * ring,
-      outer = inner + 2 * rays,
-      { sag } = this
-    const w00 = (1 - f) * (1 - g),
-      w01 = (1 - f) * g,
-      w10 = f * (1 - g),
-      w11 = f * g
+    const i = Math.floor(a)
+    const g = a - i
+    const i0 = 2 * (i % rays)
+    const i1 = 2 * ((i + 1) % rays)
+    const inner = 2 * rays * ring
+    const outer = inner + 2 * rays
+    const { sag } = this
+    const w00 = (1 - f) * (1 - g)
+    const w01 = (1 - f) * g
+    const w10 = f * (1 - g)
+    const w11 = f * g
     out[k] =
       this.at[0] +
       u * this.e1[0] +
@@ -106,20 +106,20 @@ class Fan implements Exponential {
   }
 
   from(x: number, y: number): Point {
-    const { at, e1, e2 } = this,
-      det = e1[0] * e2[1] - e2[0] * e1[1],
-      dx = x - at[0],
-      dy = y - at[1],
-      here = new Float64Array(6)
+    const { at, e1, e2 } = this
+    const det = e1[0] * e2[1] - e2[0] * e1[1]
+    const dx = x - at[0]
+    const dy = y - at[1]
+    const here = new Float64Array(6)
     let u = (dx * e2[1] - dy * e2[0]) / det,
       v = (dy * e1[0] - dx * e1[1]) / det,
       best: Point = [u, v],
       least = Infinity
     for (let n = 0; n < 24; n++) {
       this.to(u, v, here, 0)
-      const fx = x - here[0]!,
-        fy = y - here[1]!,
-        miss = Math.hypot(fx, fy)
+      const fx = x - here[0]!
+      const fy = y - here[1]!
+      const miss = Math.hypot(fx, fy)
       if (miss < least) {
         least = miss
         best = [u, v]
@@ -128,17 +128,17 @@ class Fan implements Exponential {
       const h = 0.4
       this.to(u + h, v, here, 2)
       this.to(u, v + h, here, 4)
-      const a = (here[2]! - here[0]!) / h,
-        b = (here[4]! - here[0]!) / h,
-        c = (here[3]! - here[1]!) / h,
-        d = (here[5]! - here[1]!) / h,
-        jac = a * d - b * c
+      const a = (here[2]! - here[0]!) / h
+      const b = (here[4]! - here[0]!) / h
+      const c = (here[3]! - here[1]!) / h
+      const d = (here[5]! - here[1]!) / h
+      const jac = a * d - b * c
       if (Math.abs(jac) < 1e-4) break
       // Where the skin falls away a whole step can overshoot.
-      const du = (fx * d - fy * b) / jac,
-        dv = (fy * a - fx * c) / jac,
-        long = Math.hypot(du, dv),
-        k = long > 25 ? 25 / long : 1
+      const du = (fx * d - fy * b) / jac
+      const dv = (fy * a - fx * c) / jac
+      const long = Math.hypot(du, dv)
+      const k = long > 25 ? 25 / long : 1
       u += du * k
       v += dv * k
     }
@@ -146,13 +146,13 @@ class Fan implements Exponential {
   }
 
   stretch(u: number, v: number): number {
-    const { rays } = this.grid,
-      r = Math.hypot(u, v),
-      turn = (2 * Math.PI) / rays
+    const { rays } = this.grid
+    const r = Math.hypot(u, v)
+    const turn = (2 * Math.PI) / rays
     if (r < this.grid.step) return 0
-    const a = Math.atan2(v, u),
-      left = this.space(r, a - turn),
-      right = this.space(r, a + turn)
+    const a = Math.atan2(v, u)
+    const left = this.space(r, a - turn)
+    const right = this.space(r, a + turn)
     return (
       Math.hypot(left[0] - right[0], left[1] - right[1], left[2] - right[2]) / (2 * Math.sin(turn) * r) - 1
     )
@@ -166,9 +166,9 @@ class Fan implements Exponential {
 
   /** Follows every ray by one more step (fourth-order Runge-Kutta) until there are that many rings. */
   private grow(rings: number): void {
-    const { rays, step: h } = this.grid,
-      { head, at, e1, e2 } = this,
-      d = new Float64Array(2)
+    const { rays, step: h } = this.grid
+    const { head, at, e1, e2 } = this
+    const d = new Float64Array(2)
     if (2 * rays * (rings + 1) > this.sag.length) {
       const more = new Float64Array(2 * rays * (rings + 33))
       more.set(this.sag)
@@ -176,35 +176,35 @@ class Fan implements Exponential {
     }
     for (let n = this.rings + 1; n <= rings; n++) {
       for (let i = 0; i < rays; i++) {
-        const o = 4 * i,
-          x = head[o]!,
-          y = head[o + 1]!,
-          p = head[o + 2]!,
-          q = head[o + 3]!
+        const o = 4 * i
+        const x = head[o]!
+        const y = head[o + 1]!
+        const p = head[o + 2]!
+        const q = head[o + 3]!
         this.bend(x, y, p, q, d)
-        const ax = d[0]!,
-          ay = d[1]!,
-          p2 = p + (h / 2) * ax,
-          q2 = q + (h / 2) * ay
+        const ax = d[0]!
+        const ay = d[1]!
+        const p2 = p + (h / 2) * ax
+        const q2 = q + (h / 2) * ay
         this.bend(x + (h / 2) * p, y + (h / 2) * q, p2, q2, d)
-        const bx = d[0]!,
-          by = d[1]!,
-          p3 = p + (h / 2) * bx,
-          q3 = q + (h / 2) * by
+        const bx = d[0]!
+        const by = d[1]!
+        const p3 = p + (h / 2) * bx
+        const q3 = q + (h / 2) * by
         this.bend(x + (h / 2) * p2, y + (h / 2) * q2, p3, q3, d)
-        const cx = d[0]!,
-          cy = d[1]!,
-          p4 = p + h * cx,
-          q4 = q + h * cy
+        const cx = d[0]!
+        const cy = d[1]!
+        const p4 = p + h * cx
+        const q4 = q + h * cy
         this.bend(x + h * p3, y + h * q3, p4, q4, d)
         head[o] = x + (h / 6) * (p + 2 * p2 + 2 * p3 + p4)
         head[o + 1] = y + (h / 6) * (q + 2 * q2 + 2 * q3 + q4)
         head[o + 2] = p + (h / 6) * (ax + 2 * bx + 2 * cx + d[0]!)
         head[o + 3] = q + (h / 6) * (ay + 2 * by + 2 * cy + d[1]!)
-        const a = (2 * Math.PI * i) / rays,
-          u = n * h * Math.cos(a),
-          v = n * h * Math.sin(a),
-          at2 = 2 * (rays * n + i)
+        const a = (2 * Math.PI * i) / rays
+        const u = n * h * Math.cos(a)
+        const v = n * h * Math.sin(a)
+        const at2 = 2 * (rays * n + i)
         this.sag[at2] = head[o]! - at[0] - u * e1[0] - v * e2[0]
         this.sag[at2 + 1] = head[o + 1]! - at[1] - u * e1[1] - v * e2[1]
       }
@@ -220,9 +220,9 @@ class Fan implements Exponential {
       return
     }
     this.table.jet(x, y, jet)
-    const zx = jet[1]!,
-      zy = jet[2]!,
-      k = (jet[3]! * p * p + 2 * jet[4]! * p * q + jet[5]! * q * q) / (1 + zx * zx + zy * zy)
+    const zx = jet[1]!
+    const zy = jet[2]!
+    const k = (jet[3]! * p * p + 2 * jet[4]! * p * q + jet[5]! * q * q) / (1 + zx * zx + zy * zy)
     out[0] = -zx * k
     out[1] = -zy * k
   }

@@ -34,10 +34,10 @@ function prefilter(grid: Float64Array, from: number, step: number, n: number): v
  * @param box the part of the skin frame to cover, mm; past it the rim's values go on
  */
 export function tabulated(relief: (x: number, y: number) => number, box: Readonly<Box>): HeightTable {
-  const x0 = Math.floor(box.minX) - 2,
-    y0 = Math.floor(box.minY) - 2,
-    nx = Math.ceil(box.maxX) - x0 + 3,
-    ny = Math.ceil(box.maxY) - y0 + 3
+  const x0 = Math.floor(box.minX) - 2
+  const y0 = Math.floor(box.minY) - 2
+  const nx = Math.ceil(box.maxX) - x0 + 3
+  const ny = Math.ceil(box.maxY) - y0 + 3
   const grid = new Float64Array(nx * ny)
   for (let j = 0; j < ny; j++) for (let i = 0; i < nx; i++) grid[j * nx + i] = relief(x0 + i, y0 + j)
   for (let j = 0; j < ny; j++) prefilter(grid, j * nx, 1, nx)
@@ -45,22 +45,22 @@ export function tabulated(relief: (x: number, y: number) => number, box: Readonl
   const locate = (v: number, n: number) => (v < 1 ? 1 : v > n - 3 ? n - 3 : v)
   return {
     z(x, y) {
-      const u = locate(x - x0, nx),
-        v = locate(y - y0, ny),
-        i = Math.min(nx - 4, Math.floor(u)),
-        j = Math.min(ny - 4, Math.floor(v)),
-        s = u - i,
-        t = v - j
-      const s2 = s * s,
-        s3 = s2 * s,
-        t2 = t * t,
-        t3 = t2 * t
-      const a0 = 1 - 3 * s + 3 * s2 - s3,
-        a1 = 4 - 6 * s2 + 3 * s3,
-        a2 = 1 + 3 * s + 3 * s2 - 3 * s3
-      const b0 = 1 - 3 * t + 3 * t2 - t3,
-        b1 = 4 - 6 * t2 + 3 * t3,
-        b2 = 1 + 3 * t + 3 * t2 - 3 * t3
+      const u = locate(x - x0, nx)
+      const v = locate(y - y0, ny)
+      const i = Math.min(nx - 4, Math.floor(u))
+      const j = Math.min(ny - 4, Math.floor(v))
+      const s = u - i
+      const t = v - j
+      const s2 = s * s
+      const s3 = s2 * s
+      const t2 = t * t
+      const t3 = t2 * t
+      const a0 = 1 - 3 * s + 3 * s2 - s3
+      const a1 = 4 - 6 * s2 + 3 * s3
+      const a2 = 1 + 3 * s + 3 * s2 - 3 * s3
+      const b0 = 1 - 3 * t + 3 * t2 - t3
+      const b1 = 4 - 6 * t2 + 3 * t3
+      const b2 = 1 + 3 * t + 3 * t2 - 3 * t3
       let sum = 0
       for (let q = 0, row = (j - 1) * nx + i - 1; q < 4; q++, row += nx)
         sum +=
@@ -69,28 +69,28 @@ export function tabulated(relief: (x: number, y: number) => number, box: Readonl
       return sum / 36
     },
     jet(x, y, out) {
-      const u = locate(x - x0, nx),
-        v = locate(y - y0, ny),
-        i = Math.min(nx - 4, Math.floor(u)),
-        j = Math.min(ny - 4, Math.floor(v)),
-        s = u - i,
-        t = v - j
-      const s2 = s * s,
-        s3 = s2 * s,
-        t2 = t * t,
-        t3 = t2 * t
-      const a0 = (1 - 3 * s + 3 * s2 - s3) / 6,
-        a1 = (4 - 6 * s2 + 3 * s3) / 6,
-        a2 = (1 + 3 * s + 3 * s2 - 3 * s3) / 6,
-        a3 = s3 / 6
-      const d0 = -(1 - 2 * s + s2) / 2,
-        d1 = (3 * s2 - 4 * s) / 2,
-        d2 = (1 + 2 * s - 3 * s2) / 2,
-        d3 = s2 / 2
-      const e0 = 1 - s,
-        e1 = 3 * s - 2,
-        e2 = 1 - 3 * s,
-        e3 = s
+      const u = locate(x - x0, nx)
+      const v = locate(y - y0, ny)
+      const i = Math.min(nx - 4, Math.floor(u))
+      const j = Math.min(ny - 4, Math.floor(v))
+      const s = u - i
+      const t = v - j
+      const s2 = s * s
+      const s3 = s2 * s
+      const t2 = t * t
+      const t3 = t2 * t
+      const a0 = (1 - 3 * s + 3 * s2 - s3) / 6
+      const a1 = (4 - 6 * s2 + 3 * s3) / 6
+      const a2 = (1 + 3 * s + 3 * s2 - 3 * s3) / 6
+      const a3 = s3 / 6
+      const d0 = -(1 - 2 * s + s2) / 2
+      const d1 = (3 * s2 - 4 * s) / 2
+      const d2 = (1 + 2 * s - 3 * s2) / 2
+      const d3 = s2 / 2
+      const e0 = 1 - s
+      const e1 = 3 * s - 2
+      const e2 = 1 - 3 * s
+      const e3 = s
       let z = 0,
         zx = 0,
         zy = 0,
@@ -98,14 +98,14 @@ export function tabulated(relief: (x: number, y: number) => number, box: Readonl
         zxy = 0,
         zyy = 0
       for (let q = 0; q < 4; q++) {
-        const row = (j - 1 + q) * nx + i - 1,
-          g0 = grid[row]!,
-          g1 = grid[row + 1]!,
-          g2 = grid[row + 2]!,
-          g3 = grid[row + 3]!
-        const line = a0 * g0 + a1 * g1 + a2 * g2 + a3 * g3,
-          slope = d0 * g0 + d1 * g1 + d2 * g2 + d3 * g3,
-          bend = e0 * g0 + e1 * g1 + e2 * g2 + e3 * g3
+        const row = (j - 1 + q) * nx + i - 1
+        const g0 = grid[row]!
+        const g1 = grid[row + 1]!
+        const g2 = grid[row + 2]!
+        const g3 = grid[row + 3]!
+        const line = a0 * g0 + a1 * g1 + a2 * g2 + a3 * g3
+        const slope = d0 * g0 + d1 * g1 + d2 * g2 + d3 * g3
+        const bend = e0 * g0 + e1 * g1 + e2 * g2 + e3 * g3
         const b =
           q === 0
             ? (1 - 3 * t + 3 * t2 - t3) / 6

@@ -29,8 +29,8 @@ export function edgesOf({ openings }: Pick<SheetGeometry, 'openings'>): Edges {
     [o.outer, ...o.holes].map((ring, i) => ({ ring, opening, inward: (i === 0) === signedArea(ring) > 0 })),
   )
   const count = rings.reduce((n, r) => n + r.ring.length / 2, 0)
-  const make = () => new Float64Array(count),
-    ints = () => new Int32Array(count)
+  const make = () => new Float64Array(count)
+  const ints = () => new Int32Array(count)
   const e = {
     count,
     x0: make(),
@@ -47,12 +47,12 @@ export function edgesOf({ openings }: Pick<SheetGeometry, 'openings'>): Edges {
   }
   let k = 0
   rings.forEach(({ ring, opening, inward }, r) => {
-    const n = ring.length / 2,
-      first = k
+    const n = ring.length / 2
+    const first = k
     let way = 0
     for (let i = 0; i < n; i++, k++) {
-      const a = inward ? i : n - 1 - i,
-        b = inward ? (i + 1) % n : (2 * n - 2 - i) % n
+      const a = inward ? i : n - 1 - i
+      const b = inward ? (i + 1) % n : (2 * n - 2 - i) % n
       e.x0[k] = ring[2 * a]!
       e.y0[k] = ring[2 * a + 1]!
       e.x1[k] = ring[2 * b]!
@@ -88,23 +88,23 @@ export function nearestOf(e: Edges, i: number, j: number, out: Float64Array): vo
 
 /** The distance of a point from a piece, mm. */
 export function distanceTo(e: Edges, k: number, x: number, y: number): number {
-  const x0 = e.x0[k]!,
-    y0 = e.y0[k]!,
-    x1 = e.x1[k]!,
-    y1 = e.y1[k]!,
-    t = shareAlong(x, y, x0, y0, x1, y1)
+  const x0 = e.x0[k]!
+  const y0 = e.y0[k]!
+  const x1 = e.x1[k]!
+  const y1 = e.y1[k]!
+  const t = shareAlong(x, y, x0, y0, x1, y1)
   return Math.hypot(x - x0 - t * (x1 - x0), y - y0 - t * (y1 - y0))
 }
 
 function project(x: number, y: number, e: Edges, k: number, out: Float64Array, swap: boolean): void {
-  const x0 = e.x0[k]!,
-    y0 = e.y0[k]!,
-    x1 = e.x1[k]!,
-    y1 = e.y1[k]!,
-    t = shareAlong(x, y, x0, y0, x1, y1)
-  const qx = x0 + t * (x1 - x0),
-    qy = y0 + t * (y1 - y0),
-    d = Math.hypot(x - qx, y - qy)
+  const x0 = e.x0[k]!
+  const y0 = e.y0[k]!
+  const x1 = e.x1[k]!
+  const y1 = e.y1[k]!
+  const t = shareAlong(x, y, x0, y0, x1, y1)
+  const qx = x0 + t * (x1 - x0)
+  const qy = y0 + t * (y1 - y0)
+  const d = Math.hypot(x - qx, y - qy)
   if (d >= out[4]!) return
   if (swap) out.set([qx, qy, x, y, d])
   else out.set([x, y, qx, qy, d])

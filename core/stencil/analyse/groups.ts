@@ -10,9 +10,9 @@ export interface OpeningGroup {
 export function proposedGroups(openings: readonly Polygon[]): OpeningGroup[] {
   const features = openings
     .map((o, i) => {
-      const area = polygonArea(o),
-        box = boxOf(o.outer),
-        round = (4 * Math.PI * Math.abs(signedArea(o.outer))) / perimeter(o.outer) ** 2
+      const area = polygonArea(o)
+      const box = boxOf(o.outer)
+      const round = (4 * Math.PI * Math.abs(signedArea(o.outer))) / perimeter(o.outer) ** 2
       return { i, area, round, long: Math.max(box.maxX - box.minX, box.maxY - box.minY) }
     })
     .sort((a, b) => b.area - a.area)
@@ -27,11 +27,11 @@ export function proposedGroups(openings: readonly Polygon[]): OpeningGroup[] {
   }
   const taken = new Map<string, number>()
   return groups.slice(0, 12).map(g => {
-    const { round, area } = g[Math.floor(g.length / 2)]!,
-      size = area > 120 ? 'large' : area > 20 ? 'medium' : 'small'
-    const word = round > 0.93 ? 'dots' : round > 0.62 ? 'shapes' : round > 0.38 ? 'leaves' : 'lines',
-      name = `${size} ${word}`,
-      n = (taken.get(name) ?? 0) + 1
+    const { round, area } = g[Math.floor(g.length / 2)]!
+    const size = area > 120 ? 'large' : area > 20 ? 'medium' : 'small'
+    const word = round > 0.93 ? 'dots' : round > 0.62 ? 'shapes' : round > 0.38 ? 'leaves' : 'lines'
+    const name = `${size} ${word}`
+    const n = (taken.get(name) ?? 0) + 1
     taken.set(name, n)
     return { name: n > 1 ? `${name} ${n}` : name, openings: g.map(f => f.i).sort((a, b) => a - b) }
   })

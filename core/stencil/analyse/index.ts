@@ -67,8 +67,8 @@ export function analyse(
     found = necksOf(edges, reach)
   }
   onProgress('measuring slots', 0.5)
-  const slots = slotsOf(sheet, edges, found.necks, reach),
-    slot = slots.reduce((a, s) => (s.width < a.width ? s : a))
+  const slots = slotsOf(sheet, edges, found.necks, reach)
+  const slot = slots.reduce((a, s) => (s.width < a.width ? s : a))
   onProgress('looking for symmetry', 0.65)
   const symmetry = symmetryOf(sheet.openings)
   onProgress('looking for a lattice', 0.9)

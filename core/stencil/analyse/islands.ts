@@ -52,9 +52,9 @@ function enclosedByOne(openings: readonly Polygon[]): Island[] {
 /** Points in which two openings touch, with the numbers of both. */
 function touchesOf(openings: readonly Polygon[]): { at: Point; pair: readonly [number, number] }[] {
   if (openings.length < 2) return []
-  const boxes = openings.map(o => boxOf(o.outer)),
-    index = new Flatbush(openings.length),
-    found: { at: Point; pair: readonly [number, number] }[] = []
+  const boxes = openings.map(o => boxOf(o.outer))
+  const index = new Flatbush(openings.length)
+  const found: { at: Point; pair: readonly [number, number] }[] = []
   for (const b of boxes) index.add(b.minX, b.minY, b.maxX, b.maxY)
   index.finish()
   openings.forEach((o, i) => {
@@ -63,8 +63,8 @@ function touchesOf(openings: readonly Polygon[]): { at: Point; pair: readonly [n
       if (k === i) continue
       // A corner of one on the edge of the other.
       for (let p = 0; p < o.outer.length; p += 2) {
-        const x = o.outer[p]!,
-          y = o.outer[p + 1]!
+        const x = o.outer[p]!
+        const y = o.outer[p + 1]!
         if (
           x < boxes[k]!.minX - NOTHING ||
           x > boxes[k]!.maxX + NOTHING ||
@@ -110,8 +110,8 @@ function enclosedByTouching(openings: readonly Polygon[]): Island[] {
   )
     .flatMap(whole => whole.holes)
     .flatMap((hole): Island[] => {
-      const area = Math.abs(signedArea(hole)),
-        at = touches.filter(t => nearRing(hole, t.at, 4 * NOTHING))
+      const area = Math.abs(signedArea(hole))
+      const at = touches.filter(t => nearRing(hole, t.at, 4 * NOTHING))
       if (at.length === 0 || (own.has(Math.round(area)) && at.length < 2)) return []
       const inside = openings
         .filter(o => ringHolds(hole, o.outer[0]!, o.outer[1]!))

@@ -7,8 +7,8 @@ const WAYS = 12
 /** How far a ring reaches from a point in each of some directions, mm (its support function): tells shapes of one area apart, and how they lie. */
 function reachOf(ring: Ring, [cx, cy]: Point): number[] {
   return Array.from({ length: WAYS }, (_, k) => {
-    const ux = Math.cos((2 * Math.PI * k) / WAYS),
-      uy = Math.sin((2 * Math.PI * k) / WAYS)
+    const ux = Math.cos((2 * Math.PI * k) / WAYS)
+    const uy = Math.sin((2 * Math.PI * k) / WAYS)
     let far = -Infinity
     for (let i = 0; i < ring.length; i += 2)
       far = Math.max(far, (ring[i]! - cx) * ux + (ring[i + 1]! - cy) * uy)
@@ -36,10 +36,10 @@ const SUPPORT = 0.9
 export function latticeOf(openings: readonly Polygon[]): Lattice | null {
   if (openings.length < LEAST) return null
   const items = openings.map(o => {
-      const c = centroidOf([o])
-      return { c, area: polygonArea(o), reach: reachOf(o.outer, c) }
-    }),
-    index = new Flatbush(items.length)
+    const c = centroidOf([o])
+    return { c, area: polygonArea(o), reach: reachOf(o.outer, c) }
+  })
+  const index = new Flatbush(items.length)
   for (const { c } of items) index.add(c[0], c[1], c[0], c[1])
   index.finish()
   type Item = (typeof items)[number]
@@ -89,8 +89,8 @@ export function latticeOf(openings: readonly Polygon[]): Lattice | null {
       squares = 0
     for (const item of items) {
       const { c } = item
-      const x = c[0] + v[0],
-        y = c[1] + v[1]
+      const x = c[0] + v[0]
+      const y = c[1] + v[1]
       if (
         x < index.minX - TOLERANCE ||
         x > index.maxX + TOLERANCE ||
@@ -99,12 +99,12 @@ export function latticeOf(openings: readonly Polygon[]): Lattice | null {
       )
         continue
       inside++
-      const [n] = index.neighbors(x, y, 1, TOLERANCE * 2),
-        other = n === undefined ? undefined : items[n]
+      const [n] = index.neighbors(x, y, 1, TOLERANCE * 2)
+      const other = n === undefined ? undefined : items[n]
       if (!other || !alike(other, item)) continue
       hits++
-      const dx = other.c[0] - c[0],
-        dy = other.c[1] - c[1]
+      const dx = other.c[0] - c[0]
+      const dy = other.c[1] - c[1]
       sx += dx
       sy += dy
       squares += dx * dx + dy * dy

@@ -27,10 +27,10 @@ export function necksOf(
   onProgress: (done: number) => void = () => {},
   only: number | null = null,
 ): Necks {
-  const bridges: Neck[] = [],
-    necks: Neck[] = [],
-    near = new Float64Array(5),
-    seen = new Set<string>()
+  const bridges: Neck[] = []
+  const necks: Neck[] = []
+  const near = new Float64Array(5)
+  const seen = new Set<string>()
   const [first, last] =
     only === null ? [0, e.count] : [e.opening.indexOf(only), e.opening.lastIndexOf(only) + 1]
   for (let i = first; i < last; i++) {
@@ -47,10 +47,10 @@ export function necksOf(
       nearestOf(e, i, j, near)
       const width = near[4]!
       if (width > reach || width < 1e-7) continue
-      const px = near[0]!,
-        py = near[1]!,
-        qx = near[2]!,
-        qy = near[3]!
+      const px = near[0]!
+      const py = near[1]!
+      const qx = near[2]!
+      const qy = near[3]!
       if (e.ring[i] === e.ring[j] && wiggle(e, i, j, near)) continue
       if (slides(e, i, px, py, qx, qy, width) || slides(e, j, qx, qy, px, py, width)) continue
       const into = side(e, i, px, py, qx - px, qy - py)
@@ -71,9 +71,9 @@ function thinned(list: Neck[]): Neck[] {
   return list
     .sort((a, b) => a.width - b.width)
     .filter(({ width, from, to, openings }) => {
-      const key = [...openings].sort((a, b) => a - b).join(),
-        near = kept.get(key) ?? [],
-        mid: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
+      const key = [...openings].sort((a, b) => a - b).join()
+      const near = kept.get(key) ?? []
+      const mid: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
       if (near.some(p => Math.hypot(p[0] - mid[0], p[1] - mid[1]) < Math.max(2, 2 * width))) return false
       kept.set(key, [...near, mid])
       return true
@@ -82,8 +82,8 @@ function thinned(list: Neck[]): Neck[] {
 
 /** Whether two places of one ring lie so near along it that the narrow place between them is only a roughness of the edge. */
 function wiggle(e: Edges, i: number, j: number, near: Float64Array): boolean {
-  const a = e.along[i]! + Math.hypot(near[0]! - e.x0[i]!, near[1]! - e.y0[i]!),
-    b = e.along[j]! + Math.hypot(near[2]! - e.x0[j]!, near[3]! - e.y0[j]!)
+  const a = e.along[i]! + Math.hypot(near[0]! - e.x0[i]!, near[1]! - e.y0[i]!)
+  const b = e.along[j]! + Math.hypot(near[2]! - e.x0[j]!, near[3]! - e.y0[j]!)
   const way = Math.min(Math.abs(a - b), e.whole[i]! - Math.abs(a - b))
   return way < 0.4 || way < 1.5 * near[4]!
 }
@@ -91,8 +91,8 @@ function wiggle(e: Edges, i: number, j: number, near: Float64Array): boolean {
 /** Whether the point p on piece k comes nearer to q on a neighbouring piece of its ring. */
 function slides(e: Edges, k: number, px: number, py: number, qx: number, qy: number, width: number): boolean {
   const least = width * (1 - 1e-6) - 1e-7
-  const atStart = Math.hypot(px - e.x0[k]!, py - e.y0[k]!) < 1e-6,
-    atEnd = Math.hypot(px - e.x1[k]!, py - e.y1[k]!) < 1e-6
+  const atStart = Math.hypot(px - e.x0[k]!, py - e.y0[k]!) < 1e-6
+  const atEnd = Math.hypot(px - e.x1[k]!, py - e.y1[k]!) < 1e-6
   return (
     (atStart && distanceTo(e, e.before[k]!, qx, qy) < least) ||
     (atEnd && distanceTo(e, e.after[k]!, qx, qy) < least)
@@ -102,9 +102,9 @@ function slides(e: Edges, k: number, px: number, py: number, qx: number, qy: num
 /** Whether a direction from p leads into the opening (1), into the material (-1), or along the edge (0). */
 function side(e: Edges, k: number, px: number, py: number, dx: number, dy: number): number {
   const at = (m: number) => {
-    const ex = e.x1[m]! - e.x0[m]!,
-      ey = e.y1[m]! - e.y0[m]!,
-      l = Math.hypot(ex, ey) || 1
+    const ex = e.x1[m]! - e.x0[m]!
+    const ey = e.y1[m]! - e.y0[m]!
+    const l = Math.hypot(ex, ey) || 1
     return (-ey * dx + ex * dy) / l
   }
   let s = at(k)
@@ -126,10 +126,10 @@ function crossed(e: Edges, i: number, j: number, px: number, py: number, qx: num
   const turn = (ax: number, ay: number, bx: number, by: number, cx: number, cy: number) =>
     (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
   return hits.some(k => {
-    const a = turn(px, py, qx, qy, e.x0[k]!, e.y0[k]!),
-      b = turn(px, py, qx, qy, e.x1[k]!, e.y1[k]!)
-    const c = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, px, py),
-      d = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, qx, qy)
+    const a = turn(px, py, qx, qy, e.x0[k]!, e.y0[k]!)
+    const b = turn(px, py, qx, qy, e.x1[k]!, e.y1[k]!)
+    const c = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, px, py)
+    const d = turn(e.x0[k]!, e.y0[k]!, e.x1[k]!, e.y1[k]!, qx, qy)
     return a * b < 0 && c * d < 0
   })
 }

@@ -46,8 +46,8 @@ interface Item {
  * Candidates are found from the openings' middles alone, and only the good ones are measured exactly.
  */
 export function symmetryOf(openings: readonly Polygon[]): Symmetry {
-  const items: Item[] = openings.map(shape => ({ c: centroidOf([shape]), area: polygonArea(shape), shape })),
-    centre = centroidOf(openings)
+  const items: Item[] = openings.map(shape => ({ c: centroidOf([shape]), area: polygonArea(shape), shape }))
+  const centre = centroidOf(openings)
   const index = new Flatbush(Math.max(1, items.length))
   for (const { c } of items) index.add(c[0], c[1], c[0], c[1])
   if (items.length === 0) index.add(0, 0, 0, 0)
@@ -59,9 +59,9 @@ export function symmetryOf(openings: readonly Polygon[]): Symmetry {
   const score = (map: Affine) => iouUnder(items, index, map)
 
   const fair = candidateAngles(items, centre, openings)
-      .map(angle => ({ angle, iou: score(mirror(angle)) }))
-      .filter(a => a.iou > SYMMETRIC_IOU),
-    axes: Axis[] = []
+    .map(angle => ({ angle, iou: score(mirror(angle)) }))
+    .filter(a => a.iou > SYMMETRIC_IOU)
+  const axes: Axis[] = []
   // Two angles close together are one axis found twice: the better one is it, and of equally good ones the plainer.
   for (const axis of fair.sort((a, b) =>
     Math.abs(a.iou - b.iou) > 1e-4 ? b.iou - a.iou : plainness(a.angle) - plainness(b.angle),
@@ -114,8 +114,8 @@ function candidateAngles(items: readonly Item[], centre: Point, openings: readon
     for (const o of openings.slice(0, 3)) {
       const rim: { r: number; a: number }[] = []
       for (let i = 0; i < o.outer.length; i += 2) rim.push(polar([o.outer[i]!, o.outer[i + 1]!]))
-      const far = Math.max(...rim.map(p => p.r)),
-        tips = rim.filter(p => p.r > far - 0.03 * far - 0.01).slice(0, 90)
+      const far = Math.max(...rim.map(p => p.r))
+      const tips = rim.filter(p => p.r > far - 0.03 * far - 0.01).slice(0, 90)
       for (const q of tips) add((tips[0]!.a + q.a) / 2)
     }
   }
@@ -135,13 +135,13 @@ function grouped<T>(list: readonly T[], same: (a: T, b: T) => boolean): T[][] {
 
 /** Intersection over union of the openings with their image, opening by opening; gives up early when it cannot be good. */
 function iouUnder(items: readonly Item[], index: Flatbush, map: Affine): number {
-  const total = items.reduce((a, i) => a + i.area, 0),
-    pairs: [Item, Item][] = []
+  const total = items.reduce((a, i) => a + i.area, 0)
+  const pairs: [Item, Item][] = []
   let lost = 0
   for (const item of items) {
-    const [a, b, c, d, e, f] = map,
-      x = a * item.c[0] + c * item.c[1] + e,
-      y = b * item.c[0] + d * item.c[1] + f
+    const [a, b, c, d, e, f] = map
+    const x = a * item.c[0] + c * item.c[1] + e
+    const y = b * item.c[0] + d * item.c[1] + f
     // Several openings may share a middle, as rings do: the one of the nearest area is meant.
     const near = index.neighbors(x, y, 8, Math.sqrt(item.area) * 0.35 + 0.2).map(n => items[n]!)
     const other = near.sort((p, q) => Math.abs(p.area - item.area) - Math.abs(q.area - item.area))[0]

@@ -9,8 +9,8 @@ import { necksOf, type Neck } from './necks'
 
 /** The largest disc that fits into an opening: twice its radius is how wide the opening gets. */
 export function widestDisc(opening: Polygon): { at: Point; width: number } {
-  const box = boxOf(opening.outer),
-    size = Math.min(box.maxX - box.minX, box.maxY - box.minY)
+  const box = boxOf(opening.outer)
+  const size = Math.min(box.maxX - box.minX, box.maxY - box.minY)
   const disc = polylabel(
     [opening.outer, ...opening.holes].map(ring => pointsOf(ring)),
     Math.max(0.01, size * 0.004),
@@ -33,13 +33,13 @@ export interface Slot {
 export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck[], reach: number): Slot[] {
   const tightest = new Map<number, Neck>()
   for (const neck of necks) {
-    const opening = neck.openings[0],
-      known = tightest.get(opening)
+    const opening = neck.openings[0]
+    const known = tightest.get(opening)
     if (!known || neck.width < known.width) tightest.set(opening, neck)
   }
   return sheet.openings.map((opening, i) => {
-    const { at, width } = widestDisc(opening),
-      neck = tightest.get(i) ?? (width > reach ? necksOf(edges, width, () => {}, i).necks[0] : undefined)
+    const { at, width } = widestDisc(opening)
+    const neck = tightest.get(i) ?? (width > reach ? necksOf(edges, width, () => {}, i).necks[0] : undefined)
     if (neck && neck.width < width) return { opening: i, width: neck.width, from: neck.from, to: neck.to }
     return { opening: i, width, from: [at[0] - width / 2, at[1]], to: [at[0] + width / 2, at[1]] }
   })
@@ -61,8 +61,8 @@ export function edgeMargin(sheet: SheetGeometry): { width: number; opening: numb
     // A corner of the edge may come nearer to the side of an opening than any of its corners.
     const box = boxOf(o.outer)
     for (let i = 0; i < outline.length; i += 2) {
-      const x = outline[i]!,
-        y = outline[i + 1]!
+      const x = outline[i]!
+      const y = outline[i + 1]!
       if (Math.max(box.minX - x, x - box.maxX, box.minY - y, y - box.maxY) >= width) continue
       const d = distanceToRing(o.outer, x, y)
       if (d < width) {
@@ -78,13 +78,13 @@ export function edgeMargin(sheet: SheetGeometry): { width: number; opening: numb
 export function distanceToRing(ring: Ring, x: number, y: number): number {
   let least = Infinity
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-    const ax = ring[j]!,
-      ay = ring[j + 1]!,
-      bx = ring[i]!,
-      by = ring[i + 1]!,
-      t = shareAlong(x, y, ax, ay, bx, by)
-    const u = x - ax - t * (bx - ax),
-      v = y - ay - t * (by - ay)
+    const ax = ring[j]!
+    const ay = ring[j + 1]!
+    const bx = ring[i]!
+    const by = ring[i + 1]!
+    const t = shareAlong(x, y, ax, ay, bx, by)
+    const u = x - ax - t * (bx - ax)
+    const v = y - ay - t * (by - ay)
     least = Math.min(least, u * u + v * v)
   }
   return Math.sqrt(least)

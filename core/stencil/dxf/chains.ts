@@ -34,9 +34,9 @@ class Ends {
   nearest(x: number, y: number, reach: number): { piece: number; far: number; turned: boolean } | null {
     const [n] = this.index.neighbors(x, y, 1, reach, i => !this.used[i >> 1])
     if (n === undefined) return null
-    const piece = n >> 1,
-      p = this.pieces[piece]!,
-      turned = n % 2 === 1
+    const piece = n >> 1
+    const p = this.pieces[piece]!
+    const turned = n % 2 === 1
     return {
       piece,
       turned,
@@ -54,24 +54,24 @@ export function chained(
   pieces: readonly Trace[],
   reach: number,
 ): { loops: number[][]; open: number | null; widest: number } {
-  const runs = pieces.filter(p => p.points.length >= 4).map(p => p.points),
-    ends = new Ends(runs),
-    done = new Uint8Array(runs.length),
-    loops: number[][] = []
+  const runs = pieces.filter(p => p.points.length >= 4).map(p => p.points)
+  const ends = new Ends(runs)
+  const done = new Uint8Array(runs.length)
+  const loops: number[][] = []
   let open: number | null = null,
     widest = 0
   for (let start = runs.length - 1; start >= 0; start--) {
     if (done[start]) continue
     done[start] = 1
-    const chain = [...ends.use(start)],
-      gap = () => Math.hypot(chain.at(-2)! - chain[0]!, chain.at(-1)! - chain[1]!)
+    const chain = [...ends.use(start)]
+    const gap = () => Math.hypot(chain.at(-2)! - chain[0]!, chain.at(-1)! - chain[1]!)
     while (gap() > reach || chain.length < 6) {
       const next = ends.nearest(chain.at(-2)!, chain.at(-1)!, reach)
       if (!next) break
       done[next.piece] = 1
       widest = Math.max(widest, next.far)
-      const run = ends.use(next.piece),
-        onward = next.turned ? reversed(run) : run
+      const run = ends.use(next.piece)
+      const onward = next.turned ? reversed(run) : run
       for (let i = next.far < 1e-9 ? 2 : 0; i < onward.length; i++) chain.push(onward[i]!)
     }
     const last = gap()

@@ -15,9 +15,9 @@ export function arcPoints(
   to: number,
   tolerance = FLATTEN_MM,
 ): number[] {
-  const sweep = to > from ? to - from : to - from + 2 * Math.PI,
-    n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * sweep) / (2 * Math.PI))),
-    out: number[] = []
+  const sweep = to > from ? to - from : to - from + 2 * Math.PI
+  const n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * sweep) / (2 * Math.PI)))
+  const out: number[] = []
   for (let i = 0; i <= n; i++)
     out.push(cx + r * Math.cos(from + (sweep * i) / n), cy + r * Math.sin(from + (sweep * i) / n))
   return out
@@ -34,16 +34,16 @@ export function bulgePoints(
 ): number[] {
   const chord = Math.hypot(x1 - x0, y1 - y0)
   if (Math.abs(bulge) < 1e-9 || chord === 0) return [x1, y1]
-  const angle = 4 * Math.atan(bulge),
-    r = chord / (2 * Math.sin(Math.abs(angle) / 2)),
-    middle = Math.atan2(y1 - y0, x1 - x0)
+  const angle = 4 * Math.atan(bulge)
+  const r = chord / (2 * Math.sin(Math.abs(angle) / 2))
+  const middle = Math.atan2(y1 - y0, x1 - x0)
   // The centre lies left of the chord for a positive bulge under half a turn.
-  const away = r * Math.cos(angle / 2) * Math.sign(bulge),
-    cx = (x0 + x1) / 2 - Math.sin(middle) * away,
-    cy = (y0 + y1) / 2 + Math.cos(middle) * away
-  const from = Math.atan2(y0 - cy, x0 - cx),
-    n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * Math.abs(angle)) / (2 * Math.PI))),
-    out: number[] = []
+  const away = r * Math.cos(angle / 2) * Math.sign(bulge)
+  const cx = (x0 + x1) / 2 - Math.sin(middle) * away
+  const cy = (y0 + y1) / 2 + Math.cos(middle) * away
+  const from = Math.atan2(y0 - cy, x0 - cx)
+  const n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * Math.abs(angle)) / (2 * Math.PI)))
+  const out: number[] = []
   for (let i = 1; i < n; i++)
     out.push(cx + r * Math.cos(from + (angle * i) / n), cy + r * Math.sin(from + (angle * i) / n))
   return [...out, x1, y1]
@@ -60,14 +60,14 @@ export function ellipseArc(
   to: number,
   tolerance = FLATTEN_MM,
 ): Trace {
-  const full = Math.abs(Math.abs(to - from) - 2 * Math.PI) < 1e-6 || to === from,
-    sweep = full ? 2 * Math.PI : to > from ? to - from : to - from + 2 * Math.PI
-  const n = Math.max(8, Math.ceil((circlePieces(Math.hypot(mx, my), tolerance) * sweep) / (2 * Math.PI))),
-    points: number[] = []
+  const full = Math.abs(Math.abs(to - from) - 2 * Math.PI) < 1e-6 || to === from
+  const sweep = full ? 2 * Math.PI : to > from ? to - from : to - from + 2 * Math.PI
+  const n = Math.max(8, Math.ceil((circlePieces(Math.hypot(mx, my), tolerance) * sweep) / (2 * Math.PI)))
+  const points: number[] = []
   for (let i = 0; i < (full ? n : n + 1); i++) {
-    const t = from + (sweep * i) / n,
-      c = Math.cos(t),
-      s = Math.sin(t)
+    const t = from + (sweep * i) / n
+    const c = Math.cos(t)
+    const s = Math.sin(t)
     points.push(cx + mx * c - my * ratio * s, cy + my * c + mx * ratio * s)
   }
   return { points, closed: full }
@@ -87,21 +87,21 @@ export function splinePoints(
   weights: readonly number[] | null,
   perSpan = 24,
 ): number[] {
-  const n = control.length / 2,
-    out: number[] = []
+  const n = control.length / 2
+  const out: number[] = []
   if (knots.length !== n + degree + 1)
     throw new RangeError(`A spline has ${knots.length} knots where ${n + degree + 1} belong.`)
   const at = (u: number, span: number): [number, number] => {
     const d = Array.from({ length: degree + 1 }, (_, j) => {
-      const i = span - degree + j,
-        w = weights?.[i] ?? 1
+      const i = span - degree + j
+      const w = weights?.[i] ?? 1
       return [control[2 * i]! * w, control[2 * i + 1]! * w, w] as [number, number, number]
     })
     for (let r = 1; r <= degree; r++) {
       for (let j = degree; j >= r; j--) {
-        const i = span - degree + j,
-          width = knots[i + degree - r + 1]! - knots[i]!,
-          a = width === 0 ? 0 : (u - knots[i]!) / width
+        const i = span - degree + j
+        const width = knots[i + degree - r + 1]! - knots[i]!
+        const a = width === 0 ? 0 : (u - knots[i]!) / width
         for (let k = 0; k < 3; k++) d[j]![k] = (1 - a) * d[j - 1]![k]! + a * d[j]![k]!
       }
     }
@@ -109,8 +109,8 @@ export function splinePoints(
     return [x / w, y / w]
   }
   for (let span = degree; span < n; span++) {
-    const u0 = knots[span]!,
-      u1 = knots[span + 1]!
+    const u0 = knots[span]!
+    const u1 = knots[span + 1]!
     if (u1 <= u0) continue
     for (let i = 0; i < perSpan; i++) out.push(...at(u0 + ((u1 - u0) * i) / perSpan, span))
     if (span === n - 1) out.push(...at(u1, span))

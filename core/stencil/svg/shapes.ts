@@ -66,8 +66,8 @@ export function shapeRuns(name: string, attrs: Attributes, perUnit: number): Run
         : []
     }
     case 'ellipse': {
-      const rx = positive(attrs, 'rx'),
-        ry = positive(attrs, 'ry')
+      const rx = positive(attrs, 'rx')
+      const ry = positive(attrs, 'ry')
       return rx > 0 && ry > 0
         ? [
             {
@@ -101,10 +101,10 @@ export function shapeRuns(name: string, attrs: Attributes, perUnit: number): Run
 }
 
 function rectRuns(attrs: Attributes, tolerance: number): Run[] {
-  const x = userLength(attrs, 'x'),
-    y = userLength(attrs, 'y'),
-    w = positive(attrs, 'width'),
-    h = positive(attrs, 'height')
+  const x = userLength(attrs, 'x')
+  const y = userLength(attrs, 'y')
+  const w = positive(attrs, 'width')
+  const h = positive(attrs, 'height')
   if (!(w > 0 && h > 0)) return []
   const rx = Math.min(w / 2, positive(attrs, attrs.rx === undefined ? 'ry' : 'rx'))
   const ry = Math.min(h / 2, positive(attrs, attrs.ry === undefined ? 'rx' : 'ry'))
@@ -182,9 +182,9 @@ function pathRuns(d: string, tolerance: number): Run[] {
 export function ringFromRun(points: readonly number[]): Ring | null {
   const out: number[] = []
   for (let i = 0; i + 1 < points.length; i += 2) {
-    const x = points[i]!,
-      y = points[i + 1]!,
-      n = out.length
+    const x = points[i]!
+    const y = points[i + 1]!
+    const n = out.length
     if (n === 0 || Math.hypot(x - out[n - 2]!, y - out[n - 1]!) > 1e-6) out.push(x, y)
   }
   while (out.length > 2 && Math.hypot(out[0]! - out[out.length - 2]!, out[1]! - out[out.length - 1]!) <= 1e-6)

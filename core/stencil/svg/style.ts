@@ -21,9 +21,9 @@ const declared = (element: Element, name: string): string | undefined => {
 
 /** The style of an element inside a parent's; presentation attributes and the style attribute are read, style sheets are not. */
 export function styleOf(element: Element, parent: Style): Style {
-  const fill = declared(element, 'fill'),
-    stroke = declared(element, 'stroke'),
-    rule = declared(element, 'fill-rule')
+  const fill = declared(element, 'fill')
+  const stroke = declared(element, 'stroke')
+  const rule = declared(element, 'fill-rule')
   return {
     fill: fill === undefined || fill === 'inherit' ? parent.fill : fill !== 'none',
     stroke: stroke === undefined || stroke === 'inherit' ? parent.stroke : stroke !== 'none',

@@ -3,9 +3,9 @@ import { bridgeLadder } from '#core/stencil'
 
 /** The bridge ladder as a cut file (svg, dxf) or a 1:1 print (pdf). */
 export default defineEventHandler(async event => {
-  const as = getRouterParam(event, 'as'),
-    sheet = bridgeLadder(),
-    name = 'Bridge ladder'
+  const as = getRouterParam(event, 'as')
+  const sheet = bridgeLadder()
+  const name = 'Bridge ladder'
   if (as !== 'svg' && as !== 'dxf' && as !== 'pdf') throw refusal(404, 'The ladder comes as svg, dxf or pdf.')
   setHeader(
     event,

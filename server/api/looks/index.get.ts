@@ -3,8 +3,8 @@ import { canvasWords } from '#core/skin'
 
 /** The gallery: what a card shows of each look. */
 export default defineEventHandler(() => {
-  const world = worldsNow(),
-    kit = kitStamp()
+  const world = worldsNow()
+  const kit = kitStamp()
   return useHouse()
     .looks.all()
     .map(({ look, version, savedAt }) => ({

@@ -17,8 +17,8 @@ const QUICK = 400
 export default defineEventHandler(async event => {
   const sent = body.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(400, schemaSentences(sent.error))
-  const { file, widthMm, about, analysis, mendedFrom } = sent.data,
-    { stencils } = useHouse()
+  const { file, widthMm, about, analysis, mendedFrom } = sent.data
+  const { stencils } = useHouse()
   let read: FileRead
   try {
     read = readSheetFile(file, widthMm)

@@ -1,10 +1,10 @@
 /** The shapes of several sheets: `?ids=a,b,c`. Unknown ids are passed over. */
 export default defineEventHandler(event => {
-  const { stencils } = useHouse(),
-    ids = String(getQuery(event).ids ?? '')
-      .split(',')
-      .filter(Boolean)
-      .slice(0, 300)
+  const { stencils } = useHouse()
+  const ids = String(getQuery(event).ids ?? '')
+    .split(',')
+    .filter(Boolean)
+    .slice(0, 300)
   setHeader(event, 'content-type', 'application/json')
   return `{${ids
     .flatMap(id => {

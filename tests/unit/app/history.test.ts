@@ -6,8 +6,8 @@ describe('history', () => {
   it('undoes and redoes any run of edits to the same digits', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.nat(3), fc.double({ noNaN: true })), { maxLength: 30 }), edits => {
-        const history = new History({ list: [0, 0, 0, 0] }),
-          states = [history.present]
+        const history = new History({ list: [0, 0, 0, 0] })
+        const states = [history.present]
         for (const [i, v] of edits)
           if (
             history.edit('set', d => {

@@ -10,8 +10,8 @@ const doc = (): Doc => ({ steps: [{ id: 'a', paint: { name: 'white' } }] })
 
 describe('plain data', () => {
   it('unwraps reactive objects at any depth, and keeps what is plain already', () => {
-    const inner = reactive({ name: 'rose' }),
-      made = plain({ list: [inner, ref({ name: 'x' }).value], n: 1 })
+    const inner = reactive({ name: 'rose' })
+    const made = plain({ list: [inner, ref({ name: 'x' }).value], n: 1 })
     expect(structuredClone(made)).toEqual({ list: [{ name: 'rose' }, { name: 'x' }], n: 1 })
     expect(plain(made)).toBe(made)
     expect(plain({ made }).made).toBe(made)
@@ -28,9 +28,9 @@ describe('plain data', () => {
 
 describe('what enters a document', () => {
   it('can always be sent to a worker, however it was chosen', () => {
-    const history = new History(doc()),
-      chosen = ref({ name: 'rose' }),
-      shallow = shallowRef(reactive({ name: 'sea' }))
+    const history = new History(doc())
+    const chosen = ref({ name: 'rose' })
+    const shallow = shallowRef(reactive({ name: 'sea' }))
     history.edit('add', d => void d.steps.push({ id: 'b', paint: chosen.value }))
     history.edit('replace', d => {
       d.steps = [...d.steps, { id: 'c', paint: shallow.value }]
@@ -46,8 +46,8 @@ describe('what enters a document', () => {
   })
 
   it('does not follow what it was made from', () => {
-    const history = new History(doc()),
-      chosen = ref({ name: 'rose' })
+    const history = new History(doc())
+    const chosen = ref({ name: 'rose' })
     history.edit('add', d => void d.steps.push({ id: 'b', paint: chosen.value }))
     try {
       chosen.value.name = 'changed later'
@@ -69,8 +69,8 @@ describe('what enters a document', () => {
   })
 
   it('one that was wrong already can still be mended', () => {
-    const long = { steps: ['a', 'b', 'c', 'd'].map(id => ({ id, paint: { name: id } })) },
-      history = new History<Doc>(long, d => (d.steps.length > 2 ? 'At most two steps.' : null))
+    const long = { steps: ['a', 'b', 'c', 'd'].map(id => ({ id, paint: { name: id } })) }
+    const history = new History<Doc>(long, d => (d.steps.length > 2 ? 'At most two steps.' : null))
     expect(history.edit('take one out', d => void d.steps.pop())).toBe(true)
     expect(history.edit('take one out', d => void d.steps.pop())).toBe(true)
     expect(() => history.edit('add', d => void d.steps.push({ id: 'e', paint: { name: 'e' } }))).toThrow(

@@ -50,9 +50,9 @@ const whole = (l: Look, px: number): Uint8ClampedArray => {
 describe('the picture of the stage', () => {
   it('never puts a patch of one size into a picture of another, whatever was given up between', async () => {
     // Every pause hands over to whatever the page wishes next.
-    const queue: (() => void)[] = [],
-      stage = new StagePicture(bares, () => new Promise(resolve => queue.push(resolve))),
-      page = new Page()
+    const queue: (() => void)[] = []
+    const stage = new StagePicture(bares, () => new Promise(resolve => queue.push(resolve)))
+    const page = new Page()
     const drain = async (): Promise<void> => {
       for (let n = 0; n < 40; n++) {
         queue.splice(0).forEach(go => go())
@@ -65,8 +65,8 @@ describe('the picture of the stage', () => {
     await first
     const less = { ...look, steps: look.steps.slice(0, 2) }
     // A finer picture is begun and given up for a change at that fineness, before the page saw any of it.
-    const given = stage.update(wish(look, 1.5, page.have), keyOf),
-      next = stage.update(wish(less, 1.5, page.have), keyOf)
+    const given = stage.update(wish(look, 1.5, page.have), keyOf)
+    const next = stage.update(wish(less, 1.5, page.have), keyOf)
     await drain()
     expect(await given).toBeNull()
     page.take(await next)

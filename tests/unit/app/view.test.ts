@@ -4,12 +4,12 @@ import { groundOf, PLAIN_FACE } from '#core/skin'
 import { toScreen, toSkin, wholePicture, zoomed } from '../../../app/components/bench/stage/view'
 
 describe("the stage's view", () => {
-  const ground = groundOf(PLAIN_FACE, 30),
-    base = wholePicture(700, 624, 18, ground.box)
+  const ground = groundOf(PLAIN_FACE, 30)
+  const base = wholePicture(700, 624, 18, ground.box)
 
   it('shows the whole head beside the rulers', () => {
-    const [left, top] = toScreen(base, [ground.box.minX, ground.box.minY]),
-      [right, bottom] = toScreen(base, [ground.box.maxX, ground.box.maxY])
+    const [left, top] = toScreen(base, [ground.box.minX, ground.box.minY])
+    const [right, bottom] = toScreen(base, [ground.box.maxX, ground.box.maxY])
     expect(left).toBeGreaterThanOrEqual(18)
     expect(top).toBeGreaterThanOrEqual(18 - 1e-9)
     expect(right).toBeLessThanOrEqual(700)
@@ -31,10 +31,10 @@ describe("the stage's view", () => {
   })
 
   it('zooms about the pointer, which stays on its place of the skin', () => {
-    const pointer = [420, 210] as const,
-      before = toSkin(base, pointer)!,
-      near = zoomed(base, base, 2.2, pointer),
-      after = toSkin(near, pointer)!
+    const pointer = [420, 210] as const
+    const before = toSkin(base, pointer)!
+    const near = zoomed(base, base, 2.2, pointer)
+    const after = toSkin(near, pointer)!
     expect(near.k).toBeCloseTo(base.k * 2.2, 9)
     expect(after[0]).toBeCloseTo(before[0], 9)
     expect(after[1]).toBeCloseTo(before[1], 9)

@@ -47,8 +47,8 @@ function fixed(l: Look, check: string, list: Shows[] = []): Look {
 describe('what lies beneath', () => {
   const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const }
   it('is wet right after a base, dry where nothing lies or time has passed', () => {
-    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })]),
-      under = undersOf(l.steps, world).get('s')!
+    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })])
+    const under = undersOf(l.steps, world).get('s')!
     expect(under.state).toBe('wet')
     expect(under.wait).toBe(60)
     expect(
@@ -61,9 +61,9 @@ describe('what lies beneath', () => {
   })
 
   it('makes the print creep farther, until it is let dry', () => {
-    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })]),
-      wet = withUnders(world, l.steps),
-      step = l.steps[1] as SheetStep
+    const l = look([base, sheet('heart-crest', [0, -32], { dry: false })])
+    const wet = withUnders(world, l.steps)
+    const step = l.steps[1] as SheetStep
     const creep = (s: SheetStep) => closedBridges(s, s.passes[0]!, known.get('heart-crest')!, wet).creep
     expect(creep(step)).toBeGreaterThan(2.5 * creep({ ...step, dry: true }))
   })
@@ -78,8 +78,8 @@ describe('what lies beneath', () => {
 })
 
 describe('a line', () => {
-  const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const },
-    line = freshLine('l', 'swirl', [0, -34], paint('soot'), ground, [0, 0])
+  const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const }
+  const line = freshLine('l', 'swirl', [0, -34], paint('soot'), ground, [0, 0])
   it('drawn into wet paint is told, and one drawn later or elsewhere is not', () => {
     expect(found(look([base, line]), 'wetLine')).toMatchObject([
       { level: 'tip', stepId: 'l', why: expect.stringMatching(/^"Base" needs about \d+ s more/), fix: null },
@@ -94,12 +94,12 @@ describe('a line', () => {
 
 describe('bleeding', () => {
   it('closes the bridges that are narrower than it creeps from both sides, and no others', () => {
-    const s = pass(sheet('scales', [0, -34]), { wetness: 'runny' }),
-      { closed, creep } = closedBridges(s, s.passes[0]!, known.get('scales')!, world)
+    const s = pass(sheet('scales', [0, -34]), { wetness: 'runny' })
+    const { closed, creep } = closedBridges(s, s.passes[0]!, known.get('scales')!, world)
     expect(closed.length).toBeGreaterThan(10)
     expect(closed.every(b => b.width < 2 * creep + 1e-9)).toBe(true)
-    const narrowest = analyse(known.get('scales')!).bridge!.width,
-      dry = pass(s, { wetness: 'chalky' })
+    const narrowest = analyse(known.get('scales')!).bridge!.width
+    const dry = pass(s, { wetness: 'chalky' })
     expect(closedBridges(dry, dry.passes[0]!, known.get('scales')!, world).closed.length).toBe(
       narrowest < 0.05 ? 1 : 0,
     )
@@ -139,9 +139,9 @@ describe('what shows', () => {
 
   it('grey over the dark is offered a white under-base through the same openings', () => {
     const sheer = look([
-        pass(sheet('moth', [0, -32]), { load: { kind: 'one', paint: paint('glowworm') }, dabs: 2 }),
-      ]),
-      under = found(sheer, 'contrast', shows(6)).find(f => f.title.includes('under-base'))!
+      pass(sheet('moth', [0, -32]), { load: { kind: 'one', paint: paint('glowworm') }, dabs: 2 }),
+    ])
+    const under = found(sheer, 'contrast', shows(6)).find(f => f.title.includes('under-base'))!
     expect(under.fix!.words).toMatch(/Gull White first/)
     expect(under.fix!.sets[0]!.to).toHaveLength(2)
   })
@@ -167,16 +167,16 @@ describe('the other checks', () => {
   })
 
   it('find openings of another colour that the tool would catch', () => {
-    const s = sheet('star-set', [0, -32]),
-      passes = [
-        [0, 1],
-        [2, 3],
-      ].map((numbers, i) => ({
-        ...s.passes[0]!,
-        openings: { use: 'chosen' as const, numbers },
-        tool: 'openCell' as const,
-        load: { kind: 'one' as const, paint: paint(i ? 'sky' : 'soot') },
-      }))
+    const s = sheet('star-set', [0, -32])
+    const passes = [
+      [0, 1],
+      [2, 3],
+    ].map((numbers, i) => ({
+      ...s.passes[0]!,
+      openings: { use: 'chosen' as const, numbers },
+      tool: 'openCell' as const,
+      load: { kind: 'one' as const, paint: paint(i ? 'sky' : 'soot') },
+    }))
     const l = look([{ ...s, passes }])
     expect(found(l, 'neighbour').length).toBeGreaterThan(0)
     expect(found(look([{ ...s, passes: [passes[0]!] }]), 'neighbour')).toEqual([])
@@ -244,9 +244,9 @@ describe('the other checks', () => {
 
 describe('amounts', () => {
   it('are areas times films, both sides of a twin, and cost what the cake costs', () => {
-    const one = amountsOf(look([sheet('honeycomb', [30, -20])]), world)[0]!,
-      two = amountsOf(look([sheet('honeycomb', [30, -20], { twin: MIDLINE })]), world)[0]!,
-      soot = kit.get('soot')!
+    const one = amountsOf(look([sheet('honeycomb', [30, -20])]), world)[0]!
+    const two = amountsOf(look([sheet('honeycomb', [30, -20], { twin: MIDLINE })]), world)[0]!
+    const soot = kit.get('soot')!
     expect(two.grams).toBeCloseTo(2 * one.grams, 9)
     expect(one.cost).toBeCloseTo((soot.price! * one.grams) / soot.cakeGrams, 9)
     expect(one.lasts).toBe(Math.floor(soot.grams! / one.grams))

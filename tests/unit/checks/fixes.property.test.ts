@@ -26,12 +26,9 @@ import { PLAIN_FACE } from '#core/skin'
 import { SHAPE_IDS } from '#core/stroke'
 import { ground, paint, sheets } from '../world'
 
-const kit = new Map(paints.map(p => [p.id, p])),
-  worldOf = (look: Look): World =>
-    withUnders(
-      { ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) },
-      look.steps,
-    )
+const kit = new Map(paints.map(p => [p.id, p]))
+const worldOf = (look: Look): World =>
+  withUnders({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) }, look.steps)
 /** Every step hardly shows, so that what is said of that is said too. */
 const weak = (look: Look): Shows[] =>
   look.steps.map(s => ({
@@ -53,8 +50,8 @@ function fixed(look: Look, { stepId, fix }: Finding): Look {
 /** Each fix gives a look that can be kept, and what it was offered for is then said no more of that step, or less of it. */
 function holds(look: Look): void {
   expect(parseLook(JSON.parse(JSON.stringify(look)))).toMatchObject({ ok: true })
-  const before = told(look),
-    tried = new Set<string>()
+  const before = told(look)
+  const tried = new Set<string>()
   for (const f of before) {
     expect(f.title.length).toBeGreaterThan(4)
     expect(`${f.title} ${f.why}`).not.toMatch(/NaN|undefined|Infinity|\[object/)
@@ -62,8 +59,8 @@ function holds(look: Look): void {
     if (!f.fix || tried.has(f.check)) continue
     tried.add(f.check)
     expect(f.fix.words.length).toBeGreaterThan(2)
-    const next = fixed(look, f),
-      parsed = parseLook(JSON.parse(JSON.stringify(next)))
+    const next = fixed(look, f)
+    const parsed = parseLook(JSON.parse(JSON.stringify(next)))
     expect(parsed.ok ? '' : `${f.check} ${f.fix.words}: ${parsed.errors.join()}`).toBe('')
     // Paint that hardly shows is told by the picture, which is not painted here.
     if (['contrast', 'lineContrast'].includes(f.check)) continue
@@ -81,10 +78,10 @@ describe('what one press mends', () => {
   )
 
   it('is mended in any look of sheets, bases and brushwork', () => {
-    const at = fc.tuple(fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 90 })),
-      pick = <T>(list: readonly T[]) => fc.constantFrom(...list),
-      colour = pick(paints.filter(p => !p.strips.length)).map(p => paint(p.id)),
-      id = fc.nat(1e9).map(n => `s${n}`)
+    const at = fc.tuple(fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 90 }))
+    const pick = <T>(list: readonly T[]) => fc.constantFrom(...list)
+    const colour = pick(paints.filter(p => !p.strips.length)).map(p => paint(p.id))
+    const id = fc.nat(1e9).map(n => `s${n}`)
     const sheet = fc
       .record({
         id,

@@ -27,8 +27,8 @@ import {
 import { pointsOf, ringHolds } from '#core/geometry'
 import { ground, MIDLINE, paint, sheets } from '../world'
 
-const kit = new Map(paints.map(p => [p.id, p])),
-  soot = paint('soot')
+const kit = new Map(paints.map(p => [p.id, p]))
+const soot = paint('soot')
 const lookOf = (steps: Step[], age = 30): Look => {
   const base = freshLook('l', 'L')
   return {
@@ -49,10 +49,10 @@ const fixed = (look: Look, { stepId, fix }: Finding): Look => ({
 const ids = (steps: readonly Step[]) => steps.map(s => s.id)
 
 describe('the order of steps', () => {
-  const base = freshWash('base', 'Base', ['forehead'], [soot], ground),
-    shine: Step = { ...freshGlitter('shine', 'print', [0, 0], null, ground), on: 'base' },
-    line = freshLine('line', 'line', [0, 60], soot, ground, [0, 0]),
-    steps: Step[] = [base, shine, line]
+  const base = freshWash('base', 'Base', ['forehead'], [soot], ground)
+  const shine: Step = { ...freshGlitter('shine', 'print', [0, 0], null, ground), on: 'base' }
+  const line = freshLine('line', 'line', [0, 60], soot, ground, [0, 0])
+  const steps: Step[] = [base, shine, line]
   it('keeps glitter with the wet paint that it goes on', () => {
     expect(ids(reordered(steps, 'base', 2))).toEqual(['line', 'base', 'shine'])
     expect(ids(movedBehind(steps, 'base', 'line'))).toEqual(['line', 'base', 'shine'])
@@ -73,21 +73,21 @@ describe('the order of steps', () => {
 
 describe('a fix', () => {
   it('changes a copy and leaves what it does not touch as it is', () => {
-    const a = freshGem('a', [0, -20]),
-      b = freshGem('b', [0, -30]),
-      next = afterFix(
-        [a, b],
-        'a',
-        {
-          words: 'x',
-          sets: [
-            { path: ['points', 0, 1], to: -25 },
-            { path: ['cut'], to: 'star' },
-          ],
-          adds: [freshGem('z', [0, 0])],
-        },
-        () => 'new',
-      )
+    const a = freshGem('a', [0, -20])
+    const b = freshGem('b', [0, -30])
+    const next = afterFix(
+      [a, b],
+      'a',
+      {
+        words: 'x',
+        sets: [
+          { path: ['points', 0, 1], to: -25 },
+          { path: ['cut'], to: 'star' },
+        ],
+        adds: [freshGem('z', [0, 0])],
+      },
+      () => 'new',
+    )
     expect(next[0]).toEqual({ ...a, points: [[0, -25]], cut: 'star' })
     expect(a.points).toEqual([[0, -20]])
     expect(ids(next)).toEqual(['a', 'new', 'b'])
@@ -114,11 +114,11 @@ describe('a fix', () => {
   })
 
   it('moves a gem off the eye, both of a pair, no farther than needed', () => {
-    const gem: GemStep = { ...freshGem('g', [50, 4]), twin: { rule: 'midline', about: null, own: null } },
-      look = lookOf([gem]),
-      next = fixed(look, found(look, 'sparkle')[0]!),
-      moved = next.steps[0] as GemStep,
-      world = worldOf(next)
+    const gem: GemStep = { ...freshGem('g', [50, 4]), twin: { rule: 'midline', about: null, own: null } }
+    const look = lookOf([gem])
+    const next = fixed(look, found(look, 'sparkle')[0]!)
+    const moved = next.steps[0] as GemStep
+    const world = worldOf(next)
     const clear = eyeClearance(moved, world, regionsOf(world.ground).eyes)
     expect(clear).toBeGreaterThanOrEqual(EYE_CLEARANCE)
     expect(clear).toBeLessThan(EYE_CLEARANCE + 2.2)
@@ -127,10 +127,10 @@ describe('a fix', () => {
   })
 
   it('moves a stroke off an open eye', () => {
-    const look = lookOf([freshLine('l', 'line', [32, 12], soot, ground, [0, 0])]),
-      [over] = found(look, 'overEyes'),
-      next = fixed(look, over!),
-      eyes = groundFor(look).keepOuts.filter(k => k.words.endsWith('eye'))
+    const look = lookOf([freshLine('l', 'line', [32, 12], soot, ground, [0, 0])])
+    const [over] = found(look, 'overEyes')
+    const next = fixed(look, over!)
+    const eyes = groundFor(look).keepOuts.filter(k => k.words.endsWith('eye'))
     expect(over!.fix!.words).toMatch(/^Move it \d+ mm off the eye$/)
     const points = kindOf(next.steps[0]!)
       .prints(next.steps[0]!, { ...worldOf(next), flat: true })
@@ -140,17 +140,17 @@ describe('a fix', () => {
 
   it('draws a line that would go into a wet base after steps elsewhere, when these take long enough', () => {
     const base = {
-        ...freshWash('base', 'Base', ['forehead'], [paint('sky')], ground),
-        wetness: 'damp' as const,
-      },
-      line = freshLine('line', 'line', [0, -35], soot, ground, [0, 0])
+      ...freshWash('base', 'Base', ['forehead'], [paint('sky')], ground),
+      wetness: 'damp' as const,
+    }
+    const line = freshLine('line', 'line', [0, -35], soot, ground, [0, 0])
     const elsewhere = Array.from({ length: 4 }, (_, i): Step => ({
       ...freshSheet(`s${i}`, `Sheet ${i}`, 'swirl-small', [40, 62], soot),
       twin: MIDLINE,
     }))
-    const look = lookOf([base, line, ...elsewhere]),
-      [wet] = found(look, 'wetLine'),
-      next = fixed(look, wet!)
+    const look = lookOf([base, line, ...elsewhere])
+    const [wet] = found(look, 'wetLine')
+    const next = fixed(look, wet!)
     expect(wet!.fix!.words).toMatch(/^Draw it after "Sheet \d"$/)
     expect(found(next, 'wetLine')).toEqual([])
     // Alone, or with only a step that it touches behind it, it has nowhere to go.
@@ -179,15 +179,15 @@ describe('a fix', () => {
         const look = lookOf([freshSheet('s', 'Sheet', stencil, [at[0], at[1]], soot)])
         for (const f of found(look, 'seats')) {
           if (!f.fix?.words.startsWith('Shift')) continue
-          const next = fixed(look, f),
-            step = next.steps[0] as SheetStep,
-            world = worldOf(next),
-            share = seatingOf(
-              sheets.get(stencil)!,
-              placementsOf(step, world)[0]!,
-              world,
-              paintedOpenings(step, world)[0],
-            ).seatedPressed
+          const next = fixed(look, f)
+          const step = next.steps[0] as SheetStep
+          const world = worldOf(next)
+          const share = seatingOf(
+            sheets.get(stencil)!,
+            placementsOf(step, world)[0]!,
+            world,
+            paintedOpenings(step, world)[0],
+          ).seatedPressed
           expect(share).toBeGreaterThanOrEqual(FOLLOWS)
           expect(Math.hypot(step.at[0] - at[0], step.at[1] - at[1])).toBeLessThanOrEqual(12.01)
           if (at[0] === 0) expect(step.at[0]).toBe(0)
@@ -200,9 +200,9 @@ describe('a fix', () => {
   })
 
   it('leaves the openings over an eye out on both sides of a pair', () => {
-    const look = lookOf([{ ...freshSheet('s', 'Sheet', 'scales', [34, 10], soot), twin: MIDLINE }]),
-      [over] = found(look, 'keepOut'),
-      next = fixed(look, over!)
+    const look = lookOf([{ ...freshSheet('s', 'Sheet', 'scales', [34, 10], soot), twin: MIDLINE }])
+    const [over] = found(look, 'keepOut')
+    const next = fixed(look, over!)
     expect(over!.fix!.words).toBe('Leave those openings out')
     expect(found(next, 'keepOut').filter(f => f.level === 'stop')).toEqual([])
   })

@@ -95,8 +95,8 @@ const square = (x: number, y: number, r: number): [number, number][] => [
 
 describe('the region that a step covers', () => {
   it('is what its prints enclose, whatever their outline points look at', () => {
-    const eye = [{ outer: ground.keepOuts.find(k => k.words === 'right eye')!.ring, holes: [] }],
-      world = { ground, stencil: () => PLATE, paint: () => undefined }
+    const eye = [{ outer: ground.keepOuts.find(k => k.words === 'right eye')!.ring, holes: [] }]
+    const world = { ground, stencil: () => PLATE, paint: () => undefined }
     const over = coverOf(freshSheet('s', 's', 'plate', [32, 4], soot), world)
     expect(over.area(eye)).toBeCloseTo(areaOf(eye), 1)
     expect(over.distanceTo(eye)).toBe(0)
@@ -233,16 +233,16 @@ const cakeRef = ({ id, name, colour, strips }: Paint): CakeRef => ({
 })
 
 describe('split cakes count as every paint in them', () => {
-  const kit = [...paints, CAKE],
-    onLid = {
-      ...freshSheet('s', 's', 'plate', [32, -14], soot),
-      passes: [
-        {
-          ...freshSheet('s', 's', 'plate', [0, 0], soot).passes[0]!,
-          load: { kind: 'cake' as const, cake: cakeRef(CAKE), direction: 180 },
-        },
-      ],
-    }
+  const kit = [...paints, CAKE]
+  const onLid = {
+    ...freshSheet('s', 's', 'plate', [32, -14], soot),
+    passes: [
+      {
+        ...freshSheet('s', 's', 'plate', [0, 0], soot).passes[0]!,
+        load: { kind: 'cake' as const, cake: cakeRef(CAKE), direction: 180 },
+      },
+    ],
+  }
   it('a neon strip near an eye is found, and another cake that may be there is offered', () => {
     const found = told(lookOf([onLid]), { kit }).find(f => f.check === 'safe')!
     expect(found).toMatchObject({
@@ -319,8 +319,8 @@ describe('the application does not contradict itself', () => {
     (_name, { age, canvas }) => {
       for (const eyes of ['open', 'closed'] as const) {
         // The face is a child's, the person is old enough for everything.
-        const more: More = { age, eyes, canvas, kit: HARMLESS, sitting: { age: 30 } },
-          here = groundFor(lookOf([], more))
+        const more: More = { age, eyes, canvas, kit: HARMLESS, sitting: { age: 30 } }
+        const here = groundFor(lookOf([], more))
         let n = 0
         for (const zone of FACE_ZONES) {
           expect(grave([freshWash('w', 'w', [zone], [soot], here)], more), zone).toEqual([])
@@ -345,8 +345,8 @@ describe('the application does not contradict itself', () => {
 
   it('and paints the lowered lid where the eyes are shut', () => {
     const lid = (eyes: 'open' | 'closed') => {
-      const here = groundFor(lookOf([], { eyes })),
-        eye = [{ outer: here.keepOuts.find(k => k.words === 'right eye')!.ring, holes: [] }]
+      const here = groundFor(lookOf([], { eyes }))
+      const eye = [{ outer: here.keepOuts.find(k => k.words === 'right eye')!.ring, holes: [] }]
       return (
         coverOf(freshWash('w', 'w', ['right.lid'], [soot], here), {
           ground: here,
@@ -360,16 +360,16 @@ describe('the application does not contradict itself', () => {
   })
 
   it('and says only what concerns paper on a practice board', () => {
-    const board = { kind: 'board', build: 'fine' } as Look['canvas'],
-      steps = [
-        freshSheet('s', 's', 'plate', [32, 4], paint('flare')),
-        glitter('chunky', {
-          points: [
-            [32, 4],
-            [32, -26],
-          ],
-        }),
-      ]
+    const board = { kind: 'board', build: 'fine' } as Look['canvas']
+    const steps = [
+      freshSheet('s', 's', 'plate', [32, 4], paint('flare')),
+      glitter('chunky', {
+        points: [
+          [32, 4],
+          [32, -26],
+        ],
+      }),
+    ]
     expect(
       told(lookOf(steps, { canvas: board, age: 4, sitting: { eyes: 'no', allergies: 'not asked' } }), {
         today: '2026-04-20',
@@ -380,21 +380,21 @@ describe('the application does not contradict itself', () => {
 
 describe('a fix keeps what the step is', () => {
   const after = (step: Step, check: string, more: More = {}) => {
-    const look = lookOf([step], more),
-      found = told(look, more).find(f => f.check === check)!
+    const look = lookOf([step], more)
+    const found = told(look, more).find(f => f.check === check)!
     return { words: found.fix!.words, steps: afterFix(look.steps, step.id, found.fix!, () => 'n') }
   }
   it('a nose on the midline stays on it', () => {
     const nose: Step = {
-        ...freshLine('n', 'leaf', [0, 44], soot, ground, [0, 0]),
-        points: [
-          [0, 58],
-          [0, 38],
-        ],
-        params: { wide: 20, vein: 0 },
-        twin: { rule: 'none', about: null, own: null },
-      },
-      { steps } = after(nose, 'overEyes')
+      ...freshLine('n', 'leaf', [0, 44], soot, ground, [0, 0]),
+      points: [
+        [0, 58],
+        [0, 38],
+      ],
+      params: { wide: 20, vein: 0 },
+      twin: { rule: 'none', about: null, own: null },
+    }
+    const { steps } = after(nose, 'overEyes')
     expect((steps[0] as { points: number[][] }).points.every(p => p[0] === 0)).toBe(true)
     expect(told(lookOf(steps)).filter(f => f.check === 'overEyes')).toEqual([])
   })
@@ -422,21 +422,21 @@ describe('a fix keeps what the step is', () => {
   })
 
   it('on lips only a paint that is safe for lips is proposed, also for one that is too old', () => {
-    const kit = paints.map(p => (p.id === 'rosehip' ? { ...p, openedOn: '2020-01-01', months: 6 } : p)),
-      lips: Step = { ...freshWash('w', 'w', ['lips'], [paint('rosehip')], ground) }
+    const kit = paints.map(p => (p.id === 'rosehip' ? { ...p, openedOn: '2020-01-01', months: 6 } : p))
+    const lips: Step = { ...freshWash('w', 'w', ['lips'], [paint('rosehip')], ground) }
     const found = told(lookOf([lips]), { kit }).find(f => f.check === 'useBy')!
     expect(kit.find(p => p.name === found.fix!.words)!.lipSafe).toBe(true)
   })
 
   it('advice fits the step: what goes around something has no handles to move', () => {
-    const host = freshSheet('s', 's', 'plate', [32, 30], soot),
-      line: Step = {
-        ...freshLine('l', 'line', [0, 0], soot, ground, [0, 0]),
-        shape: 'outline',
-        points: [],
-        params: { press: 45, distance: 0 },
-        of: { use: 'step', step: 's', openings: null },
-      }
+    const host = freshSheet('s', 's', 'plate', [32, 30], soot)
+    const line: Step = {
+      ...freshLine('l', 'line', [0, 0], soot, ground, [0, 0]),
+      shape: 'outline',
+      points: [],
+      params: { press: 45, distance: 0 },
+      of: { use: 'step', step: 's', openings: null },
+    }
     const why = told(lookOf([host, line]))
       .filter(f => f.stepId === 'l' && f.check === 'overEyes')
       .map(f => f.why)
@@ -454,9 +454,9 @@ describe('what is meant is not called lost', () => {
   const shows = (beneath: [number, number, number], after: [number, number, number]) =>
     showsOf('s', [[beneath, after]])
   it('a tone of the same hue with little paint', () => {
-    const sheet = freshSheet('s', 's', 'scales', [0, -34], paint('harbour')),
-      faint = { ...sheet, passes: [{ ...sheet.passes[0]!, charge: 0.35 }] },
-      blue = shows([0.03, 0.12, 0.4], [0.028, 0.1, 0.34])
+    const sheet = freshSheet('s', 's', 'scales', [0, -34], paint('harbour'))
+    const faint = { ...sheet, passes: [{ ...sheet.passes[0]!, charge: 0.35 }] }
+    const blue = shows([0.03, 0.12, 0.4], [0.028, 0.1, 0.34])
     expect(blue.median).toBeLessThan(5)
     expect(toned(faint, blue, world)).toBe(true)
     expect(toned(sheet, blue, world)).toBe(false)
@@ -470,17 +470,20 @@ describe('what is meant is not called lost', () => {
   })
 
   it('gel and chunky glitter hold on a dry print', () => {
-    const base = freshWash('w', 'Base', ['forehead'], [soot], ground),
-      between = Array.from({ length: 6 }, (_, i) => freshSheet(`s${i}`, 's', 'honeycomb', [0, -30], soot)),
-      on = (sort: GlitterStep['sort']): Step => ({ ...freshGlitter('g', 'print', [0, 0], 'w', ground), sort })
+    const base = freshWash('w', 'Base', ['forehead'], [soot], ground)
+    const between = Array.from({ length: 6 }, (_, i) => freshSheet(`s${i}`, 's', 'honeycomb', [0, -30], soot))
+    const on = (sort: GlitterStep['sort']): Step => ({
+      ...freshGlitter('g', 'print', [0, 0], 'w', ground),
+      sort,
+    })
     const dry = (sort: GlitterStep['sort']) =>
       told(lookOf([base, ...between, on(sort)])).filter(f => f.check === 'glitterHost').length
     expect([dry('fine'), dry('gel'), dry('chunky')]).toEqual([1, 0, 0])
   })
 
   it('the same is not told twice, and one press mends both', () => {
-    const sheet = freshSheet('s', 's', 'swirl-small', [0, -32], soot),
-      twice = { ...sheet, passes: [0, 1].map(() => ({ ...sheet.passes[0]!, tool: 'openCell' as const })) }
+    const sheet = freshSheet('s', 's', 'swirl-small', [0, -32], soot)
+    const twice = { ...sheet, passes: [0, 1].map(() => ({ ...sheet.passes[0]!, tool: 'openCell' as const })) }
     const halos = told(lookOf([twice])).filter(f => f.check === 'halo')
     expect(halos).toHaveLength(1)
     expect(

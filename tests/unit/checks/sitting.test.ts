@@ -19,8 +19,8 @@ import {
 } from '#core/look'
 import { ground, paint, world } from '../world'
 
-const soot = paint('soot'),
-  asked: Partial<Sitting> = { allergies: 'none', skin: 'sound', eyes: 'yes', lips: 'yes' }
+const soot = paint('soot')
+const asked: Partial<Sitting> = { allergies: 'none', skin: 'sound', eyes: 'yes', lips: 'yes' }
 const lookOf = (steps: Step[], age = 30, sitting: Partial<Sitting> = {}): Look => {
   const base = freshLook('x', 'x')
   return { ...base, skin: { ...base.skin, age }, sitting: { ...base.sitting, ...asked, ...sitting }, steps }
@@ -101,8 +101,8 @@ describe('cautions by age and zone', () => {
   })
 
   it('chunky glitter and gel near eyes, and one press makes it fine', () => {
-    const near = { ...freshGlitter('g', 'patch', [34, 20], null, ground), sort: 'chunky' as const },
-      far = { ...freshGlitter('g', 'patch', [0, -50], null, ground), sort: 'chunky' as const }
+    const near = { ...freshGlitter('g', 'patch', [34, 20], null, ground), sort: 'chunky' as const }
+    const far = { ...freshGlitter('g', 'patch', [0, -50], null, ground), sort: 'chunky' as const }
     const [found] = of(lookOf([near]), 'sparkle')
     expect(found).toMatchObject({ level: 'stop', fix: { sets: [{ path: ['sort'], to: 'fine' }] } })
     expect(of(lookOf([far]), 'sparkle')).toEqual([])
@@ -153,9 +153,9 @@ describe('cautions by age and zone', () => {
 })
 
 describe('glitter on wet paint', () => {
-  const base = freshWash('w', 'Base', ['forehead'], [soot], ground),
-    glitter = freshGlitter('g', 'print', [0, 0], 'w', ground),
-    between = Array.from({ length: 6 }, (_, i) => freshSheet(`s${i}`, 's', 'honeycomb', [0, -30], soot))
+  const base = freshWash('w', 'Base', ['forehead'], [soot], ground)
+  const glitter = freshGlitter('g', 'print', [0, 0], 'w', ground)
+  const between = Array.from({ length: 6 }, (_, i) => freshSheet(`s${i}`, 's', 'honeycomb', [0, -30], soot))
   it('follows its host at once, not after it has dried, and not before it', () => {
     expect(of(lookOf([base, glitter]), 'glitterHost')).toEqual([])
     expect(of(lookOf([base, ...between, glitter]), 'glitterHost')[0]!.title).toContain('dry by then')
@@ -176,10 +176,10 @@ describe('linework', () => {
     ]),
   ]
   it('that gets lost says so, with a paint that shows; a print that does is offered an outline', () => {
-    const line = freshLine('l', 'line', [0, -40], soot, ground, [0, 0]),
-      sheet = freshSheet('s', 'Heart', 'heart-crest', [0, -30], soot),
-      look = lookOf([line, sheet]),
-      there = { ...world, steps: look.steps }
+    const line = freshLine('l', 'line', [0, -40], soot, ground, [0, 0])
+    const sheet = freshSheet('s', 'Heart', 'heart-crest', [0, -30], soot)
+    const look = lookOf([line, sheet])
+    const there = { ...world, steps: look.steps }
     const found = findingsOf(look, there, paints, [...lost('l'), ...lost('s')], '2026-06-01')
     expect(found.find(f => f.check === 'lineContrast')).toMatchObject({
       stepId: 'l',

@@ -8,8 +8,8 @@ import { analyse, readSheetFile, readSvg } from '#core/stencil'
 import { sheets, world } from '../world'
 
 /** A sentence for a painter: it begins like one, ends like one, and shows nothing of the program. */
-const SENTENCE = /^[A-Z"<][^\n]{8,400}[.!]$/,
-  PROGRAM = /NaN|undefined|\[object|null is|is not a function|Cannot read/
+const SENTENCE = /^[A-Z"<][^\n]{8,400}[.!]$/
+const PROGRAM = /NaN|undefined|\[object|null is|is not a function|Cannot read/
 const junk = fc.oneof(
   fc.constantFrom<unknown>(
     null,
@@ -43,14 +43,14 @@ function waysIn(value: unknown, way: (string | number)[] = []): (string | number
 }
 /** JSON with one value replaced, left out, or given a field that nobody knows. */
 function spoilt(json: unknown, at: number, how: 'put' | 'drop' | 'add', what: unknown): unknown {
-  const next = structuredClone(json),
-    ways = waysIn(next).slice(1),
-    way = [...ways[at % ways.length]!],
-    last = way.pop()!,
-    holder = way.reduce<Record<string | number, unknown>>(
-      (o, k) => o[k] as Record<string | number, unknown>,
-      next as Record<string | number, unknown>,
-    )
+  const next = structuredClone(json)
+  const ways = waysIn(next).slice(1)
+  const way = [...ways[at % ways.length]!]
+  const last = way.pop()!
+  const holder = way.reduce<Record<string | number, unknown>>(
+    (o, k) => o[k] as Record<string | number, unknown>,
+    next as Record<string | number, unknown>,
+  )
   if (how === 'put') holder[last] = what
   else if (how === 'drop' && Array.isArray(holder)) holder.splice(Number(last), 1)
   else if (how === 'drop') delete holder[last]
@@ -122,24 +122,24 @@ const broken = (text: string, at: number, length: number, put: string) =>
   text.slice(0, at % text.length) + put + text.slice((at % text.length) + length)
 
 describe('a sheet file that was spoilt', () => {
-  const small = shelf.filter(s => shelfSvg(s.id).length < 40_000).slice(0, 12),
-    put = fc.constantFrom(
-      '',
-      '<',
-      '>',
-      '"',
-      '-',
-      'NaN',
-      '1e999',
-      '<g>',
-      '</svg>',
-      'transform="matrix(0 0 0 0 0 0)"',
-      'L',
-      'Z',
-      '&nbsp;',
-      '\u0000',
-      '\nSECTION\n',
-    )
+  const small = shelf.filter(s => shelfSvg(s.id).length < 40_000).slice(0, 12)
+  const put = fc.constantFrom(
+    '',
+    '<',
+    '>',
+    '"',
+    '-',
+    'NaN',
+    '1e999',
+    '<g>',
+    '</svg>',
+    'transform="matrix(0 0 0 0 0 0)"',
+    'L',
+    'Z',
+    '&nbsp;',
+    '\u0000',
+    '\nSECTION\n',
+  )
   const tells = (read: () => ReturnType<typeof readSheetFile>) => {
     try {
       const { sheet } = read()

@@ -31,8 +31,8 @@ describe('a look as SVG', () => {
   )
 
   it('keeps prints and sheets apart, and prints at true size', () => {
-    const step = freshSheet('s', 'S', 'honeycomb', [10, -20], paint('soot')),
-      board = groundOf({ kind: 'board', build: 'fine' }, 30)
+    const step = freshSheet('s', 'S', 'honeycomb', [10, -20], paint('soot'))
+    const board = groundOf({ kind: 'board', build: 'fine' }, 30)
     const text = lookSvg({ ...freshLook('l', 'L'), steps: [step] }, { ...world, ground: board })
     const prints = text.slice(text.indexOf('<g id="prints"'), text.indexOf('<g id="sheets"'))
     const back = readSvg(

@@ -56,12 +56,12 @@ describe('rings', () => {
         fc.double({ min: -50, max: 50, noNaN: true }),
         (angle, shift) => {
           const ring = ringOf([
-              [0, 0],
-              [7, 1],
-              [5, 6],
-              [1, 4],
-            ]),
-            moved = mapRing(compose(translation(shift, -shift), rotation(angle)), ring)
+            [0, 0],
+            [7, 1],
+            [5, 6],
+            [1, 4],
+          ])
+          const moved = mapRing(compose(translation(shift, -shift), rotation(angle)), ring)
           expect(signedArea(moved)).toBeCloseTo(signedArea(ring), 8)
           expect(perimeter(moved)).toBeCloseTo(perimeter(ring), 8)
         },
@@ -70,12 +70,12 @@ describe('rings', () => {
   })
 
   it('undoes a map with its inverse, and refuses a flat one', () => {
-    const map = compose(rotation(33, 2, 5), [2, 0.3, -0.1, 1.5, 4, 4]),
-      ring = ringOf([
-        [1, 2],
-        [3, 4],
-        [5, 1],
-      ])
+    const map = compose(rotation(33, 2, 5), [2, 0.3, -0.1, 1.5, 4, 4])
+    const ring = ringOf([
+      [1, 2],
+      [3, 4],
+      [5, 1],
+    ])
     mapRing(inverse(map), mapRing(map, ring)).forEach((v, i) => expect(v).toBeCloseTo(ring[i]!, 10))
     expect(() => inverse([1, 2, 2, 4, 0, 0])).toThrow(/flattens/)
   })
@@ -94,8 +94,8 @@ describe('rings', () => {
 
 describe('clipping', () => {
   it('unites, cuts and meets squares', () => {
-    const a = square(0, 0, 10),
-      b = square(5, 5, 10)
+    const a = square(0, 0, 10)
+    const b = square(5, 5, 10)
     expect(total(union([a, b]))).toBeCloseTo(175, 6)
     expect(total(intersection([a], [b]))).toBeCloseTo(25, 6)
     expect(total(difference([a], [b]))).toBeCloseTo(75, 6)

@@ -39,18 +39,18 @@ import {
 import { groundOf, PLAIN_FACE, type Canvas } from '#core/skin'
 import { ground, paint, world } from '../world'
 
-const colours = [paint('sky'), paint('harbour')],
-  area = (rings: readonly Ring[]) => regionOf(rings, 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
+const colours = [paint('sky'), paint('harbour')]
+const area = (rings: readonly Ring[]) => regionOf(rings, 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
 const oval = (): Wash => freshOutline('b', 'Base', [34, 30], colours, ground)
 const read = (wash: Wash) => parseLook({ ...freshLook('l', 'L'), steps: [wash] })
 
 describe('an outline through handles', () => {
   it('runs through every one of them, and rounds those of a circle', () => {
     const circle = Array.from({ length: 8 }, (_, i): Point => [
-        20 * Math.cos((i * Math.PI) / 4),
-        20 * Math.sin((i * Math.PI) / 4),
-      ]),
-      flat = outlineThrough(circle, 10)
+      20 * Math.cos((i * Math.PI) / 4),
+      20 * Math.sin((i * Math.PI) / 4),
+    ])
+    const flat = outlineThrough(circle, 10)
     circle.forEach((p, i) => expect(distance(p, [flat[20 * i]!, flat[20 * i + 1]!])).toBeLessThan(1e-9))
     for (let i = 0; i < flat.length; i += 2)
       expect(Math.abs(Math.hypot(flat[i]!, flat[i + 1]!) - 20)).toBeLessThan(0.3)
@@ -58,15 +58,15 @@ describe('an outline through handles', () => {
 
   it('makes no loop of handles that lie unevenly', () => {
     const uneven: Point[] = [
-        [0, 0],
-        [60, 0],
-        [62, 1],
-        [63, 3],
-        [63, 40],
-        [30, 38],
-        [0, 40],
-      ],
-      ring = Float64Array.from(outlineThrough(uneven, 12))
+      [0, 0],
+      [60, 0],
+      [62, 1],
+      [63, 3],
+      [63, 40],
+      [30, 38],
+      [0, 40],
+    ]
+    const ring = Float64Array.from(outlineThrough(uneven, 12))
     expect(regionOf([ring], 'nonzero')).toHaveLength(1)
     // What the two fill rules make of it is the same only when it never crosses itself.
     expect(area([ring])).toBeCloseTo(Math.abs(signedArea(ring)), 3)
@@ -75,8 +75,8 @@ describe('an outline through handles', () => {
 
 describe('a base on a drawn outline', () => {
   it('is laid, told and read back as it was', () => {
-    const wash = oval(),
-      kind = kindOf(wash)
+    const wash = oval()
+    const kind = kindOf(wash)
     expect(read(JSON.parse(JSON.stringify(wash)))).toMatchObject({ ok: true, look: { steps: [wash] } })
     expect(area(washRings(wash, ground))).toBeGreaterThan(0.85 * Math.PI * 20 * 14)
     expect(area(washRings({ ...wash, straight: true }, ground))).toBeLessThan(area(washRings(wash, ground)))
@@ -88,18 +88,18 @@ describe('a base on a drawn outline', () => {
   })
 
   it('leaves the lips free unless it names them, on both sides of a twin and by zones as well', () => {
-    const mouth = ground.keepOuts.find(k => k.words === 'mouth')!.ring,
-      lips = Math.abs(signedArea(mouth)),
-      across: Wash = {
-        ...oval(),
-        points: [
-          [-5, 50],
-          [30, 50],
-          [30, 95],
-          [-5, 95],
-        ],
-        twin: { ...NO_TWIN, rule: 'midline', own: null },
-      }
+    const mouth = ground.keepOuts.find(k => k.words === 'mouth')!.ring
+    const lips = Math.abs(signedArea(mouth))
+    const across: Wash = {
+      ...oval(),
+      points: [
+        [-5, 50],
+        [30, 50],
+        [30, 95],
+        [-5, 95],
+      ],
+      twin: { ...NO_TWIN, rule: 'midline', own: null },
+    }
     for (const wash of [across, freshWash('a', 'Base', ['face'], colours, ground)]) {
       const covered = regionOf(washRings(wash, ground), 'nonzero')
       expect(
@@ -116,10 +116,10 @@ describe('a base on a drawn outline', () => {
   })
 
   it('has a twin with the same light in it, and takes twice the paint', () => {
-    const wash = oval(),
-      both: Wash = { ...wash, twin: { ...NO_TWIN, rule: 'midline', own: null } },
-      [own, other] = kindOf(both).prints(both, world),
-      single = kindOf(wash).lays(wash, world)[0]!.mg
+    const wash = oval()
+    const both: Wash = { ...wash, twin: { ...NO_TWIN, rule: 'midline', own: null } }
+    const [own, other] = kindOf(both).prints(both, world)
+    const single = kindOf(wash).lays(wash, world)[0]!.mg
     expect(boxOf(other!.rings[0]!).minX).toBeCloseTo(-boxOf(own!.rings[0]!).maxX, 3)
     expect(other!.axis).toMatchObject({
       kind: 'out',
@@ -174,8 +174,8 @@ describe('a base on a drawn outline', () => {
   })
 
   it('takes its light along when it moves, and keeps a line of its own beside it', () => {
-    const wash = oval(),
-      moved = { ...wash, points: wash.points.map(([x, y]): [number, number] => [x - 10, y + 4]) }
+    const wash = oval()
+    const moved = { ...wash, points: wash.points.map(([x, y]): [number, number] => [x - 10, y + 4]) }
     expect(axisAfter(wash, moved, ground)).toEqual(axisFor(washSides(moved, ground)[0]!))
     const line: Wash = { ...wash, axis: { kind: 'line', from: [30, 10], to: [30, 40] } }
     expect(axisAfter(line, moved, ground)).toEqual({
@@ -187,14 +187,14 @@ describe('a base on a drawn outline', () => {
 
   it('is told when nothing of it would be left on another canvas', () => {
     const off = {
-        ...oval(),
-        points: [
-          [300, 300],
-          [320, 300],
-          [310, 320],
-        ] as [number, number][],
-      },
-      left = freshWash('n', 'Left cheek', ['left.cheek'], colours, ground)
+      ...oval(),
+      points: [
+        [300, 300],
+        [320, 300],
+        [310, 320],
+      ] as [number, number][],
+    }
+    const left = freshWash('n', 'Left cheek', ['left.cheek'], colours, ground)
     const labels = (canvas: Canvas) =>
       movedTo({ ...freshLook('l', 'L'), steps: [off, left] }, canvas, 5, () => undefined).misfits.map(
         m => m.label,
@@ -205,9 +205,9 @@ describe('a base on a drawn outline', () => {
   })
 
   it('goes to another face with its outline', () => {
-    const child = groundOf(PLAIN_FACE, 5),
-      { look } = movedTo({ ...freshLook('l', 'L'), steps: [oval()] }, PLAIN_FACE, 5, () => undefined),
-      [wash] = look.steps as Wash[]
+    const child = groundOf(PLAIN_FACE, 5)
+    const { look } = movedTo({ ...freshLook('l', 'L'), steps: [oval()] }, PLAIN_FACE, 5, () => undefined)
+    const [wash] = look.steps as Wash[]
     expect(area(washRings(wash!, child))).toBeLessThan(area(washRings(oval(), ground)))
     expect(distance(anchorOf(wash!.points), child.face!.landmarks.right.cheekbone)).toBeLessThan(20)
   })
@@ -217,26 +217,26 @@ describe('handles', () => {
   it.each(['forehead', 'left.cheek', 'muzzle', 'face'] as const)(
     'few of them go on from the outline of the %s',
     zone => {
-      const rings = washRings(freshWash('a', 'Base', [zone], colours, ground), ground),
-        points = handlesAround(rings),
-        drawn = washRings({ zones: [], points, straight: false, twin: { ...NO_TWIN, own: null } }, ground)
+      const rings = washRings(freshWash('a', 'Base', [zone], colours, ground), ground)
+      const points = handlesAround(rings)
+      const drawn = washRings({ zones: [], points, straight: false, twin: { ...NO_TWIN, own: null } }, ground)
       expect(points.length).toBeGreaterThanOrEqual(3)
       expect(points.length).toBeLessThanOrEqual(16)
-      const [a, b] = [regionOf(rings, 'nonzero'), regionOf(drawn, 'nonzero')],
-        size = (list: ReturnType<typeof regionOf>) => list.reduce((s, p) => s + polygonArea(p), 0)
+      const [a, b] = [regionOf(rings, 'nonzero'), regionOf(drawn, 'nonzero')]
+      const size = (list: ReturnType<typeof regionOf>) => list.reduce((s, p) => s + polygonArea(p), 0)
       expect(size(difference(a, b)) + size(difference(b, a))).toBeLessThan(0.12 * size(union([...a, ...b])))
     },
   )
 
   it('of glitter are as many as its file can hold', () => {
-    const step = freshGlitter('g', 'outline', [30, 30], null, ground),
-      full = {
-        ...step,
-        points: Array.from({ length: mostHandles(step) }, (_, i): [number, number] => [
-          30 + i,
-          30 + (i * i) / 9,
-        ]),
-      }
+    const step = freshGlitter('g', 'outline', [30, 30], null, ground)
+    const full = {
+      ...step,
+      points: Array.from({ length: mostHandles(step) }, (_, i): [number, number] => [
+        30 + i,
+        30 + (i * i) / 9,
+      ]),
+    }
     expect(parseLook({ ...freshLook('l', 'L'), steps: [full] }).ok).toBe(true)
     expect(
       parseLook({ ...freshLook('l', 'L'), steps: [{ ...full, points: [...full.points, [0, 0]] }] }).ok,

@@ -42,9 +42,9 @@ import { groundOf, onSkin, PLAIN_FACE, type Ground } from '#core/skin'
 import { DOT_RUNS, SHAPE_IDS, shapeOf, usualParams } from '#core/stroke'
 import { ground, MIDLINE, paint, world } from '../world'
 
-const soot = paint('soot'),
-  gull = paint('gull'),
-  linked = { ...MIDLINE, own: null }
+const soot = paint('soot')
+const gull = paint('gull')
+const linked = { ...MIDLINE, own: null }
 const lookOf = (steps: Step[], more: Partial<Look> = {}): Look => ({ ...freshLook('x', 'x'), ...more, steps })
 const worldOf = (steps: Step[], on: Ground = ground): World => ({ ...world, ground: on, steps })
 const arm = groundOf({ kind: 'arm', part: 'forearm', side: 'right', measures: null }, 20)
@@ -60,9 +60,9 @@ const extent = (step: Step, w: World) =>
 describe('every stroke', () => {
   it.each(SHAPE_IDS)('%s is laid, prints, is timed, and is read back as it was', shape => {
     for (const on of [ground, arm]) {
-      const step = { ...freshLine('a', shape, [22, 20], soot, on, [0, 0]), twin: linked },
-        w = worldOf([step], on),
-        kind = kindOf(step)
+      const step = { ...freshLine('a', shape, [22, 20], soot, on, [0, 0]), twin: linked }
+      const w = worldOf([step], on)
+      const kind = kindOf(step)
       expect(step.points).toHaveLength(shapeOf(shape).usual.length)
       const prints = kind.prints(step, w)
       expect(
@@ -79,19 +79,19 @@ describe('every stroke', () => {
       expect(kind.lays(step, w)[0]!.mg).toBeGreaterThan(0.05)
       expect(kind.boxes(step, w).length).toBeGreaterThan(0)
     }
-    const look = lookOf([freshLine('a', shape, [22, 20], soot, ground, [0, 0])]),
-      parsed = parseLook(JSON.parse(JSON.stringify(look)))
+    const look = lookOf([freshLine('a', shape, [22, 20], soot, ground, [0, 0])])
+    const parsed = parseLook(JSON.parse(JSON.stringify(look)))
     expect(parsed).toEqual({ ok: true, look })
   })
 
   it.each(SHAPE_IDS.filter(s => shapeOf(s).flow === 'to'))(
     '%s ends toward the focal point when it is fresh',
     shape => {
-      const step = freshLine('a', shape, [44, 40], soot, ground, [0, 0]),
-        [p] = kindOf(step).pointers(step, worldOf([step]))
+      const step = freshLine('a', shape, [44, 40], soot, ground, [0, 0])
+      const [p] = kindOf(step).pointers(step, worldOf([step]))
       // A curve's end leans, its way as a whole does not.
-      const first = step.points[0]!,
-        last = step.points.at(-1)!
+      const first = step.points[0]!
+      const last = step.points.at(-1)!
       expect(distance(last, [0, 0])).toBeLessThan(distance(first, [0, 0]) + (shape === 'swirl' ? 6 : 0))
       expect(p!.heading).not.toBeNull()
     },
@@ -133,22 +133,22 @@ describe('every stroke', () => {
   })
 
   it('with a split cake or two colours lays strips that cover the whole width', () => {
-    const one = { ...freshLine('a', 'band', [30, 20], soot, ground, [0, 0]) },
-      double: LineStep = { ...one, load: { kind: 'double', light: gull, dark: soot } },
-      cake: LineStep = {
-        ...one,
-        load: {
-          kind: 'cake',
-          cake: {
-            ...soot,
-            strips: [
-              { name: 'a', colour: '#ffffff', width: 4 },
-              { name: 'b', colour: '#888888', width: 8 },
-              { name: 'c', colour: '#000000', width: 4 },
-            ],
-          },
+    const one = { ...freshLine('a', 'band', [30, 20], soot, ground, [0, 0]) }
+    const double: LineStep = { ...one, load: { kind: 'double', light: gull, dark: soot } }
+    const cake: LineStep = {
+      ...one,
+      load: {
+        kind: 'cake',
+        cake: {
+          ...soot,
+          strips: [
+            { name: 'a', colour: '#ffffff', width: 4 },
+            { name: 'b', colour: '#888888', width: 8 },
+            { name: 'c', colour: '#000000', width: 4 },
+          ],
         },
-      }
+      },
+    }
     const [least, most] = extent(one, worldOf([one]))
     for (const step of [double, cake]) {
       const [a, b] = extent(step, worldOf([step]))
@@ -166,12 +166,12 @@ describe('lines and dots around something', () => {
 
   it('go around the print at a distance, and only around what comes before', () => {
     const near = {
-        ...freshAround('o', 'outline', { use: 'step', step: 'host', openings: null }, soot),
-        params: { press: 20, distance: 0.5 },
-      },
-      far = { ...near, params: { press: 20, distance: 6 } }
-    const [a, b] = extent(near, worldOf([host, near])),
-      [c, e] = extent(far, worldOf([host, far]))
+      ...freshAround('o', 'outline', { use: 'step', step: 'host', openings: null }, soot),
+      params: { press: 20, distance: 0.5 },
+    }
+    const far = { ...near, params: { press: 20, distance: 6 } }
+    const [a, b] = extent(near, worldOf([host, near]))
+    const [c, e] = extent(far, worldOf([host, far]))
     // The skin falls away there: seen from the front it is less than the 5.5 mm that it is on the skin.
     for (const d of [a! - c!, e! - b!]) {
       expect(d).toBeGreaterThan(3.5)
@@ -182,8 +182,8 @@ describe('lines and dots around something', () => {
   })
 
   it('take chosen openings, or zones', () => {
-    const some = freshAround('o', 'halfOutline', { use: 'step', step: 'host', openings: [0, 1] }, soot),
-      zones = freshAround('z', 'outline', { use: 'zones', zones: ['left.cheek'] }, soot)
+    const some = freshAround('o', 'halfOutline', { use: 'step', step: 'host', openings: [0, 1] }, soot)
+    const zones = freshAround('z', 'outline', { use: 'zones', zones: ['left.cheek'] }, soot)
     expect(kindOf(some).prints(some, worldOf([host, some]))[0]!.rings).toHaveLength(2)
     const [, most] = extent(zones, worldOf([zones]))
     expect(most).toBeLessThan(0)
@@ -203,8 +203,8 @@ describe('lines and dots around something', () => {
 
 describe('dots, gems, glitter and lips', () => {
   it.each(DOT_RUNS)('%s: sizes run from the first to the last', run => {
-    const step = freshDots('d', run, [20, 30], null, gull, ground, [0, 0]),
-      rings = kindOf(step).prints(step, worldOf([step]))[0]!.rings
+    const step = freshDots('d', run, [20, 30], null, gull, ground, [0, 0])
+    const rings = kindOf(step).prints(step, worldOf([step]))[0]!.rings
     expect(rings.length).toBeGreaterThanOrEqual(3)
     expect(parseLook(lookOf([step])).ok).toBe(true)
     expect(kindOf(step).effort(step, worldOf([step])).seconds).toBeGreaterThan(rings.length * 0.6)
@@ -219,16 +219,16 @@ describe('dots, gems, glitter and lips', () => {
   })
 
   it.each(['patch', 'trail', 'outline', 'zones'] as const)('glitter as %s lies somewhere', area => {
-    const step = freshGlitter('g', area, [20, 30], null, ground),
-      [print] = kindOf(step).prints(step, worldOf([step]))
+    const step = freshGlitter('g', area, [20, 30], null, ground)
+    const [print] = kindOf(step).prints(step, worldOf([step]))
     expect(print!.rings.length).toBeGreaterThan(0)
     expect(print!.bits).toMatchObject({ kind: 'flakes' })
     expect(parseLook(lookOf([step])).ok).toBe(true)
   })
 
   it('glitter over a print lies where that print is', () => {
-    const host = freshSheet('host', 'Heart', 'heart-crest', [0, -30], soot),
-      step = { ...freshGlitter('g', 'print', [0, 0], 'host', ground) }
+    const host = freshSheet('host', 'Heart', 'heart-crest', [0, -30], soot)
+    const step = { ...freshGlitter('g', 'print', [0, 0], 'host', ground) }
     expect(extent(step, worldOf([host, step]))[0]).toBeCloseTo(extent(host, worldOf([host]))[0]!, 1)
   })
 
@@ -313,8 +313,8 @@ describe('direction', () => {
       freshSheet('s', 's', 'feather', [44, 40], soot),
       { ...freshGem('g', [30, 50], 'drop'), heading: 170 },
     ]
-    const named = { ...worldOf(steps), stencil: (id: string) => ({ ...world.stencil(id)!, heading: 70 }) },
-      before = flowOf({ steps, focus: [0, 0] }, named)
+    const named = { ...worldOf(steps), stencil: (id: string) => ({ ...world.stencil(id)!, heading: 70 }) }
+    const before = flowOf({ steps, focus: [0, 0] }, named)
     steps.forEach(s => aimStep(s, named, [0, 0]))
     const after = flowOf({ steps, focus: [0, 0] }, named)
     expect(before.toward).toBeLessThan(0.5)
@@ -323,13 +323,13 @@ describe('direction', () => {
 
   it('of whiskers and petals is away from their root', () => {
     const fan: LineStep = {
-        ...freshLine('w', 'whiskers', [30, 60], soot, ground, [0, 0]),
-        points: [
-          [26, 62],
-          [60, 70],
-        ],
-      },
-      [e] = flowOf({ steps: [fan], focus: [0, 55] }, worldOf([fan])).elements
+      ...freshLine('w', 'whiskers', [30, 60], soot, ground, [0, 0]),
+      points: [
+        [26, 62],
+        [60, 70],
+      ],
+    }
+    const [e] = flowOf({ steps: [fan], focus: [0, 55] }, worldOf([fan])).elements
     expect(Math.abs(e!.off)).toBeLessThan(25)
   })
 
@@ -340,9 +340,9 @@ describe('direction', () => {
   })
 
   it('sizes grow about their middle with every length', () => {
-    const step = freshLine('a', 'fur', [30, 30], soot, ground, [0, 0]),
-      before = step.params.length!,
-      reach = distance(step.points[0]!, step.points[2]!)
+    const step = freshLine('a', 'fur', [30, 30], soot, ground, [0, 0])
+    const before = step.params.length!
+    const reach = distance(step.points[0]!, step.points[2]!)
     growStep(step, worldOf([step]), 1.5, lengthsOf)
     expect(step.params.length).toBeCloseTo(before * 1.5, 6)
     expect(distance(step.points[0]!, step.points[2]!) / reach).toBeCloseTo(1.5, 0)
@@ -355,8 +355,8 @@ describe('fillings', () => {
       [[40, 48], 6],
       [[-30, 60], 10],
     ] as [Point, number][]) {
-      const step = fillOf(fill, 'f', at, r, gull, ground, [0, 0]),
-        w = worldOf([step])
+      const step = fillOf(fill, 'f', at, r, gull, ground, [0, 0])
+      const w = worldOf([step])
       for (const ring of kindOf(step)
         .prints(step, w)
         .flatMap(p => p.rings))
@@ -386,9 +386,9 @@ describe('arrangements', () => {
       ? [['an arm', arm, 20] as [string, Ground, number]]
       : faces) {
       let n = 0
-      const steps = starterOf(id).make({ ground: on, focus: [0, 0], palette, id: () => `s${n++}`, host }),
-        all = starterOf(id).on === 'sheet' ? [host, ...steps] : steps,
-        w = worldOf(all, on)
+      const steps = starterOf(id).make({ ground: on, focus: [0, 0], palette, id: () => `s${n++}`, host })
+      const all = starterOf(id).on === 'sheet' ? [host, ...steps] : steps
+      const w = worldOf(all, on)
       expect(steps.length, name).toBeGreaterThan(1)
       expect(new Set(steps.map(s => s.group)).size).toBe(1)
       expect(
@@ -419,11 +419,11 @@ describe('arrangements', () => {
 describe('brushwork on another canvas', () => {
   it('follows the landmarks, shrinks with the face, and says what has no place', () => {
     const steps: Step[] = [
-        { ...freshLine('a', 'fur', [30, 40], soot, ground, [0, 0]), twin: linked },
-        freshLips('l', [gull]),
-        freshGem('g', [0, -20]),
-      ],
-      look = lookOf(steps)
+      { ...freshLine('a', 'fur', [30, 40], soot, ground, [0, 0]), twin: linked },
+      freshLips('l', [gull]),
+      freshGem('g', [0, -20]),
+    ]
+    const look = lookOf(steps)
     const child = movedTo(look, PLAIN_FACE, 4, world.stencil).look.steps[0] as LineStep
     expect(child.params.length!).toBeLessThan((steps[0] as LineStep).params.length!)
     expect(child.points[0]![0]).toBeLessThan((steps[0] as LineStep).points[0]![0])

@@ -42,8 +42,8 @@ import { groundOf, PLAIN_FACE, zoneSpot } from '#core/skin'
 import { seatsFor, type Candidate, type Stencil } from '#core/stencil'
 import { ground, MIDLINE, paint, sheets, world } from '../world'
 
-const soot = paint('soot'),
-  FOCUS: Point = [0, 0]
+const soot = paint('soot')
+const FOCUS: Point = [0, 0]
 const sheet = (stencil: string, at: Point, more: Partial<SheetStep> = {}): SheetStep => ({
   ...freshSheet('s', 'Sheet', stencil, at, soot),
   ...more,
@@ -76,19 +76,19 @@ describe('what goes around a twin', () => {
   const host = sheet('pair', [40, 30], { twin: MIDLINE, passes: [pass({ openings: chosen(1) })] })
   it('follows the openings that the twin itself prints', () => {
     const rings = sourceRings(
-        { use: 'step', step: 's', openings: [1] },
-        'l',
-        within([host, { ...freshLine('l', 'line', [0, 0], soot, ground, FOCUS) }], paired),
-      ),
-      xs = rings.map(r => ringCentroid(r)[0]).sort((a, b) => a - b)
+      { use: 'step', step: 's', openings: [1] },
+      'l',
+      within([host, { ...freshLine('l', 'line', [0, 0], soot, ground, FOCUS) }], paired),
+    )
+    const xs = rings.map(r => ringCentroid(r)[0]).sort((a, b) => a - b)
     expect(xs).toHaveLength(2)
     // The outer disc of each, as in a mirror.
     expect(xs[0]!).toBeCloseTo(-xs[1]!, 1)
     expect(xs[1]!).toBeGreaterThan(44)
     const printed = kindOf(host)
-        .prints(host, { ...paired, flat: true })
-        .flatMap(p => p.rings),
-      middles = printed.map(r => ringCentroid(r)[0]).sort((a, b) => a - b)
+      .prints(host, { ...paired, flat: true })
+      .flatMap(p => p.rings)
+    const middles = printed.map(r => ringCentroid(r)[0]).sort((a, b) => a - b)
     expect(xs[0]!).toBeCloseTo(middles[0]!, 1)
   })
 
@@ -103,11 +103,11 @@ describe('what goes around a twin', () => {
   })
 
   it('is not cancelled where a print and its mirror image overlap', () => {
-    const over = sheet('heart-crest', [4, -34], { twin: MIDLINE }),
-      steps = [over, freshLine('l', 'line', [0, 0], soot, ground, FOCUS)],
-      w = within(steps)
-    const alone = areaOf(coverOf({ ...over, twin: NO_TWIN } as Step, world).region),
-      joint = regionOf(sourceRings({ use: 'step', step: 's', openings: null }, 'l', w), 'nonzero')
+    const over = sheet('heart-crest', [4, -34], { twin: MIDLINE })
+    const steps = [over, freshLine('l', 'line', [0, 0], soot, ground, FOCUS)]
+    const w = within(steps)
+    const alone = areaOf(coverOf({ ...over, twin: NO_TWIN } as Step, world).region)
+    const joint = regionOf(sourceRings({ use: 'step', step: 's', openings: null }, 'l', w), 'nonzero')
     expect(areaOf(joint)).toBeGreaterThan(alone)
     expect(
       aroundSpines(
@@ -135,8 +135,8 @@ describe('turning over', () => {
   })
   /** Whether the dark edge lies farther from the focal point than the light one. */
   const outward = (step: LineStep): boolean => {
-    const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true }),
-      far = (i: number) => Math.hypot(...ringCentroid(prints.at(i)!.rings[0]!))
+    const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true })
+    const far = (i: number) => Math.hypot(...ringCentroid(prints.at(i)!.rings[0]!))
     return far(-1) > far(0)
   }
   it.each<[string, [number, number][]]>([
@@ -165,8 +165,8 @@ describe('turning over', () => {
       ],
     ],
   ])('keeps the dark of a %s band outward', (_name, points) => {
-    const dark = (['left', 'right'] as const).find(d => outward(band(points, d)))!,
-      alone = structuredClone(band(points, dark))
+    const dark = (['left', 'right'] as const).find(d => outward(band(points, d)))!
+    const alone = structuredClone(band(points, dark))
     flipTogether([alone], world, FOCUS)
     expect(outward(alone)).toBe(true)
     const many = [
@@ -178,8 +178,8 @@ describe('turning over', () => {
   })
 
   it('takes sheets along, to their other side, in place', () => {
-    const a = structuredClone(sheet('feather', [30, -30], { id: 'a', tilt: 20 })),
-      b = structuredClone(freshLine('l', 'teardrop', [50, -30], soot, ground, FOCUS))
+    const a = structuredClone(sheet('feather', [30, -30], { id: 'a', tilt: 20 }))
+    const b = structuredClone(freshLine('l', 'teardrop', [50, -30], soot, ground, FOCUS))
     flipTogether([a, b], world, FOCUS)
     expect([a.side, a.tilt]).toEqual(['B', -20])
     expect(a.at[0]).toBeGreaterThan(40)
@@ -210,22 +210,22 @@ describe('what is printed is the pivot', () => {
     expect(Math.hypot(...m)).toBeGreaterThan(5)
     const there = liesAt(m, placementOf(part), ground)
     for (const tilt of [40, -90, 170]) {
-      const at = atSoThat(m, there, { tilt, side: 'A' }, ground),
-        now = liesAt(m, { at, tilt, side: 'A', grip: [0, 0] }, ground)
+      const at = atSoThat(m, there, { tilt, side: 'A' }, ground)
+      const now = liesAt(m, { at, tilt, side: 'A', grip: [0, 0] }, ground)
       expect(Math.hypot(now[0] - there[0], now[1] - there[1])).toBeLessThan(0.15)
     }
     expect(printedMiddle(sheet('heart-crest', [0, -30]), world)).toEqual([0, 0])
   })
 
   it('of half a turn on an arm: the middle of the design', () => {
-    const w: World = { ...world, ground: arm },
-      a = sheet('swirl-small', [-10, -60], { id: 'a' }),
-      b = sheet('swirl-small', [10, 20], { id: 'b' }),
-      about = halfTurnAbout(a, [a, b], w),
-      middle = designMiddle([a, b], w)!
+    const w: World = { ...world, ground: arm }
+    const a = sheet('swirl-small', [-10, -60], { id: 'a' })
+    const b = sheet('swirl-small', [10, 20], { id: 'b' })
+    const about = halfTurnAbout(a, [a, b], w)
+    const middle = designMiddle([a, b], w)!
     expect(about).toEqual(middle)
-    const turned: SheetStep = { ...a, twin: { rule: 'turn', about, own: null } },
-      [own, twin] = laidOf(turned, w).map(l => l.point([0, 0]))
+    const turned: SheetStep = { ...a, twin: { rule: 'turn', about, own: null } }
+    const [own, twin] = laidOf(turned, w).map(l => l.point([0, 0]))
     expect((own![0] + twin![0]) / 2).toBeCloseTo(about[0], 0)
     expect((own![1] + twin![1]) / 2).toBeCloseTo(about[1], 0)
     // Alone it goes to the other edge instead of onto itself.
@@ -250,16 +250,16 @@ describe('passes of one sheet', () => {
   })
 
   it('close bridges between an opening of the one and an opening of the other', () => {
-    const known = sheets.get('scales')!,
-      wet = { wetness: 'runny' as const, tool: 'openCell' as const },
-      even = known.openings.map((_, n) => n).filter(n => n % 2 === 0),
-      odd = known.openings.map((_, n) => n).filter(n => n % 2)
+    const known = sheets.get('scales')!
+    const wet = { wetness: 'runny' as const, tool: 'openCell' as const }
+    const even = known.openings.map((_, n) => n).filter(n => n % 2 === 0)
+    const odd = known.openings.map((_, n) => n).filter(n => n % 2)
     const step = sheet('scales', [0, -34], {
-        passes: [pass({ ...wet, openings: chosen(...even) }), pass({ ...wet, openings: chosen(...odd) })],
-      }),
-      all = sheet('scales', [0, -34], { passes: [pass(wet)] })
-    const counts = step.passes.map((p, i) => closedBridges(step, p, known, world, i).closed.length),
-      whole = closedBridges(all, all.passes[0]!, known, world).closed.length
+      passes: [pass({ ...wet, openings: chosen(...even) }), pass({ ...wet, openings: chosen(...odd) })],
+    })
+    const all = sheet('scales', [0, -34], { passes: [pass(wet)] })
+    const counts = step.passes.map((p, i) => closedBridges(step, p, known, world, i).closed.length)
+    const whole = closedBridges(all, all.passes[0]!, known, world).closed.length
     expect(counts[1]).toBeGreaterThan(counts[0]!)
     expect(counts[0]! + counts[1]!).toBeGreaterThanOrEqual(0.9 * whole)
   })
@@ -280,27 +280,27 @@ describe('passes of one sheet', () => {
       outline: Float64Array.from([-52, -34, 52, -34, 52, 34, -52, 34]),
       openings: dots,
     }
-    const w: World = { ...world, stencil: () => many },
-      step = sheet('many', [0, -34], { passes: [pass({ wetness: 'runny', tool: 'openCell' })] })
+    const w: World = { ...world, stencil: () => many }
+    const step = sheet('many', [0, -34], { passes: [pass({ wetness: 'runny', tool: 'openCell' })] })
     expect(closedBridges(step, step.passes[0]!, many, w).closed.length).toBeGreaterThan(500)
   })
 
   it('take as many loads on the card as in the finding', () => {
     const step = sheet('honeycomb', [20, -34], {
-        twin: MIDLINE,
-        passes: [pass({ tool: 'point', dabs: 9, charge: 0.6 })],
-      }),
-      known = sheets.get('honeycomb')!,
-      each = passLoads(step.passes[0]!, known, world)
+      twin: MIDLINE,
+      passes: [pass({ tool: 'point', dabs: 9, charge: 0.6 })],
+    })
+    const known = sheets.get('honeycomb')!
+    const each = passLoads(step.passes[0]!, known, world)
     expect(kindOf(step).effort(step, world).loads).toBe(2 * each)
-    const look: Look = { ...freshLook('l', 'L'), steps: [step] },
-      found = findingsOf(
-        look,
-        withUnders({ ...world, ground: groundFor(look) }, look.steps),
-        paints,
-        [],
-        '2026-06-01',
-      ).find(f => f.check === 'reload')!
+    const look: Look = { ...freshLook('l', 'L'), steps: [step] }
+    const found = findingsOf(
+      look,
+      withUnders({ ...world, ground: groundFor(look) }, look.steps),
+      paints,
+      [],
+      '2026-06-01',
+    ).find(f => f.check === 'reload')!
     expect(found.title).toBe(`${each} loads for this pass on each side`)
   })
 })
@@ -308,18 +308,18 @@ describe('passes of one sheet', () => {
 describe('files and other canvases', () => {
   it('an SVG fills strokes where they cross, and keeps the colour of glitter', () => {
     const loop: Step = {
-        ...freshLine('l', 'line', [0, 0], soot, ground, FOCUS),
-        points: [
-          [-20, 0],
-          [10, 20],
-          [20, 0],
-          [-10, 20],
-        ],
-      },
-      dust: Step = {
-        ...freshGlitter('g', 'patch', [0, -50], null, ground),
-        colour: { name: 'Sea dust', colour: '#5CC0D6' },
-      }
+      ...freshLine('l', 'line', [0, 0], soot, ground, FOCUS),
+      points: [
+        [-20, 0],
+        [10, 20],
+        [20, 0],
+        [-10, 20],
+      ],
+    }
+    const dust: Step = {
+      ...freshGlitter('g', 'patch', [0, -50], null, ground),
+      colour: { name: 'Sea dust', colour: '#5CC0D6' },
+    }
     const svg = lookSvg({ ...freshLook('l', 'L'), steps: [loop, dust] }, world)
     expect(svg).not.toContain('evenodd')
     expect(svg.match(/fill-rule="nonzero"/g)!.length).toBeGreaterThan(1)
@@ -327,11 +327,11 @@ describe('files and other canvases', () => {
   })
 
   it('named groups count when a look moves, and nothing is "NaN %"', () => {
-    const scales: Stencil = { ...sheets.get('scales')!, groups: [{ name: 'few', openings: [0, 1] }] },
-      w: World = { ...world, stencil: () => scales }
-    const step = sheet('scales', [0, -62], { passes: [pass({ openings: { use: 'group', name: 'few' } })] }),
-      part = spoiltShares(step, placementOf(step), w),
-      whole = spoiltShares(sheet('scales', [0, -62]), placementOf(step), w)
+    const scales: Stencil = { ...sheets.get('scales')!, groups: [{ name: 'few', openings: [0, 1] }] }
+    const w: World = { ...world, stencil: () => scales }
+    const step = sheet('scales', [0, -62], { passes: [pass({ openings: { use: 'group', name: 'few' } })] })
+    const part = spoiltShares(step, placementOf(step), w)
+    const whole = spoiltShares(sheet('scales', [0, -62]), placementOf(step), w)
     expect(part.beside).not.toBeCloseTo(whole.beside, 3)
     const gone = sheet('scales', [0, -62], { passes: [pass({ openings: { use: 'group', name: 'gone' } })] })
     expect(spoiltShares(gone, placementOf(gone), w)).toEqual({ beside: 0, spoilt: [], share: 0 })
@@ -355,11 +355,11 @@ describe('what fits', () => {
   it.each(['forehead', 'right.cheek', 'left.temple', 'left.lid', 'muzzle', 'nose'] as const)(
     'is proposed for the %s only where it lies on the spot, on skin and on nothing that must stay free',
     zone => {
-      const spot = zoneSpot(ground, zone)!,
-        seats = seatsFor(
-          { ...spot, keepOuts: ground.keepOuts, focus: FOCUS, zone: zone.split('.').at(-1)! },
-          drawer,
-        )
+      const spot = zoneSpot(ground, zone)!
+      const seats = seatsFor(
+        { ...spot, keepOuts: ground.keepOuts, focus: FOCUS, zone: zone.split('.').at(-1)! },
+        drawer,
+      )
       const proposed = seats.flatMap(
         s =>
           proposedSeat(
@@ -372,12 +372,12 @@ describe('what fits', () => {
       if (zone === 'forehead' || zone === 'right.cheek') expect(proposed.length).toBeGreaterThan(2)
       for (const seat of proposed) {
         const step = sheet(seat.id, seat.at, {
-            tilt: seat.tilt,
-            side: seat.side,
-            passes: [pass({ openings: seat.openings ? chosen(...seat.openings) : { use: 'all' } })],
-          }),
-          cover = coverOf(step, world),
-          all = areaOf(cover.region)
+          tilt: seat.tilt,
+          side: seat.side,
+          passes: [pass({ openings: seat.openings ? chosen(...seat.openings) : { use: 'all' } })],
+        })
+        const cover = coverOf(step, world)
+        const all = areaOf(cover.region)
         for (const { ring, words } of ground.keepOuts)
           expect(cover.area(regionOf([ring], 'nonzero')), `${seat.id} over ${words}`).toBeLessThan(0.6)
         const skin = areaOf(
@@ -395,9 +395,9 @@ describe('what fits', () => {
 
 describe('a register', () => {
   it('is told when what both sheets dab never meets', () => {
-    const host = sheets.get('diamonds')!,
-      fit = registerFit(host, host, 'openings', { turn: 0, shift: [0, 0] }),
-      all = new Set(host.openings.keys())
+    const host = sheets.get('diamonds')!
+    const fit = registerFit(host, host, 'openings', { turn: 0, shift: [0, 0] })
+    const all = new Set(host.openings.keys())
     if (typeof fit === 'string') throw new Error(fit)
     expect(registerMeets(host, host, { host: all, guest: all }, 'openings', fit)).toBe(host.openings.length)
     expect(

@@ -29,9 +29,9 @@ const valid = (): Look => ({
 })
 /** What is said of a look whose JSON has `value` at a path such as "steps.1.tilt". */
 const errors = (path: string, value: unknown): string => {
-  const data = JSON.parse(JSON.stringify(valid())),
-    keys = path.split('.'),
-    last = keys.pop()!
+  const data = JSON.parse(JSON.stringify(valid()))
+  const keys = path.split('.')
+  const last = keys.pop()!
   keys.reduce((at, key) => at[key], data)[last] = value
   const parsed = parseLook(data)
   return parsed.ok ? '' : parsed.errors.join(' ')
@@ -39,8 +39,8 @@ const errors = (path: string, value: unknown): string => {
 
 describe('parseLook', () => {
   it('takes a look through JSON without changing a digit', () => {
-    const look = { ...valid(), focus: [0.1 + 0.2, -1e-7] as [number, number] },
-      parsed = parseLook(JSON.parse(JSON.stringify(look)))
+    const look = { ...valid(), focus: [0.1 + 0.2, -1e-7] as [number, number] }
+    const parsed = parseLook(JSON.parse(JSON.stringify(look)))
     expect(parsed).toEqual({ ok: true, look })
   })
 
@@ -148,8 +148,8 @@ describe('where', () => {
   })
 
   it('twins exactly: twice is the same place', () => {
-    const step = { ...freshSheet('a', 'a', 'moth', [21.3, 4], paint('soot')), tilt: 17, twin: MIDLINE },
-      [own, twin] = placementsOf(step, world)
+    const step = { ...freshSheet('a', 'a', 'moth', [21.3, 4], paint('soot')), tilt: 17, twin: MIDLINE }
+    const [own, twin] = placementsOf(step, world)
     expect(twin).toEqual({ at: [-21.3, 4], tilt: -17, side: 'B', grip: [0, 0] })
     expect(placementsOf({ ...step, at: [-21.3, 4], tilt: -17, side: 'B' }, world)[1]).toEqual(own)
   })

@@ -39,8 +39,8 @@ const sheetOf = (look: Look, i = 0) => look.steps[i] as SheetStep
 
 describe('the map from face to face', () => {
   it('brings every landmark onto its own', () => {
-    const map = pointMap(ground, child),
-      there = new Map(landmarkList(child.face!.landmarks).map(m => [m.id, m.at]))
+    const map = pointMap(ground, child)
+    const there = new Map(landmarkList(child.face!.landmarks).map(m => [m.id, m.at]))
     for (const { id, at } of landmarkList(ground.face!.landmarks))
       expect(distance(map(at), there.get(id)!), id).toBeLessThan(0.5)
   })
@@ -54,8 +54,8 @@ describe('the map from face to face', () => {
   })
 
   it('there and back is nearly where it was', () => {
-    const there = pointMap(ground, child),
-      back = pointMap(child, ground)
+    const there = pointMap(ground, child)
+    const back = pointMap(child, ground)
     for (const p of [
       [10, -30],
       [45, 30],
@@ -88,14 +88,14 @@ describe('a look moved to another canvas', () => {
   })
 
   it('lists what no longer fits, with the best smaller sheet of the drawer', () => {
-    const look = withSteps([freshSheet('a', 'Crown', 'crown-crest', [0, -46], paint('soot'))]),
-      { misfits } = movedTo(look, { ...PLAIN_FACE, build: 'fine' }, 4, stencil, drawer)
+    const look = withSteps([freshSheet('a', 'Crown', 'crown-crest', [0, -46], paint('soot'))])
+    const { misfits } = movedTo(look, { ...PLAIN_FACE, build: 'fine' }, 4, stencil, drawer)
     expect(misfits).toHaveLength(1)
     expect(misfits[0]!.sentence).toMatch(
       /^Crown: .* \(108 × 70 mm\) no longer fits; \d+ % of its print lies beside the skin\.$/,
     )
-    const instead = sheets.get(misfits[0]!.instead!.id)!,
-      crown = sheets.get('crown-crest')!
+    const instead = sheets.get(misfits[0]!.instead!.id)!
+    const crown = sheets.get('crown-crest')!
     expect(instead.width * instead.height).toBeLessThan(crown.width * crown.height)
     expect(instead.kind).toBe('crest')
   })
@@ -105,8 +105,8 @@ describe('a look moved to another canvas', () => {
       freshSheet('a', 'Crown', 'crown-crest', [0, -46], paint('soot')),
       freshSheet('b', 'Heart', 'heart-crest', [0, -33], paint('soot')),
     ])
-    const { look: moved, misfits } = movedTo(look, PLAIN_FACE, 4, stencil, drawer),
-      first = misfits.find(m => m.stepId === 'a')!
+    const { look: moved, misfits } = movedTo(look, PLAIN_FACE, 4, stencil, drawer)
+    const first = misfits.find(m => m.stepId === 'a')!
     const next = withSmallerSheets(moved, [first], id => sheets.get(id)?.name)
     expect(sheetOf(next).stencil).toBe(first.instead!.id)
     expect(sheetOf(next).label).toBe(sheets.get(first.instead!.id)!.name)
@@ -127,9 +127,9 @@ describe('a look moved to another canvas', () => {
         twin: { ...NO_TWIN, rule: 'features' },
       },
     ])
-    const { look: moved, misfits } = movedTo(look, ARM, 30, stencil, drawer),
-      arm = groundOf(ARM, 30),
-      [wash, sheet] = moved.steps
+    const { look: moved, misfits } = movedTo(look, ARM, 30, stencil, drawer)
+    const arm = groundOf(ARM, 30)
+    const [wash, sheet] = moved.steps
     expect(wash).toMatchObject({ zones: ['upper band', 'middle band'] })
     expect(sheet).toMatchObject({ twin: { rule: 'midline' } })
     expect(misfits).toEqual([])
@@ -187,8 +187,8 @@ describe('how a sheet seats', () => {
   })
 
   it('is worse over the side of the nose than on the forehead, and says where to press', () => {
-    const forehead = seat('swirl-small', [0, -38]),
-      nose = seat('swirl-large', [22, 34])
+    const forehead = seat('swirl-small', [0, -38])
+    const nose = seat('swirl-large', [22, 34])
     expect(forehead.seated).toBeGreaterThan(nose.seated)
     expect(Math.max(...nose.gaps)).toBeGreaterThan(Math.max(...forehead.gaps) + 0.5)
     expect(nose.sentence).toMatch(
@@ -238,9 +238,9 @@ describe('places that cannot be', () => {
   })
 
   it('on eyes and hair are counted in shares', () => {
-    const step = freshSheet('a', 'a', 'honeycomb', [31, 5], paint('soot')),
-      eye = spoiltShares(step, placementsOf(step, world)[0]!, world),
-      hair = spoiltShares({ ...step, at: [0, -90] }, { at: [0, -90], tilt: 0, side: 'A' }, world)
+    const step = freshSheet('a', 'a', 'honeycomb', [31, 5], paint('soot'))
+    const eye = spoiltShares(step, placementsOf(step, world)[0]!, world)
+    const hair = spoiltShares({ ...step, at: [0, -90] }, { at: [0, -90], tilt: 0, side: 'A' }, world)
     expect(eye.spoilt).toContain('right eye')
     expect(eye.share).toBeGreaterThan(0.005)
     expect(hair.beside).toBeGreaterThan(0.5)
@@ -324,20 +324,20 @@ describe('looks of version 1', () => {
       glitter: false,
     }
     const outline = [
-        [0, 0],
-        [20, 0],
-        [0, 20],
+      [0, 0],
+      [20, 0],
+      [0, 20],
+    ]
+    const parsed = parseLook({
+      ...old,
+      version: 4,
+      canvas: PLAIN_FACE,
+      sitting: freshLook('x', 'x').sitting,
+      steps: [
+        { ...base, region: { zones: ['forehead'] } },
+        { ...base, id: 'b', region: { outline } },
       ],
-      parsed = parseLook({
-        ...old,
-        version: 4,
-        canvas: PLAIN_FACE,
-        sitting: freshLook('x', 'x').sitting,
-        steps: [
-          { ...base, region: { zones: ['forehead'] } },
-          { ...base, id: 'b', region: { outline } },
-        ],
-      })
+    })
     if (!parsed.ok) throw new Error(parsed.errors.join())
     // A base had a twin in name only.
     expect(parsed.look.steps).toMatchObject([
@@ -395,8 +395,8 @@ describe('canvases in a file', () => {
 })
 
 it('a wash on zones that a canvas lacks says so on its card', () => {
-  const wash = freshWash('w', 'w', ['forehead'], [paint('sky')], ground),
-    arm: World = { ...world, ground: groundOf(ARM, 30) }
+  const wash = freshWash('w', 'w', ['forehead'], [paint('sky')], ground)
+  const arm: World = { ...world, ground: groundOf(ARM, 30) }
   expect(kindOf(wash).lines(wash, arm)[0]!.text).toBe('forehead (there is none on a left forearm)')
   expect(kindOf(wash).prints(wash, arm)[0]!.rings).toEqual([])
   expect(boxOf(arm.ground.zone('arm')!).maxY).toBeGreaterThan(100)

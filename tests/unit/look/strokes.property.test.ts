@@ -81,9 +81,9 @@ describe('strokes with any handles and numbers', () => {
         fc.tuple(...shape.usual.map(([x, y]) => near(x, y, 4))),
         params(shape.params),
         (handles, value) => {
-          const dots = shape.draw(handles, value),
-            least = Math.min(value.first!, value.last!),
-            most = Math.max(value.first!, value.last!)
+          const dots = shape.draw(handles, value)
+          const least = Math.min(value.first!, value.last!)
+          const most = Math.max(value.first!, value.last!)
           expect(dots.length).toBeGreaterThan(0)
           for (const d of dots) {
             expect(d.size).toBeGreaterThanOrEqual(least - 1e-9)
@@ -99,8 +99,8 @@ describe('strokes with any handles and numbers', () => {
   it('stations of a line are on it, in order, and their ways are unit vectors', () => {
     fc.assert(
       fc.property(fc.array(near(0, 0, 40), { minLength: 3, maxLength: 7 }), handles => {
-        const path = pathThrough(handles),
-          stops = stationsAt(path, [0, 0.2, 0.5, 0.9, 1])
+        const path = pathThrough(handles)
+        const stops = stationsAt(path, [0, 0.2, 0.5, 0.9, 1])
         expect(sharesOf(path).every((s, i, all) => i === 0 || s >= all[i - 1]!)).toBe(true)
         for (const s of stops) {
           expect(Math.min(...path.map(p => distance(p, s.at)))).toBeLessThan(lengthOf(path) / 20 + 1)
@@ -142,10 +142,10 @@ describe('twins and turns of strokes', () => {
   it('a twin across the midline covers the mirror image of what its original covers', () => {
     fc.assert(
       fc.property(near(38, 34, 6), near(46, 36, 4), near(22, 26, 6), (a, b, c) => {
-        const s = step([a, b, c]),
-          [print, twin] = kindOf(s).prints(s, world),
-          area = (rings: readonly Float64Array[]) =>
-            rings.reduce((sum, r) => sum + Math.abs(signedArea(r)), 0)
+        const s = step([a, b, c])
+        const [print, twin] = kindOf(s).prints(s, world)
+        const area = (rings: readonly Float64Array[]) =>
+          rings.reduce((sum, r) => sum + Math.abs(signedArea(r)), 0)
         expect(Math.abs(area(print!.rings) / area(twin!.rings) - 1)).toBeLessThan(0.02)
         const xs = (rings: readonly Float64Array[]) => rings[0]!.filter((_, i) => i % 2 === 0)
         expect(Math.max(...xs(print!.rings))).toBeCloseTo(-Math.min(...xs(twin!.rings)), 0)
@@ -160,8 +160,8 @@ describe('twins and turns of strokes', () => {
         fc.array(near(0, -36, 12), { minLength: 2, maxLength: 5 }),
         fc.integer({ min: -179, max: 179 }),
         (points, by) => {
-          const there = turnedHandles(points, world, by),
-            back = turnedHandles(there, world, -by)
+          const there = turnedHandles(points, world, by)
+          const back = turnedHandles(there, world, -by)
           back.forEach((p, i) => expect(distance(p, points[i]!)).toBeLessThan(0.6))
         },
       ),
@@ -172,9 +172,9 @@ describe('twins and turns of strokes', () => {
   it("moving a look's focal point onto an element's way makes that element flow", () => {
     fc.assert(
       fc.property(fc.integer({ min: -60, max: 60 }), by => {
-        const s = { ...freshLine('t', 'teardrop', [0, -40], soot, ground, [0, 0]) },
-          turned = { ...s, points: turnedHandles(s.points, world, by) },
-          w = { ...world, steps: [turned] }
+        const s = { ...freshLine('t', 'teardrop', [0, -40], soot, ground, [0, 0]) }
+        const turned = { ...s, points: turnedHandles(s.points, world, by) }
+        const w = { ...world, steps: [turned] }
         const [e] = flowOf({ steps: [turned], focus: [0, 0] }, w).elements
         expect(Math.abs(Math.abs(e!.off) - Math.abs(by))).toBeLessThan(6)
       }),
@@ -196,14 +196,14 @@ describe('the brush on any skin', () => {
           fc.double({ min: 0.6, max: 3, noNaN: true }),
           ([x, y], a, w) => {
             fc.pre(onSkin(on, [x, y]))
-            const d: Point = [Math.cos(a), Math.sin(a)],
-              line: Point[] = [-1, 0, 1].map(k => [x + k * d[0], y + k * d[1]]),
-              [ring] = ribbons(on.surface, { points: line, widths: [w, w, w] })[0]!,
-              out = new Float64Array(6)
+            const d: Point = [Math.cos(a), Math.sin(a)]
+            const line: Point[] = [-1, 0, 1].map(k => [x + k * d[0], y + k * d[1]])
+            const [ring] = ribbons(on.surface, { points: line, widths: [w, w, w] })[0]!
+            const out = new Float64Array(6)
             // The two edges at the middle point lie opposite each other.
-            const n = ring!.length / 2,
-              i = 1,
-              j = n - 2
+            const n = ring!.length / 2
+            const i = 1
+            const j = n - 2
             on.surface.position(ring![2 * i]!, ring![2 * i + 1]!, out, 0)
             on.surface.position(ring![2 * j]!, ring![2 * j + 1]!, out, 3)
             expect(
@@ -219,11 +219,11 @@ describe('the brush on any skin', () => {
   it("makes round dots: every rim point is a radius away, in the skin's own measure", () => {
     fc.assert(
       fc.property(near(24, 20, 24), fc.double({ min: 0.5, max: 4, noNaN: true }), ([x, y], r) => {
-        const [E, F, G] = metricAt(ground.surface, x, y),
-          ring = roundOn(ground.surface, [x, y], r)
+        const [E, F, G] = metricAt(ground.surface, x, y)
+        const ring = roundOn(ground.surface, [x, y], r)
         for (let i = 0; i < ring.length; i += 2) {
-          const u = ring[i]! - x,
-            v = ring[i + 1]! - y
+          const u = ring[i]! - x
+          const v = ring[i + 1]! - y
           expect(Math.sqrt(E * u * u + 2 * F * u * v + G * v * v)).toBeCloseTo(r, 6)
         }
       }),
@@ -233,9 +233,9 @@ describe('the brush on any skin', () => {
 })
 
 describe('glitter on wet paint in the order of steps', () => {
-  const base = (id: string): Step => freshWash(id, id, ['forehead'], [soot], ground),
-    glitter = (id: string, on: string | null): Step =>
-      freshGlitter(id, on ? 'print' : 'patch', [0, -30], on, ground)
+  const base = (id: string): Step => freshWash(id, id, ['forehead'], [soot], ground)
+  const glitter = (id: string, on: string | null): Step =>
+    freshGlitter(id, on ? 'print' : 'patch', [0, -30], on, ground)
   it('stands behind its paint again when it came before it, in its old order among others', () => {
     const order = (steps: Step[]) => boundOrder(steps)?.map(s => s.id) ?? null
     expect(order([base('a'), glitter('g', 'a'), base('b')])).toBeNull()
@@ -247,8 +247,8 @@ describe('glitter on wet paint in the order of steps', () => {
   it('never loses or doubles a step', () => {
     fc.assert(
       fc.property(fc.shuffledSubarray(['a', 'b', 'c', 'ga', 'gb', 'gc'], { minLength: 6 }), ids => {
-        const steps = ids.map(id => (id.length === 1 ? base(id) : glitter(id, id[1]!))),
-          next = boundOrder(steps) ?? steps
+        const steps = ids.map(id => (id.length === 1 ? base(id) : glitter(id, id[1]!)))
+        const next = boundOrder(steps) ?? steps
         expect(next.map(s => s.id).sort()).toEqual([...ids].sort())
         for (const s of next)
           if (s.kind === 'glitter')

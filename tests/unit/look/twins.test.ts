@@ -58,16 +58,16 @@ describe('a twin', () => {
       ['honeycomb', -33],
       ['scales', 62],
     ] as const) {
-      const s = step(id, [28, -10], { tilt, twin: MIDLINE }),
-        [own, twin] = placementsOf(s, one),
-        axis = one.stencil(id)!.axes![0]!
+      const s = step(id, [28, -10], { tilt, twin: MIDLINE })
+      const [own, twin] = placementsOf(s, one)
+      const axis = one.stencil(id)!.axes![0]!
       expect(twin!.side).toBe(own!.side)
       expect(twinHandling(s, one)).toBe('as it is')
       // Every opening's middle of the twin lies where the mirror image of some opening of the sheet itself lies.
-      const openings = one.stencil(id)!.openings,
-        middles = openings.map(o => [o.outer[0]!, o.outer[1]!] as Point),
-        there = middles.map(prints(s, 1, one).point),
-        here = middles.map(prints(s, 0, one).point)
+      const openings = one.stencil(id)!.openings
+      const middles = openings.map(o => [o.outer[0]!, o.outer[1]!] as Point)
+      const there = middles.map(prints(s, 1, one).point)
+      const here = middles.map(prints(s, 0, one).point)
       expect(Number.isFinite(axis)).toBe(true)
       const rims = openings.flatMap(o =>
         Array.from({ length: o.outer.length / 2 }, (_, i): Point =>
@@ -90,42 +90,42 @@ describe('a twin', () => {
   })
 
   it('laid without a flip paints the mirrored openings', () => {
-    const chosen = [0, 1, 2, 11],
-      s = step('honeycomb', [30, 10], { twin: MIDLINE })
+    const chosen = [0, 1, 2, 11]
+    const s = step('honeycomb', [30, 10], { twin: MIDLINE })
     s.passes[0]!.openings = { use: 'chosen', numbers: chosen }
-    const [own, twin] = paintedOpenings(s, one),
-      middle = (n: number, side: 0 | 1): Point => {
-        const o = one.stencil('honeycomb')!.openings[n]!.outer
-        let x = 0,
-          y = 0
-        for (let i = 0; i < o.length; i += 2) {
-          x += o[i]! / (o.length / 2)
-          y += o[i + 1]! / (o.length / 2)
-        }
-        return prints(s, side, one).point([x, y])
+    const [own, twin] = paintedOpenings(s, one)
+    const middle = (n: number, side: 0 | 1): Point => {
+      const o = one.stencil('honeycomb')!.openings[n]!.outer
+      let x = 0,
+        y = 0
+      for (let i = 0; i < o.length; i += 2) {
+        x += o[i]! / (o.length / 2)
+        y += o[i + 1]! / (o.length / 2)
       }
+      return prints(s, side, one).point([x, y])
+    }
     expect([...own!]).toEqual(chosen)
     for (const n of chosen) {
       const [x, y] = middle(n, 0)
       expect(Math.min(...[...twin!].map(t => distance(middle(t, 1), [-x, y])))).toBeLessThan(0.3)
     }
-    const [print, image] = kindOf(s).prints(s, one),
-      box = (rings: readonly Float64Array[], k: 0 | 1) =>
-        rings.flatMap(r => [...r].filter((_, i) => i % 2 === k))
+    const [print, image] = kindOf(s).prints(s, one)
+    const box = (rings: readonly Float64Array[], k: 0 | 1) =>
+      rings.flatMap(r => [...r].filter((_, i) => i % 2 === k))
     expect(Math.max(...box(print!.rings, 0))).toBeCloseTo(-Math.min(...box(image!.rings, 0)), 0)
   })
 
   it('by features goes where an uneven brow is', () => {
     const uneven = groundOf(
-        {
-          ...PLAIN_FACE,
-          nudges: { 'left.browStart': [0, -4], 'left.browPeak': [0, -4], 'left.browTail': [0, -4] },
-        },
-        30,
-      ),
-      [x, y] = uneven.face!.landmarks.right.browPeak
-    const s = step('feather', [x, y - 1], { twin: FEATURES }),
-      there: World = { ...one, ground: uneven }
+      {
+        ...PLAIN_FACE,
+        nudges: { 'left.browStart': [0, -4], 'left.browPeak': [0, -4], 'left.browTail': [0, -4] },
+      },
+      30,
+    )
+    const [x, y] = uneven.face!.landmarks.right.browPeak
+    const s = step('feather', [x, y - 1], { twin: FEATURES })
+    const there: World = { ...one, ground: uneven }
     expect(exactTwin(s, there)!.at[1]).toBeCloseTo(y - 1 - 4, 0)
     expect(exactTwin({ ...s, twin: MIDLINE }, there)!.at[1]).toBeCloseTo(y - 1, 9)
     // Far from the brow nothing changes.
@@ -133,19 +133,19 @@ describe('a twin', () => {
   })
 
   it('by features of an even face is the exact mirror image', () => {
-    const s = step('feather', [33, 21], { tilt: 40 }),
-      a = exactTwin({ ...s, twin: FEATURES }, one)!,
-      b = exactTwin({ ...s, twin: MIDLINE }, one)!
+    const s = step('feather', [33, 21], { tilt: 40 })
+    const a = exactTwin({ ...s, twin: FEATURES }, one)!
+    const b = exactTwin({ ...s, twin: MIDLINE }, one)!
     expect(distance(a.at, b.at)).toBeLessThan(1e-6)
     expect(a.tilt).toBeCloseTo(b.tilt, 4)
   })
 
   it('of half a turn lies about its point, upside down, on the same side', () => {
     const arm = groundOf(
-        { kind: 'arm', part: 'forearm', side: 'left', measures: { upper: 240, lower: 240, length: 240 } },
-        30,
-      ),
-      s = step('feather', [25, -30], { tilt: 12, twin: { rule: 'turn', about: [0, -10], own: null } })
+      { kind: 'arm', part: 'forearm', side: 'left', measures: { upper: 240, lower: 240, length: 240 } },
+      30,
+    )
+    const s = step('feather', [25, -30], { tilt: 12, twin: { rule: 'turn', about: [0, -10], own: null } })
     const twin = exactTwin(s, { ...one, ground: arm })!
     expect(twin.at[0]).toBeCloseTo(-25, 3)
     expect(twin.at[1]).toBeCloseTo(10, 3)
@@ -154,14 +154,14 @@ describe('a twin', () => {
   })
 
   it('that is unlinked keeps its own place, and tells how far it is from exact', () => {
-    const s = step('feather', [30, -10]),
-      exact = exactTwin({ ...s, twin: MIDLINE }, one)!,
-      own = {
-        at: [exact.at[0] + 2, exact.at[1]] as [number, number],
-        tilt: exact.tilt + 3,
-        side: exact.side,
-        grip: [0, 0] as [number, number],
-      }
+    const s = step('feather', [30, -10])
+    const exact = exactTwin({ ...s, twin: MIDLINE }, one)!
+    const own = {
+      at: [exact.at[0] + 2, exact.at[1]] as [number, number],
+      tilt: exact.tilt + 3,
+      side: exact.side,
+      grip: [0, 0] as [number, number],
+    }
     const free = { ...s, twin: { ...MIDLINE, own } }
     expect(placementsOf({ ...free, at: [40, 0] }, one)[1]).toEqual(own)
     expect(twinMiss(own, exact, null)).toEqual({
@@ -175,9 +175,9 @@ describe('a twin', () => {
   })
 
   it('turned over in place twice is where it was', () => {
-    const axis = { angle: 23, centre: [3, -2] as const },
-      own = { at: [12, 9] as const, tilt: 31, side: 'B' as const, grip: [4, 1] as const },
-      back = withoutFlip(withoutFlip(own, axis), axis)
+    const axis = { angle: 23, centre: [3, -2] as const }
+    const own = { at: [12, 9] as const, tilt: 31, side: 'B' as const, grip: [4, 1] as const }
+    const back = withoutFlip(withoutFlip(own, axis), axis)
     expect(back.tilt).toBeCloseTo(31, 9)
     expect(back.side).toBe('B')
     expect(distance(back.grip!, own.grip)).toBeLessThan(1e-9)
@@ -211,8 +211,8 @@ describe('what the hands do between', () => {
 })
 
 describe('registering', () => {
-  const host = one.stencil('diamonds')!,
-    guest = one.stencil('crosses')!
+  const host = one.stencil('diamonds')!
+  const guest = one.stencil('crosses')!
   const fitted = (
     way: Parameters<typeof registerFit>[2],
     hint = { turn: 0, shift: [2, 1] as Point },
@@ -225,8 +225,8 @@ describe('registering', () => {
   }
 
   it('puts a lattice on the bridges as well as on the openings, and tells how far it may slip', () => {
-    const on = fitted('openings'),
-      between = fitted('bridges')
+    const on = fitted('openings')
+    const between = fitted('bridges')
     expect(on.residual).toBeLessThan(0.05)
     expect(between.residual).toBeLessThan(0.05)
     // Half a step lies between both.
@@ -249,8 +249,8 @@ describe('registering', () => {
       axes: [0],
       heading: null,
     }
-    const moth = { ...one.stencil('swirl-small')!, heading: null, axes: [] },
-      fit = fitted('motif', { turn: 0, shift: [5, 6] }, big, moth)
+    const moth = { ...one.stencil('swirl-small')!, heading: null, axes: [] }
+    const fit = fitted('motif', { turn: 0, shift: [5, 6] }, big, moth)
     expect(fit.residual).toBeLessThan(1e-9)
     expect(fit.tolerance).toBeGreaterThan(10)
   })
@@ -278,10 +278,10 @@ describe('registering', () => {
 
   it("reads how one sheet lies in another's frame, and lays it there again, on both sides", () => {
     for (const side of ['A', 'B'] as const) {
-      const a = { at: [10, -20] as const, tilt: 33, side, grip: [2, -1] as const },
-        relation = { turn: 14, shift: [6, -9] as Point },
-        b = registeredPlacement(a, relation),
-        back = relationOf(a, b)!
+      const a = { at: [10, -20] as const, tilt: 33, side, grip: [2, -1] as const }
+      const relation = { turn: 14, shift: [6, -9] as Point }
+      const b = registeredPlacement(a, relation)
+      const back = relationOf(a, b)!
       expect(back.turn).toBeCloseTo(14, 9)
       expect(distance(back.shift, relation.shift)).toBeLessThan(1e-9)
       // Both frames agree on the skin: the guest's origin lies where the relation says.
@@ -315,9 +315,9 @@ describe('registering', () => {
       const [host, guest] = steps as [SheetStep, SheetStep]
       expect(guest.twin.rule).toBe('midline')
       placementsOf(host, one).forEach((place, i) => {
-        const a = layOn(ground.surface, place),
-          b = layOn(ground.surface, placementsOf(guest, one)[i]!),
-          { turn, shift } = guest.register!
+        const a = layOn(ground.surface, place)
+        const b = layOn(ground.surface, placementsOf(guest, one)[i]!)
+        const { turn, shift } = guest.register!
         expect(turn).toBeCloseTo(0, 1)
         // Nodes of the guest fall on the same skin as the host's openings that they are registered on.
         for (const p of [

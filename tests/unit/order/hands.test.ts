@@ -13,9 +13,9 @@ describe('loads', () => {
   })
 
   it("follow the painter's own tools, as film, time and paint do", () => {
-    const step = freshWash('a', 'Base', ['forehead'], [paint('gull')], ground),
-      kind = kindOf(step),
-      own = { ...world, tool: () => ({ ...TOOLS.openCell, release: 1.8, capacity: 90, tip: 20 }) }
+    const step = freshWash('a', 'Base', ['forehead'], [paint('gull')], ground)
+    const kind = kindOf(step)
+    const own = { ...world, tool: () => ({ ...TOOLS.openCell, release: 1.8, capacity: 90, tip: 20 }) }
     expect(kind.effort(step, own).loads).toBeGreaterThan(kind.effort(step, world).loads)
     expect(kind.effort(step, own).seconds).toBeGreaterThan(kind.effort(step, world).seconds)
     expect(kind.prints(step, own)[0]!.film / kind.prints(step, world)[0]!.film).toBeCloseTo(
@@ -46,9 +46,9 @@ describe('the effort of a step', () => {
   const single = freshSheet('a', 'a', 'heart-crest', [0, -30], paint('gull'))
 
   it('doubles with a twin, and adds the wiping of the sheet', () => {
-    const one = kindOf(single).effort(single, world),
-      twins = { ...single, twin: MIDLINE },
-      two = kindOf(twins).effort(twins, world)
+    const one = kindOf(single).effort(single, world)
+    const twins = { ...single, twin: MIDLINE }
+    const two = kindOf(twins).effort(twins, world)
     expect(two.loads).toBe(2 * one.loads)
     expect(two.seconds).toBeCloseTo(2 * one.seconds + HANDS.wipe, 9)
   })
@@ -72,8 +72,8 @@ describe('the effort of a step', () => {
   })
 
   it('needs a reload for every colour of a base', () => {
-    const one = freshWash('w', 'w', ['nose'], [paint('gull')], ground),
-      three = freshWash('w', 'w', ['nose'], [paint('gull'), paint('sky'), paint('harbour')], ground)
+    const one = freshWash('w', 'w', ['nose'], [paint('gull')], ground)
+    const three = freshWash('w', 'w', ['nose'], [paint('gull'), paint('sky'), paint('harbour')], ground)
     const difference = kindOf(three).effort(three, world).seconds - kindOf(one).effort(one, world).seconds
     expect(difference).toBeCloseTo(2 * (HANDS.reload + HANDS.blend), 9)
   })

@@ -106,8 +106,8 @@ describe('the demo kit', () => {
   })
 
   it('has believable optics: whites and black hide best, neons least, and nothing is lighter over black', () => {
-    const hiding = (id: string) => hidingOf(paints.find(p => p.id === id)!),
-      neons = paints.filter(p => p.finish === 'neon').map(hidingOf)
+    const hiding = (id: string) => hidingOf(paints.find(p => p.id === id)!)
+    const neons = paints.filter(p => p.finish === 'neon').map(hidingOf)
     expect(hiding('gull')).toBeGreaterThan(0.98)
     expect(hiding('soot')).toBeGreaterThan(0.98)
     expect(Math.max(...neons)).toBeLessThan(
@@ -130,8 +130,8 @@ describe('use-by', () => {
 
 describe('the simulated colour reader', () => {
   it('reads near the swatch, scatters like a device, and repeats itself', () => {
-    const gull = paints[0]!,
-      list = Array.from({ length: 12 }, (_, n) => readSwatch(gull, n))
+    const gull = paints[0]!
+    const list = Array.from({ length: 12 }, (_, n) => readSwatch(gull, n))
     expect(readSwatch(gull, 3)).toEqual(list[3])
     expect(new Set(list.map(r => r.overWhite)).size).toBeGreaterThan(3)
     for (const r of list) expect(deltaE(linearOf(r.overWhite), linearOf(gull.overWhite))).toBeLessThan(2)
@@ -140,12 +140,12 @@ describe('the simulated colour reader', () => {
 
 describe('palettes', () => {
   const colour = fc
-      .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
-      .map(rgb => `#${rgb.map(v => v.toString(16).padStart(2, '0')).join('')}`),
-    name = fc
-      .stringMatching(/^[A-Za-z0-9,"' -]{1,30}$/)
-      .map(s => s.trim())
-      .filter(s => s.length > 0)
+    .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
+    .map(rgb => `#${rgb.map(v => v.toString(16).padStart(2, '0')).join('')}`)
+  const name = fc
+    .stringMatching(/^[A-Za-z0-9,"' -]{1,30}$/)
+    .map(s => s.trim())
+    .filter(s => s.length > 0)
 
   it('go out and come in again, as GPL and as CSV', () => {
     fc.assert(
@@ -178,8 +178,8 @@ describe('the bridge ladder', () => {
   const ladder = bridgeLadder()
 
   it('has a bridge of every width it names, and nothing falls out', () => {
-    const a = analyse(ladder, 4.2),
-      widths = a.bridges.map(b => b.width)
+    const a = analyse(ladder, 4.2)
+    const widths = a.bridges.map(b => b.width)
     for (const mm of LADDER_MM)
       expect(Math.min(...widths.map(w => Math.abs(w - mm))), `${mm} mm`).toBeLessThan(0.01)
     expect(a.bridge!.width).toBeCloseTo(0.3, 6)

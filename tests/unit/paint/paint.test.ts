@@ -66,8 +66,8 @@ describe('films', () => {
   })
 
   it('laid one over the other cover as one of their summed thickness does', () => {
-    const [a, b] = [0.7, 1.1],
-      through = (film: number) => 1 - opacityOf(film)
+    const [a, b] = [0.7, 1.1]
+    const through = (film: number) => 1 - opacityOf(film)
     expect(through(a) * through(b)).toBeCloseTo(through(a + b), 12)
   })
 

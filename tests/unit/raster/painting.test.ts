@@ -30,8 +30,8 @@ describe('a painting that is kept', () => {
   })
 
   it('is painted anew only from the changed step upward, and only where something changed', () => {
-    const painting = new Painting(bare),
-      last = moth.steps.length - 1
+    const painting = new Painting(bare)
+    const last = moth.steps.length - 1
     run(painting, moth.steps)
     painting.whole()
     const changed = moth.steps.map((s, i) =>
@@ -47,21 +47,21 @@ describe('a painting that is kept', () => {
   })
 
   it('goes back when steps are taken off, and takes another order', () => {
-    const painting = new Painting(bare),
-      empty = new Painting(bare)
+    const painting = new Painting(bare)
+    const empty = new Painting(bare)
     run(painting, moth.steps)
     run(painting, [])
     expect(same(painting.whole(), empty.whole())).toBe(true)
-    const turned = [...moth.steps].reverse(),
-      fresh = new Painting(bare)
+    const turned = [...moth.steps].reverse()
+    const fresh = new Painting(bare)
     run(painting, turned)
     run(fresh, turned)
     expect(same(painting.whole(), fresh.whole())).toBe(true)
   })
 
   it('can be left in the middle for a newer wish', () => {
-    const painting = new Painting(bare),
-      job = painting.toward(moth.steps, there(moth), key)
+    const painting = new Painting(bare)
+    const job = painting.toward(moth.steps, there(moth), key)
     job.next()
     job.next()
     run(painting, moth.steps.slice(0, 1))
@@ -82,9 +82,9 @@ describe('a painting that is kept', () => {
 
 describe('distances', () => {
   it('are those of a brute-force search', () => {
-    const width = 23,
-      height = 17,
-      data = new Float32Array(width * height)
+    const width = 23
+    const height = 17
+    const data = new Float32Array(width * height)
     for (const [i, j] of [
       [3, 4],
       [15, 12],
@@ -92,8 +92,8 @@ describe('distances', () => {
       [4, 4],
     ] as const)
       data[j * width + i] = 1
-    const mask: Mask = { i0: 0, j0: 0, width, height, data },
-      got = distanceFrom(mask)
+    const mask: Mask = { i0: 0, j0: 0, width, height, data }
+    const got = distanceFrom(mask)
     for (let j = 0; j < height; j++) {
       for (let i = 0; i < width; i++) {
         let least = Infinity
@@ -106,15 +106,15 @@ describe('distances', () => {
   })
 
   it('within a reach are the same through a window', () => {
-    const width = 40,
-      height = 30,
-      data = Float32Array.from({ length: width * height }, (_, p) =>
-        (p * 7919) % 97 < 3 ? ((p * 31) % 10) / 9 : 0,
-      ),
-      mask: Mask = { i0: 0, j0: 0, width, height, data }
+    const width = 40
+    const height = 30
+    const data = Float32Array.from({ length: width * height }, (_, p) =>
+      (p * 7919) % 97 < 3 ? ((p * 31) % 10) / 9 : 0,
+    )
+    const mask: Mask = { i0: 0, j0: 0, width, height, data }
     for (const reach of [2, 4, 8]) {
-      const near = distanceFrom(mask, reach),
-        all = distanceFrom(mask)
+      const near = distanceFrom(mask, reach)
+      const all = distanceFrom(mask)
       all.forEach((d, p) =>
         d <= reach ? expect(near[p]!).toBeCloseTo(d, 4) : expect(near[p]!).toBeGreaterThan(reach - 0.01),
       )

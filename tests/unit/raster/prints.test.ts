@@ -29,17 +29,17 @@ describe('a base', () => {
   })
 
   it('fades at its edge instead of stopping', () => {
-    const at = change([base]),
-      ring = ground.zone('right.cheek')!,
-      lowest = Math.max(...ring.filter((_, i) => i % 2))
+    const at = change([base])
+    const ring = ground.zone('right.cheek')!
+    const lowest = Math.max(...ring.filter((_, i) => i % 2))
     const line = [-8, -5, -2, 1, 4].map(d => at(45, lowest + d))
     expect(line).toEqual([...line].sort((a, b) => b - a))
     expect(line[0]).toBeGreaterThan(3 * line[4]! + 0.05)
   })
 
   it('covers more with more layers', () => {
-    const thin = change([{ ...base, dabs: 1 }]),
-      thick = change([{ ...base, dabs: 5 }])
+    const thin = change([{ ...base, dabs: 1 }])
+    const thick = change([{ ...base, dabs: 5 }])
     expect(thick(46, 38)).toBeGreaterThan(1.04 * thin(46, 38))
   })
 
@@ -59,8 +59,8 @@ describe('a base', () => {
 })
 
 describe('a stencil', () => {
-  const at = [0, -34] as const,
-    step = freshSheet('s', 's', 'heart-crest', [...at], paint('soot'))
+  const at = [0, -34] as const
+  const step = freshSheet('s', 's', 'heart-crest', [...at], paint('soot'))
 
   it('colours the skin under its openings and nothing under its bridges', () => {
     const heart = change([{ ...step, passes: [{ ...step.passes[0]!, dabs: 8 }] }])
@@ -70,9 +70,9 @@ describe('a stencil', () => {
   })
 
   it('goes where its placement puts it', () => {
-    const moved = { ...step, at: [12, -30] as [number, number], tilt: 90, side: 'B' as const },
-      laid = layOn(ground.surface, moved),
-      colour = change([moved])
+    const moved = { ...step, at: [12, -30] as [number, number], tilt: 90, side: 'B' as const }
+    const laid = layOn(ground.surface, moved)
+    const colour = change([moved])
     // The heart's own middle, a leaf's middle and a point of bare sheet, followed to the skin.
     expect(colour(...laid.point([0, -2]))).toBeGreaterThan(0.2)
     expect(colour(...laid.point([-44, -24]))).toBe(0)
@@ -84,8 +84,8 @@ describe('a stencil', () => {
       one = 0
     for (let y = -20; y < 60; y += 2) {
       for (let x = 8; x < 64; x += 2) {
-        const right = twinned(x + 0.5, y + 0.5) > 0.12,
-          left = twinned(-x - 0.5, y + 0.5) > 0.12
+        const right = twinned(x + 0.5, y + 0.5) > 0.12
+        const left = twinned(-x - 0.5, y + 0.5) > 0.12
         if (right && left) both++
         else if (right || left) one++
       }
@@ -95,24 +95,24 @@ describe('a stencil', () => {
   })
 
   it('lays a later step over an earlier one', () => {
-    const dark = { ...step, passes: [{ ...step.passes[0]!, dabs: 12 }] },
-      light = {
-        ...dark,
-        id: 't',
-        passes: [{ ...dark.passes[0]!, load: { kind: 'one' as const, paint: paint('gull') } }],
-      }
+    const dark = { ...step, passes: [{ ...step.passes[0]!, dabs: 12 }] }
+    const light = {
+      ...dark,
+      id: 't',
+      passes: [{ ...dark.passes[0]!, load: { kind: 'one' as const, paint: paint('gull') } }],
+    }
     const pixel = 3 * (Math.floor(-34 - grid.y0) * grid.width + Math.floor(0.5 - grid.x0))
     expect(printSteps(head, [dark, light], world, grain).paint[pixel]!).toBeGreaterThan(0.5)
     expect(printSteps(head, [light, dark], world, grain).paint[pixel]!).toBeLessThan(0.2)
   })
 
   it('prints only what its group names', () => {
-    const sheet = sheets.get('honeycomb')!,
-      grouped = { ...world, stencil: () => ({ ...sheet, groups: [{ name: 'middle', openings: [47] }] }) }
+    const sheet = sheets.get('honeycomb')!
+    const grouped = { ...world, stencil: () => ({ ...sheet, groups: [{ name: 'middle', openings: [47] }] }) }
     const one = { ...freshSheet('s', 's', 'honeycomb', [0, -34], paint('soot')) }
     one.passes[0]!.openings = { use: 'group', name: 'middle' }
-    const { paint: painted } = printSteps(head, [one], grouped, grain),
-      moved = painted.reduce((n, v, i) => n + (Math.abs(v - head.albedo[i]!) > 0.05 ? 1 : 0), 0) / 3
+    const { paint: painted } = printSteps(head, [one], grouped, grain)
+    const moved = painted.reduce((n, v, i) => n + (Math.abs(v - head.albedo[i]!) > 0.05 ? 1 : 0), 0) / 3
     expect(moved).toBeGreaterThan(30)
     expect(moved).toBeLessThan(110)
     one.passes[0]!.openings = { use: 'group', name: 'gone' }
@@ -124,8 +124,8 @@ describe('the bare head', () => {
   it.each(['#f3d6c2', '#d9a98a', '#84522f', '#4f3222'])(
     'of skin %s is that colour where nothing is drawn on it',
     skinColour => {
-      const bare = drawBare(grid, ground, { skinColour, hairColour: '#1c1512', eyes: 'open' }),
-        p = 3 * (Math.floor(-40 - grid.y0) * grid.width + Math.floor(20 - grid.x0))
+      const bare = drawBare(grid, ground, { skinColour, hairColour: '#1c1512', eyes: 'open' })
+      const p = 3 * (Math.floor(-40 - grid.y0) * grid.width + Math.floor(20 - grid.x0))
       const wanted = [1, 3, 5]
         .map(i => parseInt(skinColour.slice(i, i + 2), 16) / 255)
         .map(v => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4))

@@ -53,8 +53,8 @@ describe('coverage', () => {
   })
 
   it('takes holes out, and does not mind which way a region runs', () => {
-    const hole = disc(0, 0, 4).slice(),
-      outer = disc(0, 0, 8)
+    const hole = disc(0, 0, 4).slice()
+    const outer = disc(0, 0, 8)
     const back = new Float64Array(hole.length)
     for (let i = 0; i < hole.length; i += 2)
       back.set([hole[hole.length - 2 - i]!, hole[hole.length - 1 - i]!], i)
@@ -82,8 +82,8 @@ describe('coverage', () => {
   })
 
   it('keeps its amount when it is softened', () => {
-    const sharp = coverageOf([disc(0, 0, 5)], grid, 20),
-      soft = blurred(sharp, 3)
+    const sharp = coverageOf([disc(0, 0, 5)], grid, 20)
+    const soft = blurred(sharp, 3)
     expect(sum(soft)).toBeCloseTo(sum(sharp), 0)
     expect(Math.max(...soft.data)).toBeLessThanOrEqual(1.0001)
   })
@@ -94,8 +94,8 @@ describe('coverage', () => {
 })
 
 describe('prints', () => {
-  const grid = gridOver({ minX: -10, minY: -10, maxX: 10, maxY: 10 }, 2),
-    n = grid.width * grid.height
+  const grid = gridOver({ minX: -10, minY: -10, maxX: 10, maxY: 10 }, 2)
+  const n = grid.width * grid.height
   const flat = (): HeadPicture => ({
     grid,
     chart: SAME,
@@ -126,8 +126,8 @@ describe('prints', () => {
   const at = (x: number, y: number) => 3 * (Math.round((y + 10) * 2) * grid.width + Math.round((x + 10) * 2))
 
   it('covers by its opacity inside and leaves the rest alone', () => {
-    const head = flat(),
-      painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+    const head = flat()
+    const painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
     layPrint(painted, print, head, new Float32Array(n))
     const [r, g] = painted.paint.slice(at(0, 0), at(0, 0) + 3)
     expect(r).toBeCloseTo(0.6, 1)
@@ -151,8 +151,8 @@ describe('prints', () => {
 
   it('grows by its spread with an edge as soft, and a film of less hides less', () => {
     const reach = (spread: number) => {
-      const { data, width, i0, j0 } = coverOf({ ...print, spread: [spread] }, flat()),
-        row = Math.round(10 * 2) - j0
+      const { data, width, i0, j0 } = coverOf({ ...print, spread: [spread] }, flat())
+      const row = Math.round(10 * 2) - j0
       const line = Array.from(
         { length: width },
         (_, i) => [(i0 + i + 0.5) / 2 - 10, data[row * width + i]!] as const,
@@ -163,8 +163,8 @@ describe('prints', () => {
     expect(reach(1.6) - reach(0)).toBeGreaterThan(1.1)
     expect(reach(1.6) - reach(0)).toBeLessThan(2.1)
     const colour = (film: number) => {
-      const head = flat(),
-        painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+      const head = flat()
+      const painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
       layPrint(painted, { ...print, film }, head, new Float32Array(n))
       return painted.paint[at(0, 0) + 1]!
     }
@@ -174,8 +174,8 @@ describe('prints', () => {
 
   it('shows pearl and metal by a sheen of their own, and neon brighter than it can be', () => {
     const laid = (finish: 'matte' | 'pearl' | 'neon') => {
-      const head = flat(),
-        painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+      const head = flat()
+      const painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
       layPrint(painted, { ...print, paints: [{ ...print.paints[0]!, finish }] }, head, new Float32Array(n))
       return [painted.sheen[at(0, 0) / 3]!, painted.paint[at(0, 0)]!] as const
     }
@@ -185,11 +185,11 @@ describe('prints', () => {
   })
 
   it('paints the strips of a cake side by side, and one colour into another', () => {
-    const two = [print.paints[0]!, { optics: opticsFrom([0.05, 0.05, 0.6], 0.98), finish: 'matte' as const }],
-      axis = { kind: 'line' as const, from: [-5, 0] as const, to: [5, 0] as const }
+    const two = [print.paints[0]!, { optics: opticsFrom([0.05, 0.05, 0.6], 0.98), finish: 'matte' as const }]
+    const axis = { kind: 'line' as const, from: [-5, 0] as const, to: [5, 0] as const }
     const red = (strips: number[] | null, x: number) => {
-      const head = flat(),
-        painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
+      const head = flat()
+      const painted = { paint: head.albedo.slice(), sheen: new Float32Array(n) }
       layPrint(painted, { ...print, paints: two, axis, strips }, head, new Float32Array(n))
       return painted.paint[at(x, 0)]!
     }
@@ -201,16 +201,16 @@ describe('prints', () => {
   })
 
   it('goes on being the same picture, and changes from the changed step on', () => {
-    const small = gridOver(ground.box, 0.6),
-      look = looks[0]!,
-      there = { ...world, steps: look.steps }
+    const small = gridOver(ground.box, 0.6)
+    const look = looks[0]!
+    const there = { ...world, steps: look.steps }
     const head = drawBare(small, ground, {
-        skinColour: look.skin.colour,
-        hairColour: look.skin.hair,
-        eyes: 'open',
-      }),
-      grain = spongeGrain(small),
-      seen: number[] = []
+      skinColour: look.skin.colour,
+      hairColour: look.skin.hair,
+      eyes: 'open',
+    })
+    const grain = spongeGrain(small)
+    const seen: number[] = []
     const sample = ({ paint }: Painted) => paint.reduce((a, v) => a + v, 0)
     const first = printSteps(head, look.steps, there, grain, (_s, paint) => seen.push(sample(paint)))
     expect(new Set(seen).size).toBe(look.steps.length)
@@ -223,8 +223,8 @@ describe('prints', () => {
 })
 
 describe('the head', () => {
-  const grid = gridOver(ground.box, 1),
-    open = drawBare(grid, ground, { skinColour: '#d9a98a', hairColour: '#3a2a20', eyes: 'open' })
+  const grid = gridOver(ground.box, 1)
+  const open = drawBare(grid, ground, { skinColour: '#d9a98a', hairColour: '#3a2a20', eyes: 'open' })
   const pixel = (x: number, y: number) => Math.floor(y - grid.y0) * grid.width + Math.floor(x - grid.x0)
 
   it('takes paint on skin, and not on hair, eyes or the stage', () => {
@@ -235,10 +235,10 @@ describe('the head', () => {
   })
 
   it.each([3, 8, 30])('lies in its own shade all along the rim of the chin, at %s years', age => {
-    const person = groundOf(PLAIN_FACE, age),
-      grid = gridOver(person.box, 4),
-      { light } = drawBare(grid, person, { skinColour: '#84522f', hairColour: '#3a2a20', eyes: 'open' }),
-      { foot } = person.face!.form
+    const person = groundOf(PLAIN_FACE, age)
+    const grid = gridOver(person.box, 4)
+    const { light } = drawBare(grid, person, { skinColour: '#84522f', hairColour: '#3a2a20', eyes: 'open' })
+    const { foot } = person.face!.form
     const rim: number[] = []
     for (let j = 0; j < grid.height; j++)
       for (let i = 0; i < grid.width; i++)

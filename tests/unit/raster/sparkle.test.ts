@@ -25,8 +25,8 @@ import { groundOf, PLAIN_FACE } from '#core/skin'
 import { distance, hullOf, ringHolds, ringOf, signedArea } from '#core/geometry'
 import { ground, MIDLINE, paint, world } from '../world'
 
-const soot = paint('soot'),
-  skin = { skinColour: '#8d5a3b', hairColour: '#1c1512', eyes: 'open' as const }
+const soot = paint('soot')
+const skin = { skinColour: '#8d5a3b', hairColour: '#1c1512', eyes: 'open' as const }
 const heads = new Map<number, HeadPicture>()
 function headAt(px: number): HeadPicture {
   const head = heads.get(px) ?? drawBare(gridOver(ground.box, px), ground, skin)
@@ -62,9 +62,9 @@ describe('glitter', () => {
   const step = { ...freshGlitter('g', 'patch', [0, -40], null, ground), amount: 0.8 }
 
   it('glints brighter than any paint, here and there, and leaves the rest dark', () => {
-    const head = headAt(4),
-      bare = mean(head, { paint: head.albedo, sheen: new Float32Array() }, 0, -40, 9),
-      [level, most] = mean(head, painted(head, [step]), 0, -40, 9)
+    const head = headAt(4)
+    const bare = mean(head, { paint: head.albedo, sheen: new Float32Array() }, 0, -40, 9)
+    const [level, most] = mean(head, painted(head, [step]), 0, -40, 9)
     expect(most).toBeGreaterThan(1)
     expect(level).toBeGreaterThan(bare[0])
     expect(level).toBeLessThan(0.75)
@@ -81,9 +81,9 @@ describe('glitter', () => {
   })
 
   it('lies thicker with more of it, and not beside its patch', () => {
-    const head = headAt(3),
-      changed = (s: Step) =>
-        painted(head, [s]).paint.reduce((n, v, i) => n + (Math.abs(v - head.albedo[i]!) > 0.01 ? 1 : 0), 0)
+    const head = headAt(3)
+    const changed = (s: Step) =>
+      painted(head, [s]).paint.reduce((n, v, i) => n + (Math.abs(v - head.albedo[i]!) > 0.01 ? 1 : 0), 0)
     expect(changed(step)).toBeGreaterThan(2 * changed({ ...step, amount: 0.2 }))
     expect(mean(head, painted(head, [step]), 0, 20, 6)).toEqual(
       mean(head, { paint: head.albedo, sheen: new Float32Array() }, 0, 20, 6),
@@ -101,10 +101,10 @@ describe('gems', () => {
   })
 
   it('catch the lamp on some facets and not on others', () => {
-    const head = headAt(4),
-      gem = { ...freshGem('g', [0, -40]), size: 9, colour: { name: 'Sea', colour: '#2F9FB5' } },
-      p = painted(head, [gem]),
-      values: number[] = []
+    const head = headAt(4)
+    const gem = { ...freshGem('g', [0, -40]), size: 9, colour: { name: 'Sea', colour: '#2F9FB5' } }
+    const p = painted(head, [gem])
+    const values: number[] = []
     for (let a = 0; a < 16; a++)
       values.push(
         mean(head, p, 3.2 * Math.cos((a * Math.PI) / 8), -40 + 3.2 * Math.sin((a * Math.PI) / 8), 0.5)[0],
@@ -131,8 +131,8 @@ describe('empty patches', () => {
         .flatMap(p => p.rings),
     )
     for (const s of spots) expect(rings.some(r => ringHolds(r, ...s.at))).toBe(false)
-    const first = spots[0]!,
-      filled = [...steps, fillOf('dots', 'f', first.at, first.radius, soot, ground, [0, 0])]
+    const first = spots[0]!
+    const filled = [...steps, fillOf('dots', 'f', first.at, first.radius, soot, ground, [0, 0])]
     expect(
       emptySpots(filled, { ...world, steps: filled }).some(
         s => distance(s.at, first.at) < 1 && s.radius > first.radius * 0.7,
@@ -145,11 +145,11 @@ describe('empty patches', () => {
 describe('balance', () => {
   it('is even for twins, leans to the side of a single motif, and says so', () => {
     const bare = new Bares(1).of(
-        { skin: { colour: '#e8c3a4', hair: '#3a2a20', eyes: 'open', age: 30 }, canvas: PLAIN_FACE } as never,
-        groundOf(PLAIN_FACE, 30),
-        1,
-      ),
-      side = freshSheet('a', 'a', 'swirl-small', [-44, 40], soot)
+      { skin: { colour: '#e8c3a4', hair: '#3a2a20', eyes: 'open', age: 30 }, canvas: PLAIN_FACE } as never,
+      groundOf(PLAIN_FACE, 30),
+      1,
+    )
+    const side = freshSheet('a', 'a', 'swirl-small', [-44, 40], soot)
     const of = (steps: Step[]) =>
       balanceOf(bare.head, printSteps(bare.head, steps, { ...world, steps } as World, bare.grain), 1)
     expect(of([{ ...side, twin: MIDLINE }]).words).toBe('balanced')

@@ -15,12 +15,12 @@ beforeEach(() => {
 })
 
 describe('looks', () => {
-  const at = '2026-05-01T10:00:00.000Z',
-    look = freshLook('a', 'First')
+  const at = '2026-05-01T10:00:00.000Z'
+  const look = freshLook('a', 'First')
 
   it('keeps every revision and the same digits', () => {
-    const looks = looksIn(db),
-      odd = { ...look, focus: [0.1 + 0.2, 1 / 3] as [number, number] }
+    const looks = looksIn(db)
+    const odd = { ...look, focus: [0.1 + 0.2, 1 / 3] as [number, number] }
     looks.create(odd, at)
     looks.save({ ...odd, name: 'Second' }, 1, at)
     expect(looks.find('a')).toEqual({ look: { ...odd, name: 'Second' }, version: 2, savedAt: at })
@@ -30,8 +30,8 @@ describe('looks', () => {
   it('takes the same save a second time as done, since its answer may have got lost', () => {
     const looks = looksIn(db)
     looks.create(look, at)
-    const mine = { ...look, name: 'Mine' },
-      first = looks.save(mine, 1, at)
+    const mine = { ...look, name: 'Mine' }
+    const first = looks.save(mine, 1, at)
     expect(looks.save(mine, 1, at)).toEqual(first)
     expect(looks.revisions(look.id).map(r => r.version)).toEqual([1, 2])
     expect(() => looks.save({ ...mine, notes: 'other' }, 1, at)).toThrow(StaleWrite)
@@ -68,8 +68,8 @@ describe('looks', () => {
 })
 
 it('keeps readings of the ladder and of tools apart, and takes single ones back', () => {
-  const readings = readingsIn(db),
-    at = '2026-05-01T10:00:00.000Z'
+  const readings = readingsIn(db)
+  const at = '2026-05-01T10:00:00.000Z'
   readings.addEdge({ tool: 'makeup', wetness: 'damp', bridge: 0.8 }, at)
   readings.addTool({ tool: 'dauber', measure: 'tip', value: 17 }, at)
   readings.addTool({ tool: 'dauber', measure: 'tip', value: 19 }, at)
@@ -88,8 +88,8 @@ it('keeps readings of the ladder and of tools apart, and takes single ones back'
 })
 
 it('runs with the settings that keep data safe', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'janusform-db-')),
-    file = openDb(join(folder, 'x.db'))
+  const folder = mkdtempSync(join(tmpdir(), 'janusform-db-'))
+  const file = openDb(join(folder, 'x.db'))
   expect(['journal_mode', 'foreign_keys', 'synchronous'].map(p => file.pragma(p, { simple: true }))).toEqual([
     'wal',
     1,
@@ -100,14 +100,14 @@ it('runs with the settings that keep data safe', () => {
 })
 
 it('seeds the demo once, and keeps what its user made of it', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'janusform-seed-')),
-    file = join(folder, 'x.db')
+  const folder = mkdtempSync(join(tmpdir(), 'janusform-seed-'))
+  const file = join(folder, 'x.db')
   const first = seed(file)
   expect(first.looks).toBeGreaterThanOrEqual(4)
   expect(first.stencils).toBeGreaterThanOrEqual(8)
-  const opened = openDb(file),
-    looks = looksIn(opened),
-    [one, two] = looks.all()
+  const opened = openDb(file)
+  const looks = looksIn(opened)
+  const [one, two] = looks.all()
   looks.save({ ...one!.look, name: 'Renamed' }, 1, 'later')
   looks.remove(two!.look.id, 'later')
   opened.close()

@@ -18,8 +18,8 @@ const ARM: ArmCanvas = {
   side: 'left',
   measures: { upper: 260, lower: 170, length: 240 },
 }
-const arm = groundOf(ARM, 30),
-  face = groundOf(PLAIN_FACE, 30)
+const arm = groundOf(ARM, 30)
+const face = groundOf(PLAIN_FACE, 30)
 
 describe('an arm', () => {
   it('has the girths and the length that were measured', () => {
@@ -36,8 +36,8 @@ describe('an arm', () => {
       [40, -60],
       [-30, 80],
     ] as Point[]) {
-      const [x, y] = front.point(p),
-        back = front.back([x, y])!
+      const [x, y] = front.point(p)
+      const back = front.back([x, y])!
       expect(back[0]).toBeCloseTo(p[0], 4)
       expect(back[1]).toBeCloseTo(p[1], 9)
     }
@@ -104,8 +104,8 @@ describe('the chart for views from the side', () => {
   })
 
   it('keeps lengths along a row of the skin', () => {
-    const p = new Float64Array(3),
-      q = new Float64Array(3)
+    const p = new Float64Array(3)
+    const q = new Float64Array(3)
     let long = 0
     for (let x = 10; x < 60; x += 0.25) {
       face.surface.position(x, 20, p)
@@ -122,8 +122,8 @@ describe.each([
   ['arm', ARM, 30],
   ['board', { kind: 'board', build: 'fine' }, 30],
 ] as [string, Canvas, number][])('the model of a %s', (_name, canvas, age) => {
-  const ground = groundOf(canvas, age),
-    parts = modelOf(ground)
+  const ground = groundOf(canvas, age)
+  const parts = modelOf(ground)
 
   it('has sound triangles and no stray numbers', () => {
     for (const part of parts) {
@@ -145,10 +145,10 @@ describe('a height table', () => {
   it('is exact for a cubic, with its slopes and second derivatives', () => {
     const f = (x: number, y: number) =>
       3 + 0.2 * x - 0.1 * y + 0.004 * x * y + 0.01 * x * x - 0.0005 * y * y * y
-    const table = tabulated(f, { minX: -40, minY: -40, maxX: 40, maxY: 40 }),
-      jet = new Float64Array(6),
-      x = 3.3,
-      y = -7.7
+    const table = tabulated(f, { minX: -40, minY: -40, maxX: 40, maxY: 40 })
+    const jet = new Float64Array(6)
+    const x = 3.3
+    const y = -7.7
     table.jet(x, y, jet)
     const exact = [
       f(x, y),
@@ -164,13 +164,13 @@ describe('a height table', () => {
 
   it('has second derivatives without a jump from cell to cell', () => {
     const table = tabulated((x, y) => 8 * Math.sin(x / 6) * Math.cos(y / 7), {
-        minX: -20,
-        minY: -20,
-        maxX: 20,
-        maxY: 20,
-      }),
-      a = new Float64Array(6),
-      b = new Float64Array(6)
+      minX: -20,
+      minY: -20,
+      maxX: 20,
+      maxY: 20,
+    })
+    const a = new Float64Array(6)
+    const b = new Float64Array(6)
     for (let x = -10; x <= 10; x++) {
       table.jet(x - 1e-7, 3.4, a)
       table.jet(x + 1e-7, 3.4, b)

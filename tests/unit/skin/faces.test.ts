@@ -22,10 +22,10 @@ const plain = (build: (typeof BUILDS)[number]) => ({ build, measures: null, nudg
 const PRESETS = BUILDS.flatMap(build => [3, 4, 6, 8, 11, 14, 18, 30, 70].map(age => [build, age] as const))
 
 describe.each(PRESETS)('a %s face of %i years', (build, age) => {
-  const face = faceOf(plain(build), age),
-    relief = reliefOf(face),
-    { surface } = groundOf({ ...PLAIN_FACE, build }, age),
-    { form } = face
+  const face = faceOf(plain(build), age)
+  const relief = reliefOf(face)
+  const { surface } = groundOf({ ...PLAIN_FACE, build }, age)
+  const { form } = face
 
   it('has its landmarks in order, and all of them on the head', () => {
     expect(landmarkProblem(face.landmarks)).toBeNull()
@@ -40,8 +40,8 @@ describe.each(PRESETS)('a %s face of %i years', (build, age) => {
   })
 
   it('has no kink and no fold: normals turn by less than 34 degrees a millimetre (as on the edge of a lip) and always face the painter', () => {
-    const n = new Float64Array(3),
-      m = new Float64Array(3)
+    const n = new Float64Array(3)
+    const m = new Float64Array(3)
     let worst = 0
     for (let y = form.crown + 12; y < form.foot - 8; y += 1.7) {
       for (let x = -relief.halfWidth(y) + 4; x < relief.halfWidth(y) - 4; x += 1.9) {
@@ -96,8 +96,8 @@ describe('ages', () => {
   })
 
   it('give a child a shorter face under a larger skull', () => {
-    const child = faceOf(plain('fine'), 4),
-      grown = faceOf(plain('fine'), 30)
+    const child = faceOf(plain('fine'), 4)
+    const grown = faceOf(plain('fine'), 30)
     const share = ({ landmarks, form }: typeof child) =>
       landmarks.mid.chin[1] / (landmarks.mid.chin[1] - form.crown)
     expect(share(child)).toBeLessThan(share(grown) - 0.02)
@@ -121,8 +121,8 @@ describe('tape measures', () => {
   })
 
   it('of a face of its own age and build change next to nothing', () => {
-    const face = faceOf(plain('broad'), 30),
-      same = faceOf({ build: 'broad', measures: tapeOf(face), nudges: {} }, 30)
+    const face = faceOf(plain('broad'), 30)
+    const same = faceOf({ build: 'broad', measures: tapeOf(face), nudges: {} }, 30)
     landmarkList(face.landmarks).forEach((m, i) => {
       const [x, y] = landmarkList(same.landmarks)[i]!.at
       expect(Math.hypot(x - m.at[0], y - m.at[1]), m.id).toBeLessThan(1.2)
@@ -150,8 +150,8 @@ describe('landmarks', () => {
   const nudged = (nudges: FaceCanvas['nudges']) => faceOf({ build: 'fine', measures: null, nudges }, 30)
 
   it('are moved one side at a time, and the relief follows', () => {
-    const { landmarks } = nudged({ 'left.browPeak': [1, -3] }),
-      even = nudged({}).landmarks
+    const { landmarks } = nudged({ 'left.browPeak': [1, -3] })
+    const even = nudged({}).landmarks
     expect(landmarks.left.browPeak).toEqual([even.left.browPeak[0] + 1, even.left.browPeak[1] - 3])
     expect(landmarks.right).toEqual(even.right)
     const uneven = reliefOf(nudged({ 'left.pupil': [0, 2.5] }))
@@ -174,9 +174,9 @@ describe('landmarks', () => {
 
 describe('grounds', () => {
   it('of a part of a face show and paint only that part', () => {
-    const whole = groundOf(PLAIN_FACE, 30),
-      left = groundOf({ ...PLAIN_FACE, part: 'left half' }, 30),
-      cheek = groundOf({ ...PLAIN_FACE, part: 'right cheek' }, 30)
+    const whole = groundOf(PLAIN_FACE, 30)
+    const left = groundOf({ ...PLAIN_FACE, part: 'left half' }, 30)
+    const cheek = groundOf({ ...PLAIN_FACE, part: 'right cheek' }, 30)
     const holds = (g: typeof whole, x: number, y: number) => g.extent.some(r => ringHolds(r, x, y))
     expect([
       holds(whole, 30, 40),
@@ -219,8 +219,8 @@ describe('grounds', () => {
   })
 
   it('show the silhouette as one ring round the head', () => {
-    const face = faceOf(plain('fine'), 30),
-      ring = silhouetteOf(face, reliefOf(face))
+    const face = faceOf(plain('fine'), 30)
+    const ring = silhouetteOf(face, reliefOf(face))
     expect(ring.length).toBeGreaterThan(400)
     expect(Math.max(...ring.map(p => p[1]))).toBeCloseTo(face.form.foot, 6)
   })

@@ -25,8 +25,8 @@ describe('zones', () => {
 
   it('are mirror images of one another', () => {
     for (const name of ['eye', 'brow', 'lid', 'under-eye', 'temple', 'cheekbone', 'cheek', 'jaw'] as const) {
-      const [lx, ly] = centre(`left.${name}`),
-        [rx, ry] = centre(`right.${name}`)
+      const [lx, ly] = centre(`left.${name}`)
+      const [rx, ry] = centre(`right.${name}`)
       expect(lx).toBeCloseTo(-rx, 6)
       expect(ly).toBeCloseTo(ry, 6)
       expect(rx).toBeGreaterThan(0)
@@ -109,8 +109,8 @@ const CANVASES: [string, Canvas][] = [
 ]
 
 describe.each(CANVASES)('placing on a %s', (_name, canvas) => {
-  const { surface, face } = groundOf(canvas, 30),
-    placement = { at: [face ? 30 : 18, -24] as const, tilt: 25, side: 'B' as const }
+  const { surface, face } = groundOf(canvas, 30)
+  const placement = { at: [face ? 30 : 18, -24] as const, tilt: 25, side: 'B' as const }
 
   it('comes back from the skin to the sheet', () => {
     const laid = layOn(surface, placement)
@@ -134,8 +134,8 @@ describe.each(CANVASES)('placing on a %s', (_name, canvas) => {
       [11, 7],
       [-14, 20],
     ] as const) {
-      const [x, y] = layOn(surface, placement).point(p),
-        twin = layOn(surface, mirroredPlacement(placement)).point(p)
+      const [x, y] = layOn(surface, placement).point(p)
+      const twin = layOn(surface, mirroredPlacement(placement)).point(p)
       expect(twin[0]).toBeCloseTo(-x, 9)
       expect(twin[1]).toBeCloseTo(y, 9)
     }
@@ -143,8 +143,8 @@ describe.each(CANVASES)('placing on a %s', (_name, canvas) => {
   })
 
   it('is laid coarsely within a millimetre of where it is laid finely', () => {
-    const fine = layOn(surface, placement),
-      quick = layOn(surface, placement, true)
+    const fine = layOn(surface, placement)
+    const quick = layOn(surface, placement, true)
     for (let x = -30; x <= 30; x += 15) {
       for (let y = -30; y <= 30; y += 15)
         expect(

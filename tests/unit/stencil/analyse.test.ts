@@ -104,8 +104,8 @@ describe('bridges and slots', () => {
   })
 
   it('lists the bridges below a width, narrowest first', () => {
-    const row = [0, 1, 2, 3].map(i => disc(-30 + 20 * i + i * i * 0.25, 0, 9)),
-      a = analyse(on(row), 3)
+    const row = [0, 1, 2, 3].map(i => disc(-30 + 20 * i + i * i * 0.25, 0, 9))
+    const a = analyse(on(row), 3)
     expect(a.bridges.map(b => +b.width.toFixed(2))).toEqual([2.25, 2.75])
     expect(analyse(on(row), 1).bridge!.width).toBeCloseTo(2.25, 2)
   })
@@ -157,8 +157,8 @@ describe('symmetry and lattice', () => {
 
   it('finds turns without axes in a pinwheel, and neither in a lone hook', () => {
     const hook = (turn: number): Polygon => {
-      const c = Math.cos(turn),
-        s = Math.sin(turn)
+      const c = Math.cos(turn)
+      const s = Math.sin(turn)
       return {
         outer: ringOf(
           (
@@ -290,15 +290,15 @@ describe('what fits', () => {
       zone: null,
     }
     const small: Candidate = {
-        ...on([disc(0, 0, 8)], 30, 30),
-        id: 'small',
-        kind: 'motif',
-        zones: [],
-        heading: null,
-        axes: [],
-        bridge: null,
-      },
-      large: Candidate = { ...small, ...on([disc(0, 0, 25)], 70, 70), id: 'large' }
+      ...on([disc(0, 0, 8)], 30, 30),
+      id: 'small',
+      kind: 'motif',
+      zones: [],
+      heading: null,
+      axes: [],
+      bridge: null,
+    }
+    const large: Candidate = { ...small, ...on([disc(0, 0, 25)], 70, 70), id: 'large' }
     expect(seatsFor(spot, [large, small]).map(s => s.id)).toEqual(['small', 'large'])
   })
 

@@ -94,24 +94,24 @@ describe('axes and lattices', () => {
   })
 
   it('alternating shapes of one area repeat only from like to like', () => {
-    const r = 3,
-      side = Math.sqrt(Math.PI) * r,
-      disc = (x: number, y: number): Polygon => ({
-        outer: Float64Array.from(ellipsePoints(x, y, r, r, 0.01)),
-        holes: [],
-      })
+    const r = 3
+    const side = Math.sqrt(Math.PI) * r
+    const disc = (x: number, y: number): Polygon => ({
+      outer: Float64Array.from(ellipsePoints(x, y, r, r, 0.01)),
+      holes: [],
+    })
     const mixed = [...Array(49).keys()].map(i => {
-      const x = (i % 7) * 12 - 36,
-        y = Math.floor(i / 7) * 12 - 36
+      const x = (i % 7) * 12 - 36
+      const y = Math.floor(i / 7) * 12 - 36
       return ((i % 7) + Math.floor(i / 7)) % 2 ? square(x - side / 2, y - side / 2, side) : disc(x, y)
     })
     const { a, b } = latticeOf(mixed)!
     expect(Math.hypot(...a)).toBeCloseTo(12 * Math.SQRT2, 1)
     expect(Math.abs(a[0] * b[1] - a[1] * b[0])).toBeCloseTo(2 * 144, 0)
     const up = [...Array(49).keys()].map((i): Polygon => {
-      const x = (i % 7) * 12 - 36,
-        y = Math.floor(i / 7) * 12 - 36,
-        s = i % 2 ? -1 : 1
+      const x = (i % 7) * 12 - 36
+      const y = Math.floor(i / 7) * 12 - 36
+      const s = i % 2 ? -1 : 1
       return { outer: Float64Array.from([x, y - 4 * s, x + 3.46, y + 2 * s, x - 3.46, y + 2 * s]), holes: [] }
     })
     expect(
@@ -163,17 +163,17 @@ describe('drawings', () => {
   })
 
   it('sixty thousand lines in any order are joined without looking at every pair', () => {
-    const n = 60_000,
-      loop = (k: number, i: number) => [
-        Math.floor(k % 20) * 10 + 4 * Math.cos((2 * Math.PI * i) / 300),
-        Math.floor(k / 20) * 10 + 4 * Math.sin((2 * Math.PI * i) / 300),
-      ]
+    const n = 60_000
+    const loop = (k: number, i: number) => [
+      Math.floor(k % 20) * 10 + 4 * Math.cos((2 * Math.PI * i) / 300),
+      Math.floor(k / 20) * 10 + 4 * Math.sin((2 * Math.PI * i) / 300),
+    ]
     const pieces = Array.from({ length: n }, (_, p) => {
       // A stride that is coprime to the number of pieces shuffles them.
-      const q = (p * 7919) % n,
-        k = Math.floor(q / 300),
-        i = q % 300,
-        ends = [...loop(k, i), ...loop(k, (i + 1) % 300)]
+      const q = (p * 7919) % n
+      const k = Math.floor(q / 300)
+      const i = q % 300
+      const ends = [...loop(k, i), ...loop(k, (i + 1) % 300)]
       return { points: q % 3 ? ends : [ends[2]!, ends[3]!, ends[0]!, ends[1]!], closed: false }
     })
     const { loops, open } = chained(pieces, 0.01)

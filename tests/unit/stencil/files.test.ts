@@ -257,15 +257,15 @@ describe('files of either kind', () => {
 
   it('comes back the same from SVG over DXF, within 0.01 mm', () => {
     for (const [id, sheet] of sheets) {
-      const there = readSheetFile(sheetDxf(sheet)).sheet,
-        back = readSheetFile(sheetSvg(there, id)).sheet
+      const there = readSheetFile(sheetDxf(sheet)).sheet
+      const back = readSheetFile(sheetSvg(there, id)).sheet
       expect(back.openings.length, id).toBe(sheet.openings.length)
       expect([back.width, back.height]).toEqual([sheet.width, sheet.height].map(v => expect.closeTo(v, 2)))
       const off =
-          area(sheet) +
-          area(back) -
-          2 * intersection(sheet.openings, back.openings).reduce((a, p) => a + polygonArea(p), 0),
-        rim = sheet.openings.reduce((l, o) => l + o.outer.length, 0)
+        area(sheet) +
+        area(back) -
+        2 * intersection(sheet.openings, back.openings).reduce((a, p) => a + polygonArea(p), 0)
+      const rim = sheet.openings.reduce((l, o) => l + o.outer.length, 0)
       expect(off, id).toBeLessThan(0.01 * rim)
     }
   })
@@ -277,8 +277,8 @@ describe('mending', () => {
   ).sheet
 
   it('joins a large island at two opposite places and a small one at one, with bridges of the asked width', () => {
-    const { islands } = analyse(ring),
-      joins = proposedJoins(ring, islands, 1.5)
+    const { islands } = analyse(ring)
+    const joins = proposedJoins(ring, islands, 1.5)
     expect(joins).toHaveLength(2)
     const [a, b] = joins.map(j => Math.atan2(j.from[1], j.from[0]))
     expect(Math.abs(Math.atan2(Math.sin(a! - b!), Math.cos(a! - b!)))).toBeGreaterThan(1.5)
@@ -289,16 +289,16 @@ describe('mending', () => {
   })
 
   it('makes one piece of the draft wheel', () => {
-    const wheel = sheets.get('wheel-draft')!,
-      { islands } = analyse(wheel)
+    const wheel = sheets.get('wheel-draft')!
+    const { islands } = analyse(wheel)
     expect(analyse(withJoins(wheel, proposedJoins(wheel, islands, 1.5))).islands).toEqual([])
     expect(withJoins(wheel, [])).toBe(wheel)
   })
 
   it('widens thin bridges and slots, there and nowhere else', () => {
     const sheet = assembleSheet([rect(-20, -5, 20, 10), rect(0.4, -5, 20, 10), rect(-20, 12, 30, 0.3)], null)
-    const wide = withWiderBridges(sheet, analyse(sheet, 1).bridges, 1),
-      a = analyse(wide)
+    const wide = withWiderBridges(sheet, analyse(sheet, 1).bridges, 1)
+    const a = analyse(wide)
     expect(a.bridge!.width).toBeGreaterThan(0.99)
     expect(analyse(withWiderSlots(wide, a.slots, 0.8)).slot.width).toBeGreaterThan(0.79)
     expect(intersection(wide.openings, sheet.openings).length).toBe(3)
@@ -309,15 +309,15 @@ describe('mending', () => {
 describe('the simulated cutter', () => {
   it('adds up lengths and time of two squares', () => {
     const sheet = assembleSheet(
-        [rect(-20, -5, 10, 10), rect(5, -5, 10, 10)],
-        ringOf([
-          [-30, -15],
-          [30, -15],
-          [30, 15],
-          [-30, 15],
-        ]),
-      ),
-      report = cut(sheetSvg(sheet, 'two'))
+      [rect(-20, -5, 10, 10), rect(5, -5, 10, 10)],
+      ringOf([
+        [-30, -15],
+        [30, -15],
+        [30, 15],
+        [-30, 15],
+      ]),
+    )
+    const report = cut(sheetSvg(sheet, 'two'))
     expect([report.cuts, report.cutLength]).toEqual([3, 40 + 40 + 180])
     expect(report.seconds).toBeCloseTo(
       260 / CUTTER.cutSpeed + report.travel / CUTTER.travelSpeed + 3 * CUTTER.liftSeconds,

@@ -39,18 +39,18 @@ describe('joins', () => {
           const openings = rings.flatMap(({ x, y, r, thick }) =>
             difference([disc(x, y, r + thick)], [disc(x, y, r)]),
           )
-          const sheet = assembleSheet(openings, rectangle(220, 180)),
-            islands = islandsOf(sheet)
+          const sheet = assembleSheet(openings, rectangle(220, 180))
+          const islands = islandsOf(sheet)
           expect(islands).toHaveLength(rings.length)
-          const joins = proposedJoins(sheet, islands, width),
-            mended = withJoins(sheet, joins)
+          const joins = proposedJoins(sheet, islands, width)
+          const mended = withJoins(sheet, joins)
           expect(islandsOf(mended)).toEqual([])
           expect(joins.length).toBeGreaterThanOrEqual(islands.reduce((n, i) => n + (i.area > 100 ? 2 : 1), 0))
-          const taken = area(sheet.openings) - area(mended.openings),
-            most = joins.reduce(
-              (a, j) => a + j.width * (Math.hypot(j.from[0] - j.to[0], j.from[1] - j.to[1]) + 0.8),
-              0,
-            )
+          const taken = area(sheet.openings) - area(mended.openings)
+          const most = joins.reduce(
+            (a, j) => a + j.width * (Math.hypot(j.from[0] - j.to[0], j.from[1] - j.to[1]) + 0.8),
+            0,
+          )
           expect(taken).toBeGreaterThan(0)
           expect(taken).toBeLessThanOrEqual(most + 0.01)
           // Nothing is cut that was not open before.
@@ -70,8 +70,8 @@ describe('wider bridges', () => {
         fc.double({ min: 3, max: 12, noNaN: true }),
         fc.double({ min: 3, max: 12, noNaN: true }),
         (gap, a, b) => {
-          const sheet = assembleSheet([disc(-a - gap / 2, 0, a), disc(b + gap / 2, 0, b)], rectangle(80, 60)),
-            wide = withWiderBridges(sheet, analyse(sheet, 1).bridges, 1)
+          const sheet = assembleSheet([disc(-a - gap / 2, 0, a), disc(b + gap / 2, 0, b)], rectangle(80, 60))
+          const wide = withWiderBridges(sheet, analyse(sheet, 1).bridges, 1)
           expect(analyse(wide, 1).bridge!.width).toBeGreaterThan(0.95)
           expect(wide.openings).toHaveLength(2)
           expect(area(intersection(wide.openings, sheet.openings))).toBeCloseTo(area(wide.openings), 2)

@@ -29,8 +29,8 @@ describe('shapes', () => {
         '<g transform="translate(50 30)"><g transform="rotate(90) scale(2)"><rect x="0" y="0" width="5" height="2"/></g></g>',
       ),
     )
-    const xs = sheet.openings[0]!.outer.filter((_, i) => i % 2 === 0),
-      ys = sheet.openings[0]!.outer.filter((_, i) => i % 2 === 1)
+    const xs = sheet.openings[0]!.outer.filter((_, i) => i % 2 === 0)
+    const ys = sheet.openings[0]!.outer.filter((_, i) => i % 2 === 1)
     expect(
       [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)].map(
         v => Math.round(v * 1e6) / 1e6 + 0,

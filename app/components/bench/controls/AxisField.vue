@@ -17,8 +17,8 @@ type Choice = keyof typeof choices
 const current = computed<Choice>(() => {
   const { axis } = props.step
   if (axis.kind === 'out') return 'out'
-  const dx = axis.to[0] - axis.from[0],
-    dy = axis.to[1] - axis.from[1]
+  const dx = axis.to[0] - axis.from[0]
+  const dy = axis.to[1] - axis.from[1]
   if (Math.abs(dx) <= Math.abs(dy)) return dy > 0 ? 'down' : 'up'
   // On one side of the face it matters which way is outward: the twin's dark is outward too then.
   return Math.abs(middle(props.step)) < 3 ? 'across' : dx * middle(props.step) > 0 ? 'outward' : 'inward'
@@ -36,11 +36,11 @@ const offered = computed(() =>
 )
 
 function choose(event: Event): void {
-  const choice = (event.target as HTMLSelectElement).value as Choice,
-    rings = washSides(props.step, bench.ground)[0]!
-  const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX }),
-    x = (b.minX + b.maxX) / 2,
-    y = (b.minY + b.maxY) / 2
+  const choice = (event.target as HTMLSelectElement).value as Choice
+  const rings = washSides(props.step, bench.ground)[0]!
+  const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX })
+  const x = (b.minX + b.maxX) / 2
+  const y = (b.minY + b.maxY) / 2
   const line: Record<Exclude<Choice, 'out'>, Wash['axis']> = {
     down: { kind: 'line', from: [x, b.minY], to: [x, b.maxY] },
     up: { kind: 'line', from: [x, b.maxY], to: [x, b.minY] },

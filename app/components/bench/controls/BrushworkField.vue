@@ -6,12 +6,12 @@ import { shapeOf } from '#core/stroke'
 
 /** A stroke: its brush, how it is loaded, and its numbers. */
 const props = defineProps<{ step: LineStep }>()
-const bench = useBench(),
-  kit = useKit()
+const bench = useBench()
+const kit = useKit()
 const params = computed(() =>
-    isAround(props.step.shape) ? AROUND[props.step.shape].params : shapeOf(props.step.shape).params,
-  ),
-  brushes = computed(() => brushesFor(props.step.shape))
+  isAround(props.step.shape) ? AROUND[props.step.shape].params : shapeOf(props.step.shape).params,
+)
+const brushes = computed(() => brushesFor(props.step.shape))
 const edit = (label: string, recipe: (s: LineStep) => void) =>
   bench.editMark(label, s => {
     if (s.kind === 'line') recipe(s)

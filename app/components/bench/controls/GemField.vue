@@ -4,8 +4,8 @@ import { GEM_COLOURS, GEM_CUTS, type GemStep } from '#core/look'
 
 /** Gems: cut, colour, size, and what holds them. */
 const props = defineProps<{ step: GemStep }>()
-const bench = useBench(),
-  brush = useBrushwork()
+const bench = useBench()
+const brush = useBrushwork()
 const edit = (label: string, recipe: (s: GemStep) => void) =>
   bench.editMark(label, s => {
     if (s.kind === 'gem') recipe(s)

@@ -6,8 +6,8 @@ import { edgeIn, toolIn } from '#core/look'
 import { handPrint } from '#core/raster'
 
 const props = defineProps<{ tool: ToolId; wetness: Wetness }>()
-const bench = useBench(),
-  button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
+const bench = useBench()
+const button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
 /** The prints that a tool should leave on the back of the hand, dry to wet. */
 const pictures = computed(() =>
   Object.fromEntries(

@@ -5,9 +5,9 @@ import { dotShape, shapeOf } from '#core/stroke'
 
 /** Where brushwork lies, in words, and what the hand can do with its handles. */
 const props = defineProps<{ step: MarkStep }>()
-const bench = useBench(),
-  brush = useBrushwork(),
-  settings = useSettings()
+const bench = useBench()
+const brush = useBrushwork()
+const settings = useSettings()
 const words = computed(() => {
   const w = whereIs(bench.ground, anchorOf(props.step.points), null, settings.finger ?? FINGER_MM)
   return [w.landmark, w.second, w.midline].filter(Boolean).join('; ')

@@ -15,9 +15,9 @@ const kinds = computed(
 )
 
 function choose(kind: Pass['load']['kind']): void {
-  const now = load.value,
-    first = now.kind === 'one' ? now.paint : now.kind === 'over' ? now.first : kit.refOf(kit.singles[0]!),
-    direction = now.kind === 'one' ? 180 : now.direction
+  const now = load.value
+  const first = now.kind === 'one' ? now.paint : now.kind === 'over' ? now.first : kit.refOf(kit.singles[0]!)
+  const direction = now.kind === 'one' ? 180 : now.direction
   if (kind === 'one') load.value = { kind, paint: first }
   else if (kind === 'over')
     load.value = { kind, first, second: kit.refOf(kit.singles.find(p => p.id !== first.id)!), direction }

@@ -4,8 +4,8 @@ import type { MarkStep, TwinRule } from '#core/look'
 
 /** The twin of brushwork: the rule that places it, or a step of its own. */
 const props = defineProps<{ step: MarkStep }>()
-const bench = useBench(),
-  brush = useBrushwork()
+const bench = useBench()
+const brush = useBrushwork()
 const rules = computed<[TwinRule, string][]>(() =>
   bench.ground.face
     ? [

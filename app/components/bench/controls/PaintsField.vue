@@ -4,16 +4,16 @@ import type { LipsStep, PaintRef, Wash } from '#core/look'
 import { linearOf, luminance } from '#core/paint'
 
 const props = defineProps<{ step: Wash | LipsStep }>()
-const bench = useBench(),
-  kit = useKit()
+const bench = useBench()
+const kit = useKit()
 const change = (label: string, recipe: (colours: PaintRef[]) => void) =>
   bench.editStep(label, s => {
     if (s.kind === 'wash' || s.kind === 'lips') recipe(s.colours)
   })
 /** Where light and dark go, and what order the colours stand in. */
 const advice = computed(() => {
-  const light = props.step.colours.map(c => luminance(linearOf(kit.find(c.id)?.colour ?? c.colour))),
-    falling = light.every((v, i) => i === 0 || v <= light[i - 1]! + 0.02)
+  const light = props.step.colours.map(c => luminance(linearOf(kit.find(c.id)?.colour ?? c.colour)))
+  const falling = light.every((v, i) => i === 0 || v <= light[i - 1]! + 0.02)
   const where =
     props.step.kind === 'lips'
       ? 'Light in the middle, dark outward.'

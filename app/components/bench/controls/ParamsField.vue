@@ -5,8 +5,8 @@ import type { Param } from '#core/stroke'
 const props = defineProps<{ params: readonly Param[]; value: Readonly<Record<string, number>> }>()
 const bench = useBench()
 const put = (q: Param, event: Event) => {
-  const box = event.target as HTMLInputElement,
-    v = box.valueAsNumber
+  const box = event.target as HTMLInputElement
+  const v = box.valueAsNumber
   if (!(v >= q.least && v <= q.most)) {
     box.value = String(props.value[q.name])
     return void box.reportValidity()

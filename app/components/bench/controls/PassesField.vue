@@ -3,10 +3,10 @@ import { MousePointerClick, Plus, Trash2 } from '@lucide/vue'
 import type { Pass, SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench(),
-  drawer = useDrawer()
-const sheet = computed(() => drawer.shapes.get(props.step.stencil)),
-  groups = computed(() => drawer.find(props.step.stencil)?.groups ?? [])
+const bench = useBench()
+const drawer = useDrawer()
+const sheet = computed(() => drawer.shapes.get(props.step.stencil))
+const groups = computed(() => drawer.find(props.step.stencil)?.groups ?? [])
 const useOf = ({ openings }: Pass) => (openings.use === 'group' ? `group:${openings.name}` : openings.use)
 const use = (i: number, value: string) =>
   value !== 'chosen' &&

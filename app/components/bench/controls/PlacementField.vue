@@ -16,8 +16,8 @@ function typed(
   least: number,
   most: number,
 ): void {
-  const box = event.target as HTMLInputElement,
-    value = box.valueAsNumber
+  const box = event.target as HTMLInputElement
+  const value = box.valueAsNumber
   if (Number.isFinite(value) && value >= least && value <= most) {
     bench.place('place', s => apply(s, bench.round(value)))
     void nextTick(() => {

@@ -3,15 +3,15 @@ import { Magnet, X } from '@lucide/vue'
 import { paintedOpenings, registerFit, registerMeets, type RegisterWay, type SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench(),
-  drawer = useDrawer()
+const bench = useBench()
+const drawer = useDrawer()
 const hosts = computed(() =>
   bench.look!.steps.filter(
     (s): s is SheetStep => s.kind === 'sheet' && s.id !== props.step.id && s.register?.on !== props.step.id,
   ),
 )
-const on = ref(''),
-  way = ref<RegisterWay>('openings')
+const on = ref('')
+const way = ref<RegisterWay>('openings')
 watchEffect(() => {
   on.value = props.step.register?.on ?? hosts.value.at(-1)?.id ?? ''
   way.value =
@@ -27,19 +27,19 @@ const name = (step: SheetStep) =>
   `${bench.look!.steps.findIndex(s => s.id === step.id) + 1} ${step.label || drawer.find(step.stencil)?.name}`
 /** What the register leaves, worked out anew from both sheets. */
 const report = computed(() => {
-  const { register } = props.step,
-    host = hosts.value.find(h => h.id === register?.on),
-    a = host && drawer.shapes.get(host.stencil),
-    b = drawer.shapes.get(props.step.stencil)
+  const { register } = props.step
+  const host = hosts.value.find(h => h.id === register?.on)
+  const a = host && drawer.shapes.get(host.stencil)
+  const b = drawer.shapes.get(props.step.stencil)
   const fit = register && a && b ? registerFit(a, b, register.way, register) : null
   return fit && typeof fit !== 'string' ? fit : null
 })
 /** Why a register holds nothing together, as a sentence; empty when it does. */
 const lost = computed(() => {
-  const { register } = props.step,
-    host = hosts.value.find(h => h.id === register?.on),
-    a = host && drawer.shapes.get(host.stencil),
-    b = drawer.shapes.get(props.step.stencil)
+  const { register } = props.step
+  const host = hosts.value.find(h => h.id === register?.on)
+  const a = host && drawer.shapes.get(host.stencil)
+  const b = drawer.shapes.get(props.step.stencil)
   if (!register) return ''
   if (!host) return 'The sheet on which it was held is not in the look any more.'
   if (!a || !b) return ''

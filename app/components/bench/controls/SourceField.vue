@@ -5,8 +5,8 @@ import { zoneWords, type ZoneId } from '#core/skin'
 
 /** What an outline or a run of dots goes around: an earlier step, some of its openings, or zones. */
 const props = defineProps<{ step: LineStep | DotsStep }>()
-const bench = useBench(),
-  brush = useBrushwork()
+const bench = useBench()
+const brush = useBrushwork()
 const put = (of: Source) =>
   bench.editMark('what it goes around', s => {
     if ('of' in s) s.of = of as never
@@ -32,8 +32,8 @@ function choose(event: Event): void {
   )
 }
 function toggle(id: ZoneId): void {
-  const now = props.step.of?.use === 'zones' ? props.step.of.zones : [],
-    next = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
+  const now = props.step.of?.use === 'zones' ? props.step.of.zones : []
+  const next = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
   if (next.length) put({ use: 'zones', zones: next })
 }
 </script>

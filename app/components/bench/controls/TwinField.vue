@@ -12,8 +12,8 @@ import {
 } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench(),
-  settings = useSettings()
+const bench = useBench()
+const settings = useSettings()
 const rules = computed<[TwinRule, string][]>(() =>
   bench.ground.face
     ? [

@@ -4,12 +4,12 @@ import { axisFor, NO_TWIN, washSides, type Wash } from '#core/look'
 import { zoneWords, type ZoneId } from '#core/skin'
 
 const props = defineProps<{ step: Wash }>()
-const bench = useBench(),
-  brush = useBrushwork()
+const bench = useBench()
+const brush = useBrushwork()
 
 function toggle(id: ZoneId): void {
-  const { zones: now } = props.step,
-    zones = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
+  const { zones: now } = props.step
+  const zones = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
   if (zones.length === 0) return
   bench.editStep('where the base goes', s => {
     if (s.kind !== 'wash') return

@@ -48,8 +48,8 @@ export class HeadScene {
   constructor(canvas: HTMLCanvasElement) {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true })
     this.renderer.setClearColor('#E9E6E0')
-    const key = new DirectionalLight('#fffaf2', 2.5),
-      fill = new DirectionalLight('#eef2ff', 0.55)
+    const key = new DirectionalLight('#fffaf2', 2.5)
+    const fill = new DirectionalLight('#eef2ff', 0.55)
     // The lamps stand where they do for the picture from the front, and turn with the painter, not with the head.
     key.position.set(-0.42, 0.5, 0.76)
     fill.position.set(0.75, -0.05, 0.55)
@@ -126,15 +126,15 @@ export class HeadScene {
   draw({ across, up }: Turn, width: number, height: number, ratio: number): void {
     this.renderer.setPixelRatio(ratio)
     this.renderer.setSize(width, height, false)
-    const { minX, minY, maxX, maxY } = this.box,
-      k = Math.max((maxX - minX) / width, (maxY - minY) / height),
-      w = (width * k) / 2,
-      h = (height * k) / 2,
-      far = 600
+    const { minX, minY, maxX, maxY } = this.box
+    const k = Math.max((maxX - minX) / width, (maxY - minY) / height)
+    const w = (width * k) / 2
+    const h = (height * k) / 2
+    const far = 600
     Object.assign(this.camera, { left: -w, right: w, top: h, bottom: -h, near: 1, far: 2 * far })
     this.camera.updateProjectionMatrix()
-    const a = (across * Math.PI) / 180,
-      b = (up * Math.PI) / 180
+    const a = (across * Math.PI) / 180
+    const b = (up * Math.PI) / 180
     this.camera.position.set(
       this.centre.x + far * Math.sin(a) * Math.cos(b),
       this.centre.y + far * Math.sin(b),
@@ -155,19 +155,19 @@ export class HeadScene {
 function weld(shapes: readonly BufferGeometry[]): void {
   const spots = new Map<string, [Float32Array, number][]>()
   for (const shape of shapes) {
-    const at = shape.getAttribute('position').array as Float32Array,
-      normals = shape.getAttribute('normal').array as Float32Array
+    const at = shape.getAttribute('position').array as Float32Array
+    const normals = shape.getAttribute('normal').array as Float32Array
     for (let i = 0; i < at.length; i += 3) {
-      const key = `${Math.round(at[i]! * 50)} ${Math.round(at[i + 1]! * 50)} ${Math.round(at[i + 2]! * 50)}`,
-        list = spots.get(key)
+      const key = `${Math.round(at[i]! * 50)} ${Math.round(at[i + 1]! * 50)} ${Math.round(at[i + 2]! * 50)}`
+      const list = spots.get(key)
       if (list) list.push([normals, i])
       else spots.set(key, [[normals, i]])
     }
   }
   for (const list of spots.values()) {
     if (list.length < 2) continue
-    const sum = [0, 1, 2].map(k => list.reduce((s, [n, i]) => s + n[i + k]!, 0)),
-      l = Math.hypot(...sum) || 1
+    const sum = [0, 1, 2].map(k => list.reduce((s, [n, i]) => s + n[i + k]!, 0))
+    const l = Math.hypot(...sum) || 1
     for (const [n, i] of list) for (let k = 0; k < 3; k++) n[i + k] = sum[k]! / l
   }
 }

@@ -14,8 +14,8 @@ export function drawRuler(
   height: number,
   inches: boolean,
 ): void {
-  const unit = inches ? 25.4 : 10,
-    small = inches ? 25.4 / 8 : view.k > 4 ? 1 : 5
+  const unit = inches ? 25.4 : 10
+  const small = inches ? 25.4 / 8 : view.k > 4 ? 1 : 5
   const shape = new Konva.Shape({
     listening: false,
     sceneFunc(ctx) {
@@ -34,8 +34,8 @@ export function drawRuler(
           draw(v, Math.abs(v / unit - Math.round(v / unit)) < 1e-6)
         }
       }
-      const [x0, y0] = toPicture(view, [RULER, RULER]),
-        [x1, y1] = toPicture(view, [width, height])
+      const [x0, y0] = toPicture(view, [RULER, RULER])
+      const [x1, y1] = toPicture(view, [width, height])
       const label = (v: number) => String(Math.abs(Math.round(v / (inches ? 25.4 : 1))))
       const every = inches ? 1 : view.k > 3.5 ? 10 : 20
       c.textAlign = 'center'
@@ -76,8 +76,8 @@ export function drawLandmarkHandles(
   held: { id: string; at: Point } | null,
 ): void {
   for (const mark of marks) {
-    const [x, y] = toScreen(view, held?.id === mark.id ? held.at : mark.at),
-      hot = held?.id === mark.id
+    const [x, y] = toScreen(view, held?.id === mark.id ? held.at : mark.at)
+    const hot = held?.id === mark.id
     layer.add(
       new Konva.Circle({
         x,

@@ -53,20 +53,20 @@ export interface HandOn {
   picking: Ref<boolean>
 }
 export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
-  const bench = useBench(),
-    brush = useBrushwork(),
-    choice = useChoice(),
-    settings = useSettings()
+  const bench = useBench()
+  const brush = useBrushwork()
+  const choice = useChoice()
+  const settings = useSettings()
   /** Where and when the hand came down: pressed long in one place it picks the spot there. */
   let down: Point = [0, 0],
     moved = false,
     long: ReturnType<typeof setTimeout> | undefined
   let grip: Grip | null = null
-  const preview = shallowRef<SheetStep | null>(null),
-    shaped = shallowRef<readonly MarkStep[] | null>(null),
-    focusAt = shallowRef<Point | null>(null),
-    loop = shallowRef<readonly Point[] | null>(null),
-    mark = shallowRef<{ id: string; at: Point } | null>(null)
+  const preview = shallowRef<SheetStep | null>(null)
+  const shaped = shallowRef<readonly MarkStep[] | null>(null)
+  const focusAt = shallowRef<Point | null>(null)
+  const loop = shallowRef<readonly Point[] | null>(null)
+  const mark = shallowRef<{ id: string; at: Point } | null>(null)
 
   const at = (event: { clientX: number; clientY: number }): Point => {
     const box = holder.value!.getBoundingClientRect()
@@ -80,16 +80,16 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
   }
 
   function handlesNow() {
-    const step = bench.selectedSheet,
-      sheet = step && bench.world.stencil(step.stencil),
-      held = step && placementsOf(step, bench.world)[bench.holdsTwin ? 1 : 0]
+    const step = bench.selectedSheet
+    const sheet = step && bench.world.stencil(step.stencil)
+    const held = step && placementsOf(step, bench.world)[bench.holdsTwin ? 1 : 0]
     return held && sheet ? handlesOf(held, bench.world, sheet, view.value) : null
   }
 
   function press(event: PointerEvent): void {
     if (!bench.look || event.button !== 0) return
-    const point = at(event),
-      chosen = bench.selectedSheet
+    const point = at(event)
+    const chosen = bench.selectedSheet
     holder.value!.setPointerCapture(event.pointerId)
     down = point
     moved = false
@@ -108,21 +108,21 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
     const handles = handlesNow()
     if (handles && near(point, handles.flip)) return bench.flip()
     if (handles && chosen && near(point, handles.turn)) {
-      const start = heldPlacement(chosen),
-        about = printedMiddle(chosen, bench.world),
-        pivot = liesAt(about, start, bench.ground)
+      const start = heldPlacement(chosen)
+      const about = printedMiddle(chosen, bench.world)
+      const pivot = liesAt(about, start, bench.ground)
       grip = { kind: 'turn', start, about, pivot, from: angleAbout(pivot, point) - start.tilt }
       return
     }
-    const own = bench.chosen.length === 1 ? bench.selectedMark : null,
-      n = own && handleAt(own, view.value, point)
+    const own = bench.chosen.length === 1 ? bench.selectedMark : null
+    const n = own && handleAt(own, view.value, point)
     if (own && n !== null && event.altKey && isOutline(own)) return brush.dropHandle(n)
     if (own && n !== null) {
       grip = { kind: 'handle', step: own, n }
       return
     }
-    const gap = own && gapAt(own, view.value, point),
-      between = gap !== null && toSkin(view.value, point)
+    const gap = own && gapAt(own, view.value, point)
+    const between = gap !== null && toSkin(view.value, point)
     if (own && gap !== null && between) {
       brush.insertHandle(gap, between)
       grip = { kind: 'handle', step: bench.selectedMark!, n: gap + 1 }
@@ -152,8 +152,8 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
         bench.holdsTwin = hit.twin && hit.step.twin.own !== null
       })
       // A linked twin pulls its original along as in a mirror.
-      const linked = hit.twin && hit.step.twin.own === null,
-        along: Point = !linked ? [1, 1] : hit.step.twin.rule === 'turn' ? [-1, -1] : [-1, 1]
+      const linked = hit.twin && hit.step.twin.own === null
+      const along: Point = !linked ? [1, 1] : hit.step.twin.rule === 'turn' ? [-1, -1] : [-1, 1]
       const own = (hit.twin && hit.step.twin.own) || placementOf(hit.step)
       grip = {
         kind: 'move',
@@ -170,9 +170,9 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
   const reach = () => 9 / view.value.k
   /** While openings are chosen: a press on one takes it in or out, and all that is dragged over likewise; one beside them all begins a loop. */
   function pressChoice(point: Point, event: PointerEvent): void {
-    const skin = toSkin(view.value, point),
-      { step, chosen, may } = choice.now!,
-      n = skin && openingAt(step, bench.world, skin, reach())
+    const skin = toSkin(view.value, point)
+    const { step, chosen, may } = choice.now!
+    const n = skin && openingAt(step, bench.world, skin, reach())
     if (n !== null && may.has(n)) {
       grip = { kind: 'choose', into: !chosen.has(n), over: new Set([n]) }
       choice.take([n], grip.into)
@@ -195,9 +195,9 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
 
   function drag(event: PointerEvent): void {
     if (!grip) return
-    const point = at(event),
-      skin = toSkin(view.value, point),
-      chosen = bench.selectedSheet
+    const point = at(event)
+    const skin = toSkin(view.value, point)
+    const chosen = bench.selectedSheet
     // A hand that rests trembles, and browsers tell of moves where there were none.
     if (!moved && Math.hypot(point[0] - down[0], point[1] - down[1]) < TREMBLE) return
     moved = true
@@ -224,31 +224,31 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
       grip = { kind: 'focus', at: skin }
       focusAt.value = skin
     } else if (grip.kind === 'handle' && skin) {
-      const { step, n } = grip,
-        points = step.points.map((p, i): [number, number] =>
-          i === n
-            ? [bench.round(Math.abs(skin[0]) < 0.8 && !event.altKey ? 0 : skin[0]), bench.round(skin[1])]
-            : [p[0], p[1]],
-        )
+      const { step, n } = grip
+      const points = step.points.map((p, i): [number, number] =>
+        i === n
+          ? [bench.round(Math.abs(skin[0]) < 0.8 && !event.altKey ? 0 : skin[0]), bench.round(skin[1])]
+          : [p[0], p[1]],
+      )
       shaped.value = [{ ...step, points }]
     } else if (grip.kind === 'carry' && skin) {
-      const { from, along, steps } = grip,
-        dx = along[0] * (skin[0] - from[0]),
-        dy = along[1] * (skin[1] - from[1])
+      const { from, along, steps } = grip
+      const dx = along[0] * (skin[0] - from[0])
+      const dy = along[1] * (skin[1] - from[1])
       if (Math.hypot(dx, dy) > 0.4)
         shaped.value = steps.map(s => ({
           ...s,
           points: movedHandles(s.points, ([x, y]) => [x + dx, y + dy]),
         }))
     } else if (chosen && grip.kind === 'move' && skin) {
-      const x = bench.round(grip.start.at[0] + grip.along[0] * (skin[0] - grip.from[0])),
-        y = bench.round(grip.start.at[1] + grip.along[1] * (skin[1] - grip.from[1]))
+      const x = bench.round(grip.start.at[0] + grip.along[0] * (skin[0] - grip.from[0]))
+      const y = bench.round(grip.start.at[1] + grip.along[1] * (skin[1] - grip.from[1]))
       // A sheet pulled close to the midline snaps onto it, unless Alt is held.
       show(chosen, { ...grip.start, at: [Math.abs(x) < 1.2 && !event.altKey ? 0 : x, y] })
     } else if (chosen && grip.kind === 'turn') {
-      const angle = angleAbout(grip.pivot, point) - grip.from,
-        tilt = wrapDegrees(event.shiftKey ? Math.round(angle / 15) * 15 : Math.round(angle)),
-        { side } = grip.start
+      const angle = angleAbout(grip.pivot, point) - grip.from
+      const tilt = wrapDegrees(event.shiftKey ? Math.round(angle / 15) * 15 : Math.round(angle))
+      const { side } = grip.start
       show(chosen, {
         ...grip.start,
         tilt,
@@ -270,10 +270,10 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
 
   function release(event: PointerEvent): void {
     if (!grip) return
-    const step = preview.value,
-      done = grip,
-      put = mark.value,
-      forms = shaped.value
+    const step = preview.value
+    const done = grip
+    const put = mark.value
+    const forms = shaped.value
     grip = null
     shaped.value = null
     focusAt.value = null
@@ -295,8 +295,8 @@ export function useHand({ holder, view, whole, fitting, picking }: HandOn) {
     // A tap on the base that is held picks the spot for the next sheet, as one beside it does.
     if (done.kind === 'carry' && !forms && done.steps[0]!.kind === 'wash') return pick(event)
     if (done.kind === 'carry' && forms) {
-      const [a] = forms[0]!.points,
-        [b] = done.steps[0]!.points
+      const [a] = forms[0]!.points
+      const [b] = done.steps[0]!.points
       return brush.shift(a![0] - b![0], a![1] - b![1])
     }
     preview.value = null

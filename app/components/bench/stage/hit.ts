@@ -25,9 +25,9 @@ const BESIDE = 4
 function hitOf(step: SheetStep, world: World, at: Point, held: boolean): Hit | null {
   const sheet = world.stencil(step.stencil)
   if (!sheet) return null
-  const reach = Math.hypot(sheet.width, sheet.height),
-    painted = paintedOpenings(step, world),
-    all = painted[0]!.size === sheet.openings.length
+  const reach = Math.hypot(sheet.width, sheet.height)
+  const painted = paintedOpenings(step, world)
+  const all = painted[0]!.size === sheet.openings.length
   const near = (n: number, x: number, y: number): boolean => {
     const o = sheet.openings[n]
     if (!o || polygonHolds(o, x, y)) return o !== undefined

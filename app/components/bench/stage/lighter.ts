@@ -10,10 +10,10 @@ export function lightened(sheet: Stencil): Stencil {
   let light = lighter.get(sheet)
   if (light) return light
   const points = sheet.openings.reduce(
-      (n, o) => n + o.outer.length / 2 + o.holes.reduce((h, r) => h + r.length / 2, 0),
-      0,
-    ),
-    every = Math.ceil(points / MOVING_POINTS)
+    (n, o) => n + o.outer.length / 2 + o.holes.reduce((h, r) => h + r.length / 2, 0),
+    0,
+  )
+  const every = Math.ceil(points / MOVING_POINTS)
   const thin = (ring: Float64Array) =>
     ring.length / 2 / every < 4
       ? ringOf(

@@ -125,8 +125,8 @@ export function drawMarks(
     }
   }
   held?.points.forEach((p, i) => {
-    const [x, y] = toScreen(view, p),
-      last = i === held.points.length - 1 && !isOutline(held)
+    const [x, y] = toScreen(view, p)
+    const last = i === held.points.length - 1 && !isOutline(held)
     layer.add(
       new Konva.Circle({
         x,
@@ -151,17 +151,17 @@ export function drawFlow(
   view: View,
 ): void {
   for (const e of elements) {
-    const [x, y] = toScreen(view, e.at),
-      bad = Math.abs(e.off) > breaks,
-      a = (e.heading * Math.PI) / 180,
-      l = 26,
-      points = [
-        x - (Math.sin(a) * l) / 2,
-        y + (Math.cos(a) * l) / 2,
-        x + (Math.sin(a) * l) / 2,
-        y - (Math.cos(a) * l) / 2,
-      ],
-      aim = (e.aim * Math.PI) / 180
+    const [x, y] = toScreen(view, e.at)
+    const bad = Math.abs(e.off) > breaks
+    const a = (e.heading * Math.PI) / 180
+    const l = 26
+    const points = [
+      x - (Math.sin(a) * l) / 2,
+      y + (Math.cos(a) * l) / 2,
+      x + (Math.sin(a) * l) / 2,
+      y - (Math.cos(a) * l) / 2,
+    ]
+    const aim = (e.aim * Math.PI) / 180
     if (bad)
       layer.add(
         new Konva.Line({
@@ -205,8 +205,8 @@ export function drawFlow(
 /** Draws empty patches as numbered circles. */
 export function drawSpots(layer: Konva.Layer, spots: readonly EmptySpot[], view: View): void {
   spots.forEach((s, i) => {
-    const [x, y] = toScreen(view, s.at),
-      r = Math.max(8, s.radius * view.k)
+    const [x, y] = toScreen(view, s.at)
+    const r = Math.max(8, s.radius * view.k)
     layer.add(
       new Konva.Circle({ x, y, radius: r, stroke: '#FDFCF9', strokeWidth: 3, listening: false }),
       new Konva.Circle({

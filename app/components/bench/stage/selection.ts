@@ -37,14 +37,14 @@ export interface Handles {
 
 /** Where a sheet's handles stand on the stage: turning above its top edge, flipping off its right edge, both where the sheet goes on in the air. */
 export function handlesOf(placement: Placement, world: World, sheet: Stencil, view: View): Handles {
-  const laid = layOn(world.ground.surface, placement, true),
-    top = toScreen(view, laid.point([0, -sheet.height / 2])),
-    right = toScreen(view, laid.point([sheet.width / 2, 0])),
-    middle = toScreen(view, laid.point([0, 0]))
+  const laid = layOn(world.ground.surface, placement, true)
+  const top = toScreen(view, laid.point([0, -sheet.height / 2]))
+  const right = toScreen(view, laid.point([sheet.width / 2, 0]))
+  const middle = toScreen(view, laid.point([0, 0]))
   const beyond = (p: Point): Point => {
-    const dx = p[0] - middle[0],
-      dy = p[1] - middle[1],
-      l = Math.hypot(dx, dy) || 1
+    const dx = p[0] - middle[0]
+    const dy = p[1] - middle[1]
+    const l = Math.hypot(dx, dy) || 1
     return [p[0] + (dx / l) * 16, p[1] + (dy / l) * 16]
   }
   return { turn: beyond(top), flip: beyond(right), top, middle }
@@ -59,8 +59,8 @@ export function drawChoice(
   world: World,
   view: View,
 ): void {
-  const sheet = world.stencil(step.stencil),
-    own = ownNumber(step, world)
+  const sheet = world.stencil(step.stencil)
+  const own = ownNumber(step, world)
   if (!sheet) return
   laidOf(step, world).forEach((laid, i) =>
     layer.add(
@@ -86,14 +86,14 @@ export function drawChoice(
  * @param reach mm
  */
 export function openingAt(step: SheetStep, world: World, at: Point, reach: number): number | null {
-  const sheet = world.stencil(step.stencil),
-    own = ownNumber(step, world)
+  const sheet = world.stencil(step.stencil)
+  const own = ownNumber(step, world)
   let best: number | null = null,
     least = reach
   laidOf(step, world).forEach((laid, i) =>
     sheet?.openings.forEach((o, n) => {
-      const [x, y] = laid.back(at),
-        b = boxOf(o.outer)
+      const [x, y] = laid.back(at)
+      const b = boxOf(o.outer)
       if (x < b.minX - least || x > b.maxX + least || y < b.minY - least || y > b.maxY + least) return
       const far = polygonHolds(o, x, y)
         ? 0
@@ -109,9 +109,9 @@ export function openingAt(step: SheetStep, world: World, at: Point, reach: numbe
 
 /** The openings of a step's sheet, or of its twin, whose middles lie inside a loop on the skin, as the step numbers them. */
 export function openingsIn(step: SheetStep, world: World, loop: readonly Point[]): number[] {
-  const sheet = world.stencil(step.stencil),
-    own = ownNumber(step, world),
-    ring = ringOf(loop)
+  const sheet = world.stencil(step.stencil)
+  const own = ownNumber(step, world)
+  const ring = ringOf(loop)
   return sheet
     ? laidOf(step, world).flatMap((laid, i) =>
         sheet.openings.flatMap((o, n) =>
@@ -123,9 +123,9 @@ export function openingsIn(step: SheetStep, world: World, loop: readonly Point[]
 
 /** Draws the sheet's own grid of 10 mm as it comes to lie on the skin. */
 export function drawSheetGrid(layer: Konva.Layer, laid: Laid, sheet: Stencil, view: View): void {
-  const lines: Float64Array[] = [],
-    w = sheet.width / 2,
-    h = sheet.height / 2
+  const lines: Float64Array[] = []
+  const w = sheet.width / 2
+  const h = sheet.height / 2
   const line = (from: Point, to: Point) => {
     const n = Math.max(2, Math.ceil(Math.hypot(to[0] - from[0], to[1] - from[1]) / 2))
     lines.push(
@@ -231,9 +231,9 @@ export function drawSelection(
   holdsTwin: boolean,
 ): void {
   for (const outline of kindOf(step).outlines(step, world)) layer.add(outlineShape(outline, view, moving))
-  const placements = placementsOf(step, world),
-    held = placements[holdsTwin ? 1 : 0],
-    sheet = world.stencil(step.stencil)
+  const placements = placementsOf(step, world)
+  const held = placements[holdsTwin ? 1 : 0]
+  const sheet = world.stencil(step.stencil)
   if (!held || !sheet) return
   const handles = handlesOf(held, world, sheet, view)
   layer.add(

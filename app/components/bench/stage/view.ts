@@ -39,8 +39,8 @@ export function wholePicture(
   box: Readonly<Box>,
   front: Chart = SAME,
 ): View {
-  const w = box.maxX - box.minX,
-    h = box.maxY - box.minY
+  const w = box.maxX - box.minX
+  const h = box.maxY - box.minY
   const k = Math.min((width - ruler) / w, (height - ruler) / h)
   return {
     k,

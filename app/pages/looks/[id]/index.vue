@@ -2,16 +2,16 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { pressedInField, pressKey } from '~/components/bench/keys'
 
-const route = useRoute(),
-  id = String(route.params.id),
-  bench = useBench(),
-  brush = useBrushwork()
-const failed = ref<string[]>([]),
-  help = ref(false),
-  choosing = ref(false),
-  listing = ref(false),
-  trying = ref(false),
-  versions = ref(false)
+const route = useRoute()
+const id = String(route.params.id)
+const bench = useBench()
+const brush = useBrushwork()
+const failed = ref<string[]>([])
+const help = ref(false)
+const choosing = ref(false)
+const listing = ref(false)
+const trying = ref(false)
+const versions = ref(false)
 /** Whether two versions are to be chosen from, and the painter has put that off. */
 const later = ref(false)
 watch(

@@ -6,14 +6,14 @@ import { canvasWords } from '#core/skin'
 import type { LookRecord } from '~~/server/db/looks'
 
 const id = String(useRoute().params.id)
-const drawer = useDrawer(),
-  kit = useKit(),
-  settings = useSettings(),
-  painter = usePainter()
-const record = shallowRef<LookRecord | null>(null),
-  failed = ref<string[]>([]),
-  thumbs = shallowRef<string[]>([]),
-  picture = ref('')
+const drawer = useDrawer()
+const kit = useKit()
+const settings = useSettings()
+const painter = usePainter()
+const record = shallowRef<LookRecord | null>(null)
+const failed = ref<string[]>([])
+const thumbs = shallowRef<string[]>([])
+const picture = ref('')
 const look = computed(() => record.value?.look)
 const world = computed<World>(() => ({
   ground: groundFor(look.value!),
@@ -40,12 +40,12 @@ const size = computed(() => (rows.value.length > 7 ? 'dense tight' : rows.value.
 const asked = computed(() => {
   const { ticket, allergies, skin, eyes, lips, patch } = look.value!.sitting
   const said = [
-      ['allergies', allergies],
-      ['skin there', skin],
-      ['near the eyes', eyes],
-      ['lips', lips],
-    ] as const,
-    open = said.filter(([, v]) => v === 'not asked').map(([words]) => words)
+    ['allergies', allergies],
+    ['skin there', skin],
+    ['near the eyes', eyes],
+    ['lips', lips],
+  ] as const
+  const open = said.filter(([, v]) => v === 'not asked').map(([words]) => words)
   return [
     ...(ticket ? [`ticket ${ticket}`] : []),
     `${ageOf(look.value!)} years`,

@@ -2,8 +2,8 @@ import { StaleWrite } from '../../../db/looks'
 
 /** Saves a look over the version that it was made from: `{ base, look }`. A stale save gets 409 with the newer version. */
 export default defineEventHandler(async event => {
-  const body = (await bodyJson(event)) as { base?: unknown; look?: unknown } | null,
-    base = body?.base
+  const body = (await bodyJson(event)) as { base?: unknown; look?: unknown } | null
+  const base = body?.base
   if (typeof base !== 'number' || !Number.isInteger(base) || base < 1)
     throw refusal(400, 'The save does not name the version that it was made from ("base").')
   const look = lookFrom(body?.look)

@@ -1,7 +1,7 @@
 /** Changes a paint of the kit. */
 export default defineEventHandler(async event => {
-  const sent = paintSchema.safeParse(await bodyJson(event)),
-    id = getRouterParam(event, 'id') ?? ''
+  const sent = paintSchema.safeParse(await bodyJson(event))
+  const id = getRouterParam(event, 'id') ?? ''
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   const paint = leastSafe({ id, ...sent.data })
   if (!useHouse().paints.change(paint))
