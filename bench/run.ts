@@ -12,13 +12,13 @@ import {
   groundFor,
   kindOf,
   NO_TWIN,
-  withUnders,
+  withSteps,
   type World,
 } from '../core/look'
 import { Bares, coverageOf, emptySpots, gridOver, Painting, type Mask } from '../core/raster'
 import { groundOf, layOn, liftOf, PLAIN_FACE } from '../core/skin'
 import { lightened } from '../app/components/bench/stage/lighter'
-import { analyse, readSvg, seatsFor, type Candidate, type SheetGeometry } from '../core/stencil'
+import { analyse, prepared, readSvg, seatsFor, type Candidate, type SheetGeometry } from '../core/stencil'
 
 /** Median time of a job over some runs, ms. */
 function median(job: () => void, runs = 5): number {
@@ -139,7 +139,7 @@ const step = {
   ...freshSheet('s', 's', 'many', [30, 0], { id: 'p', name: 'p', colour: '#000000' }),
   twin: { ...NO_TWIN, rule: 'midline' as const },
 }
-const world: World = { ground, quick: true, paint: () => undefined, stencil: () => lightened(many) }
+const world: World = { ground, quick: true, paint: () => undefined, stencil: () => lightened(prepared(many)) }
 small(
   'a frame of a drag: that sheet and its twin',
   median(() => void kindOf(step).outlines({ ...step, at: [...at()] as [number, number] }, world), 25),
@@ -169,7 +169,7 @@ for (const look of people)
   )
 
 // The film engine: a look of 20 steps on a grown face at 4 px/mm, from nothing and after a change to its last step, against filling the same paths with plain alpha.
-const shelfSheets = new Map(drawer.map(d => [d.id, { ...d, name: d.id, axes: [] }]))
+const shelfSheets = new Map(drawer.map(d => [d.id, prepared({ ...d, name: d.id, axes: [] })]))
 const names = [
   'scales',
   'moth',
@@ -244,7 +244,7 @@ line(
 )
 
 // Brushwork: a whole menu look with its strokes, gems and glitter, against the same plain fill; and what is told of it.
-const ember: World = withUnders(
+const ember: World = withSteps(
   { ground: groundFor(emberWing), paint: () => undefined, stencil: id => shelfSheets.get(id) },
   emberWing.steps,
 )

@@ -15,7 +15,7 @@ import {
   type Wash,
 } from '../core/look'
 import { groundOf, layOn, PLAIN_FACE, type ArmCanvas, type Canvas, type Placement } from '../core/skin'
-import { readSvg, type Stencil } from '../core/stencil'
+import { prepared, readSvg, type PreparedSheet } from '../core/stencil'
 import { paints } from '../demo/paints'
 import { shelf, shelfSvg } from '../demo/shelf'
 
@@ -103,9 +103,9 @@ const look = (
   return { ...base, ...about, skin: { ...base.skin, ...skin }, steps }
 }
 
-const stencil = (id: string): Stencil | undefined => {
+const stencil = (id: string): PreparedSheet | undefined => {
   const entry = shelf.find(s => s.id === id)
-  return entry && { ...entry, ...readSvg(shelfSvg(id)).sheet }
+  return entry && prepared({ ...entry, ...readSvg(shelfSvg(id)).sheet })
 }
 /** A look moved from the face on which it was made to somebody else's. */
 const worn = (made: Look, age: number, canvas: Canvas): Look => movedTo(made, canvas, age, stencil).look

@@ -1,12 +1,12 @@
 import { wrap, type Remote } from 'comlink'
 import type { Look } from '#core/look'
-import type { Stencil } from '#core/stencil'
+import { unprepared, type PreparedSheet } from '#core/stencil'
 import type { Painter, Picture } from '~/workers/painter'
 import type { Update } from '~/workers/stagePicture'
 
 let remote: Remote<Painter> | null = null
 /** The sheets that the worker knows, as they were when it was told. */
-const told = new Map<string, Stencil>()
+const told = new Map<string, PreparedSheet>()
 let kitTold = '',
   heard: Promise<void> = Promise.resolve()
 
@@ -30,7 +30,7 @@ export function usePainter() {
     if (fresh.length || key !== kitTold) {
       fresh.forEach(s => told.set(s.id, s))
       kitTold = key
-      const list = fresh.map(s => plain(s))
+      const list = fresh.map(s => plain(unprepared(s)))
       const before = heard
       heard = before.then(() => painter().know(list, plain(kit.paints), plain(kit.readings)))
     }

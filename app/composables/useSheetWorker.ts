@@ -1,7 +1,8 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { Look } from '#core/look'
 import type { Canvas } from '#core/skin'
-import type { Analysis, Island, Seat, SheetGeometry, Spot } from '#core/stencil'
+import { unprepared, type Analysis, type Island, type Seat } from '#core/stencil'
+import type { SheetGeometry, Spot } from '#core/stencil'
 import type { Mending, Sheets } from '~/workers/sheets'
 
 let remote: Remote<Sheets> | null = null
@@ -27,7 +28,7 @@ export function useSheetWorker() {
             return shape
               ? [
                   {
-                    ...shape,
+                    ...unprepared(shape),
                     kind: about.kind,
                     zones: about.zones,
                     heading: about.heading,

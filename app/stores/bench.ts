@@ -3,7 +3,6 @@ import { defineStore } from 'pinia'
 import { toast } from 'vue-sonner'
 import {
   aimedTilt,
-  aimStep,
   bearingOn,
   atSoThat,
   exactTwin,
@@ -12,6 +11,7 @@ import {
   freshWash,
   groundFor,
   halfTurnAbout,
+  hostsIn,
   isMark,
   kindOf,
   liesAt,
@@ -33,7 +33,7 @@ import {
   seatingOf,
   upgraded,
   usualHeading,
-  type Amount,
+  type PaintUse,
   type Look,
   type MarkStep,
   type PaintRef,
@@ -45,6 +45,7 @@ import {
   type World,
 } from '#core/look'
 import { afterFix, type Finding, type Fix } from '#core/checks'
+import { Memo } from '#core/memo'
 import { ownTools } from '#core/paint'
 import { layOn, type Placement, type ZoneId } from '#core/skin'
 import { wrapDegrees, type Point } from '#core/geometry'
@@ -61,6 +62,7 @@ export const useBench = defineStore('bench', () => {
   const drawer = useDrawer()
   const kit = useKit()
   const settings = useSettings()
+  const memo = markRaw(new Memo())
   let history: History<Look> | null = null
   const look = shallowRef<Look | null>(null)
   const saver = shallowRef<Autosave | null>(null)
@@ -118,10 +120,11 @@ export const useBench = defineStore('bench', () => {
     const { shapes } = drawer
     return {
       ground: ground.value,
-      steps: look.value?.steps ?? [],
+      ...hostsIn(look.value?.steps ?? []),
       stencil: id => shapes.get(id),
       paint: id => kit.find(id),
       ...ownTools(kit.readings),
+      memo,
       flat: true,
       finger: settings.finger,
     }
@@ -139,7 +142,7 @@ export const useBench = defineStore('bench', () => {
   const findings = shallowRef<readonly Finding[]>([])
   const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
   const waits = shallowRef<ReadonlyMap<string, number>>(new Map())
-  const amounts = shallowRef<readonly Amount[]>([])
+  const amounts = shallowRef<readonly PaintUse[]>([])
   const painter = usePainter()
   /** The look whose picture is complete, and the one of which everything was checked: what is told of any other is of before. */
   const seen = shallowRef<Look | null>(null)
@@ -240,7 +243,7 @@ export const useBench = defineStore('bench', () => {
             settleRegisters(draft.steps as Step[])
             // Glitter that goes onto wet paint follows that paint.
             const bound = boundOrder(draft.steps as Step[])
-            if (bound) draft.steps = bound as never
+            if (bound) draft.steps = bound
           },
           merge,
         ) ?? false
@@ -549,7 +552,7 @@ export const useBench = defineStore('bench', () => {
     const { focus } = look.value!
     edit(ids.size > 1 ? `aim ${ids.size} steps` : 'aim', draft =>
       draft.steps.forEach(s => {
-        if (ids.has(s.id)) aimStep(s as Step, world.value, focus)
+        if (ids.has(s.id)) kindOf<Step>(s as Step).moves.aim(s as Step, world.value, focus)
       }),
     )
   }

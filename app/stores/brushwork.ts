@@ -16,13 +16,11 @@ import {
   freshGlitter,
   freshLine,
   freshLips,
-  growStep,
   handlesAround,
   isMark,
   isOutline,
   kindOf,
   leastMissed,
-  lengthsOf,
   liesOf,
   mostHandles,
   movedHandles,
@@ -366,6 +364,7 @@ export const useBrushwork = defineStore('brushwork', () => {
     void bench.edit('move the focal point', draft => {
       draft.focus = [bench.round(at[0]), bench.round(at[1])]
     })
+  const grow = (step: Step, by: number) => kindOf<Step>(step).moves.grow(step, bench.world, by)
   /** Lets the sizes of what is selected, or of all brushwork, fall from the farthest to the nearest of the focal point. */
   function cascade(): void {
     const list = (bench.chosen.length > 1 ? bench.chosen : bench.look!.steps)
@@ -385,11 +384,9 @@ export const useBrushwork = defineStore('brushwork', () => {
     const least = Math.min(sizes.at(-1)!, most * 0.6)
     bench.edit('sizes fall', draft => {
       list.forEach((e, i) =>
-        growStep(
+        grow(
           draft.steps.find(s => s.id === e.id) as Step,
-          bench.world,
           Math.min(2.2, Math.max(0.45, (most + ((least - most) * i) / (list.length - 1)) / e.size)),
-          lengthsOf,
         ),
       )
     })

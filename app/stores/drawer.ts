@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { sheetFromJson, type SheetJson } from '#core/formats'
-import type { Stencil } from '#core/stencil'
+import { prepared, type PreparedSheet } from '#core/stencil'
 import type { StencilMeta, StencilNotes } from '~~/server/db/stencils'
 
 /** As many shapes are asked for at once, so that the address stays short. */
@@ -9,7 +9,7 @@ const AT_ONCE = 100
 /** The sheets of the collection: what is known of each, and the shapes of those that were asked for. */
 export const useDrawer = defineStore('drawer', () => {
   const list = shallowRef<StencilMeta[]>([])
-  const shapes = shallowRef<ReadonlyMap<string, Stencil>>(new Map())
+  const shapes = shallowRef<ReadonlyMap<string, PreparedSheet>>(new Map())
   const pending = new Map<string, Promise<void>>()
 
   async function load(): Promise<void> {
@@ -34,7 +34,7 @@ export const useDrawer = defineStore('drawer', () => {
     })
     const next = new Map(shapes.value)
     for (const [id, json] of Object.entries(found))
-      next.set(id, { ...find(id)!, axes: find(id)!.analysis?.axes, ...sheetFromJson(json) })
+      next.set(id, prepared({ ...find(id)!, axes: find(id)!.analysis?.axes, ...sheetFromJson(json) }))
     shapes.value = next
   }
 

@@ -1,24 +1,26 @@
 import { expose, transfer } from 'comlink'
 import {
-  amountsOf,
+  paintUseOf,
   flowOf,
-  gapsOf,
+  contactGaps,
   groundFor,
-  JUDGED_GLITTER,
+  isKind,
+  kindOf,
   paintedOpenings,
   passNumbers,
   placementsOf,
   showsOf,
   spreadOf,
-  undersOf,
-  withUnders,
-  type Amount,
+  beneathAll,
+  withSteps,
+  type PaintUse,
   type Flow,
   type Look,
   type Shows,
   type Step,
   type World,
 } from '#core/look'
+import { Memo } from '#core/memo'
 import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
 import {
   balanceOf,
@@ -35,7 +37,7 @@ import {
 } from '#core/raster'
 import { closedBridges, findingsOf, type Finding } from '#core/checks'
 import { layOn } from '#core/skin'
-import type { Stencil } from '#core/stencil'
+import { prepared, type PreparedSheet, type Stencil } from '#core/stencil'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 
 export interface Picture {
@@ -43,19 +45,21 @@ export interface Picture {
   width: number
   height: number
 }
-const sheets = new Map<string, Stencil>()
+const sheets = new Map<string, PreparedSheet>()
 let paints = new Map<string, Paint>(),
   readings: Readings = NO_READINGS,
   kitVersion = 0
 const bares = new Bares(6)
+const memo = new Memo()
 
 const worldOf = (look: Look): World =>
-  withUnders(
+  withSteps(
     {
       ground: groundFor(look),
       stencil: id => sheets.get(id),
       paint: id => paints.get(id),
       ...ownTools(readings),
+      memo,
     },
     look.steps,
   )
@@ -75,12 +79,13 @@ export interface Outcome {
 }
 
 function outcomeOf(step: Step, world: World): Outcome | null {
-  const sheet = step.kind === 'sheet' ? world.stencil(step.stencil) : undefined
-  if (step.kind !== 'sheet' || !sheet) return null
+  if (!isKind('sheet', step)) return null
+  const sheet = world.stencil(step.stencil)
+  if (!sheet) return null
   const [place] = placementsOf(step, world)
   const laid = layOn(world.ground.surface, place!, true)
   const marks: [number, number][] = []
-  const gaps = gapsOf(sheet, place!, world, paintedOpenings(step, world)[0]!)
+  const gaps = contactGaps(sheet, place!, world, paintedOpenings(step, world)[0]!)
   const passes = step.passes.map((pass, i) => {
     const { closed, creep } = closedBridges(step, pass, sheet, world, i)
     const spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world, i).sort((a, b) => a - b)
@@ -96,7 +101,7 @@ export interface Told {
   readonly findings: Finding[]
   readonly outcomes: Outcome[]
   readonly waits: [string, number][]
-  readonly amounts: Amount[]
+  readonly amounts: PaintUse[]
 }
 
 /** How a look hangs together. */
@@ -119,7 +124,7 @@ const stage = new StagePicture(bares, pause)
 const painter = {
   know(list: Stencil[], kit: Paint[], own: Readings): void {
     for (const sheet of list) {
-      sheets.set(sheet.id, sheet)
+      sheets.set(sheet.id, prepared(sheet))
       versions.set(sheet.id, (versions.get(sheet.id) ?? 0) + 1)
     }
     if (
@@ -140,7 +145,7 @@ const painter = {
     const world = worldOf(look)
     const answer = await stage.update(
       { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
-      keyIn(world, id => versions.get(id) ?? 0, kitVersion),
+      keyIn(look.steps, world, id => versions.get(id) ?? 0, kitVersion),
     )
     return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
   },
@@ -155,8 +160,8 @@ const painter = {
   findings(look: Look, today: string): Told {
     const world = worldOf(look)
     return {
-      waits: [...undersOf(look.steps, world)].map(([id, under]) => [id, under.wait]),
-      amounts: amountsOf(look, world),
+      waits: [...beneathAll(look.steps, world)].map(([id, under]) => [id, under.wait]),
+      amounts: paintUseOf(look, world),
       findings: findingsOf(look, world, [...paints.values()], stage.shows, today),
       outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []),
     }
@@ -181,8 +186,7 @@ const painter = {
       const shows: Shows[] = []
       for (const step of painting.toward(worn.steps, world, step => step.id)) {
         const pairs = painting.compared()
-        if (pairs.length)
-          shows.push(showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
+        if (pairs.length) shows.push(showsOf(step.id, pairs, kindOf(step).judgedAt))
       }
       return {
         picture: { rgba: painting.whole(), width: bare.head.grid.width, height: bare.head.grid.height },

@@ -4,6 +4,7 @@ import { groundOf, type Canvas } from '#core/skin'
 import {
   analyse,
   fieldOf,
+  prepared,
   proposedJoins,
   readSheetFile,
   seatsFor,
@@ -18,6 +19,7 @@ import {
   type Seat,
   type SheetGeometry,
   type Spot,
+  type PreparedSheet,
   type Stencil,
 } from '#core/stencil'
 
@@ -28,7 +30,7 @@ export interface Mending {
   slot: number | null
 }
 
-let candidates: (Candidate & Stencil)[] = []
+let candidates: (Candidate & PreparedSheet)[] = []
 let search = 0
 
 const sheets = {
@@ -56,7 +58,7 @@ const sheets = {
     return { sheet: next, analysis: analyse(next) }
   },
   know(list: (Candidate & Stencil)[]): void {
-    candidates = list
+    candidates = list.map(sheet => ({ ...sheet, ...prepared(sheet) }))
   },
   /** What fits a spot, best first; null when another search was begun, or this one was stopped, meanwhile. */
   async fits(

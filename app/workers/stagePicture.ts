@@ -1,4 +1,4 @@
-import { JUDGED_GLITTER, kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
+import { kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
 import { Painting, type Bares } from '#core/raster'
 
 /** A part of a picture that changed, with the number of the picture that it belongs to and the size of the whole; `fresh` when the part is the whole. */
@@ -63,8 +63,7 @@ export class StagePicture {
     const steps = look.steps.slice(0, upTo)
     for (const step of painting.toward(steps, world, keyOf)) {
       const pairs = painting.compared()
-      if (pairs.length)
-        shows.set(step.id, showsOf(step.id, pairs, step.kind === 'glitter' ? JUDGED_GLITTER : undefined))
+      if (pairs.length) shows.set(step.id, showsOf(step.id, pairs, kindOf(step).judgedAt))
       else shows.delete(step.id)
       await this.pause()
       if (mine !== this.newest) return null
@@ -77,26 +76,14 @@ export class StagePicture {
 }
 
 /** The steps that one goes around, and those that they go around. */
-function hostOf(step: Step, world: World): unknown {
-  const id =
-    step.kind === 'line' || step.kind === 'dots'
-      ? step.of?.use === 'step'
-        ? step.of.step
-        : null
-      : step.kind === 'glitter' && step.area === 'print'
-        ? step.on
-        : null
-  const steps = world.steps as readonly Step[]
-  const host =
-    id === null
-      ? undefined
-      : steps
-          .slice(
-            0,
-            steps.findIndex(s => s.id === step.id),
-          )
-          .find(s => s.id === id)
-  return host ? [host, hostOf(host, world)] : null
+function hostsOf(step: Step, steps: readonly Step[]): readonly Step[] {
+  const id = kindOf(step).follows(step)
+  const before = steps.slice(
+    0,
+    steps.findIndex(s => s.id === step.id),
+  )
+  const host = before.find(s => s.id === id)
+  return host ? [host, ...hostsOf(host, steps)] : []
 }
 
 /**
@@ -104,11 +91,11 @@ function hostOf(step: Step, world: World): unknown {
  * @param versionOf the number of times that a sheet was told
  */
 export const keyIn =
-  (world: World, versionOf: (sheet: string) => number, kitVersion: number) =>
+  (steps: readonly Step[], world: World, versionOf: (sheet: string) => number, kitVersion: number) =>
   (step: Step): string =>
     JSON.stringify([
       step,
-      hostOf(step, world),
+      hostsOf(step, steps),
       kindOf(step).sheets(step).map(versionOf),
       world.under?.(step.id),
       kitVersion,

@@ -1,5 +1,5 @@
 import {
-  gapsOf,
+  contactGaps,
   openingNumbers,
   paintedOpenings,
   placementsOf,
@@ -9,22 +9,8 @@ import {
   type World,
 } from '../look'
 import { TOOLS, WETNESSES, type ToolId } from '../paint'
-import { edgesOf, necksOf, type Neck, type Stencil } from '../stencil'
+import type { Neck, PreparedSheet } from '../stencil'
 import { mm, ofSheets } from './finding'
-
-const known = new WeakMap<Stencil, Neck[]>()
-/** Bridges wider than this never close, mm. */
-const WIDE = 3.6
-
-/** The bridges of a sheet that paint could close. */
-export function bridgesOf(sheet: Stencil): Neck[] {
-  let list = known.get(sheet)
-  if (!list) {
-    list = necksOf(edgesOf(sheet), WIDE).bridges
-    known.set(sheet, list)
-  }
-  return list
-}
 
 /**
  * The bridges that a pass closes: both sides creep under them as far as they are wide. Where the other side was painted by an earlier pass, that one's
@@ -34,12 +20,12 @@ export function bridgesOf(sheet: Stencil): Neck[] {
 export function closedBridges(
   step: SheetStep,
   pass: Pass,
-  sheet: Stencil,
+  sheet: PreparedSheet,
   world: World,
   index = Math.max(0, step.passes.indexOf(pass)),
 ): { closed: Neck[]; creep: number } {
   const painted = paintedOpenings(step, world)[0]!
-  const gaps = gapsOf(sheet, placementsOf(step, world)[0]!, world, painted)
+  const gaps = contactGaps(sheet, placementsOf(step, world)[0]!, world, painted)
   const before = new Map<number, number>()
   const spreads = (p: Pass, i: number) => {
     const numbers = openingNumbers(p, sheet).filter(n => sheet.openings[n])
@@ -50,7 +36,7 @@ export function closedBridges(
   })
   const own = new Map(spreads(pass, index))
   const reach = (n: number) => Math.max(own.get(n) ?? 0, before.get(n) ?? 0)
-  const closed = bridgesOf(sheet).filter(
+  const closed = sheet.measures.bridges.filter(
     b =>
       b.openings.some(n => own.has(n)) &&
       b.openings.every(n => own.has(n) || before.has(n)) &&

@@ -1,4 +1,14 @@
-import { freshAround, loadPaints, passFilm, type Shows, type Step, type World } from '../look'
+import {
+  freshAround,
+  isKind,
+  kindOf,
+  loadPaints,
+  passFilm,
+  stepOf,
+  type Shows,
+  type Step,
+  type World,
+} from '../look'
 import {
   deltaE,
   filmOver,
@@ -56,7 +66,7 @@ export function toned(
   { beneath, median }: Pick<Shows, 'beneath' | 'median'>,
   world: World,
 ): boolean {
-  const pass = step.kind === 'sheet' ? step.passes.at(-1) : undefined
+  const pass = isKind('sheet', step) ? step.passes.at(-1) : undefined
   const ground = hue(beneath)
   if (!pass || median < FAINT || (pass.charge === 1 && passFilm(pass, world) >= THIN)) return false
   return loadPaints(pass.load).every(({ id, colour }) => {
@@ -97,9 +107,7 @@ export const contrast = ofSheets(at => {
 function outlined(at: SheetCase, shows: Shows) {
   const { step, look, index } = at
   const kit = usable(at)
-  const has = look.steps
-    .slice(index + 1)
-    .some(s => s.kind === 'line' && s.of?.use === 'step' && s.of.step === step.id)
+  const has = look.steps.slice(index + 1).some(s => isKind('line', s) && stepOf(s.of) === step.id)
   const over = (p: Paint) =>
     deltaE(filmOver(opticsOfSwatch(p.overBlack, p.overWhite), 1, shows.beneath), shows.beneath)
   const best = kit
@@ -123,9 +131,10 @@ function outlined(at: SheetCase, shows: Shows) {
 /** Linework and dots that nobody sees on what lies beneath. */
 export const lineContrast: Check = at => {
   const { step, shows } = at
-  if ((step.kind !== 'line' && step.kind !== 'dots') || !shows || shows.median === 0 || shows.median >= 10)
-    return []
-  const path = step.kind === 'dots' ? ['paint'] : step.load.kind === 'one' ? ['load', 'paint'] : null
+  const { takesUpBase } = kindOf(step).cautions
+  if (!takesUpBase || !shows || shows.median === 0 || shows.median >= 10) return []
+  const [place, ...others] = kindOf(step).paintPlaces(step)
+  const path = place && !others.length && !('strips' in place.ref) ? place.path : null
   const best = path ? betterPaints(usable(at), shows.beneath, 3, shows.median, shows.colour)[0] : undefined
   return [
     {

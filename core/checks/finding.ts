@@ -1,7 +1,20 @@
-import { kindOf, type Cover, type Look, type PaintRef, type SheetStep, type Shows, type Step } from '../look'
-import type { CakeRef, Under, World } from '../look'
+import { isKind, kindOf } from '../look'
+import type {
+  Beneath,
+  CakeRef,
+  Cover,
+  KindName,
+  Look,
+  PaintPlace,
+  PaintRef,
+  SheetStep,
+  Shows,
+  Step,
+  StepOf,
+  World,
+} from '../look'
 import type { Paint } from '../paint'
-import type { Stencil } from '../stencil'
+import type { PreparedSheet } from '../stencil'
 import type { Regions } from './regions'
 
 export type Level = 'stop' | 'care' | 'tip'
@@ -37,7 +50,7 @@ export interface Case {
   readonly index: number
   readonly world: World
   readonly kit: readonly Paint[]
-  readonly under: Under
+  readonly under: Beneath
   /** What the step covers, its twin too. */
   readonly cover: Cover
   /** The places of the face about which there are cautions. */
@@ -49,36 +62,37 @@ export interface Case {
 }
 
 /** A check of stencil steps with their sheet. */
-export type SheetCase = Case & { readonly step: SheetStep; readonly sheet: Stencil }
+export type SheetCase = Case & { readonly step: SheetStep; readonly sheet: PreparedSheet }
 
 /** A check looks at one step and says what it finds. */
 export type Check = (at: Case) => Omit<Finding, 'check' | 'stepId'>[]
 
-/** A check that only concerns stencils whose sheet is at hand. */
-export const ofSheets =
-  (check: (at: SheetCase) => ReturnType<Check>): Check =>
-  at => {
-    const sheet = at.step.kind === 'sheet' ? at.world.stencil(at.step.stencil) : undefined
-    return sheet ? check({ ...at, step: at.step as SheetStep, sheet }) : []
-  }
+/** A check that only concerns steps of one kind. */
+export const ofOneKind =
+  <K extends KindName>(
+    kind: K,
+    check: (at: Case & { readonly step: StepOf<K> }) => ReturnType<Check>,
+  ): Check =>
+  at =>
+    isKind(kind, at.step) ? check({ ...at, step: at.step }) : []
 
-/** One place of a step where a paint is named: its path, what the look remembers of it, and the paint as the kit knows it. */
-export interface PaintPlace {
-  readonly path: (string | number)[]
-  readonly ref: PaintRef | CakeRef
+/** A check that only concerns stencils whose sheet is at hand. */
+export const ofSheets = (check: (at: SheetCase) => ReturnType<Check>): Check =>
+  ofOneKind('sheet', at => {
+    const sheet = at.world.stencil(at.step.stencil)
+    return sheet ? check({ ...at, sheet }) : []
+  })
+
+/** One place of a step where a paint is named, with the paint as the kit knows it. */
+export interface KitPlace extends PaintPlace {
   readonly paint: Paint | undefined
 }
 
 /** Where in a step each of its paints is named, split cakes too. */
-export function paintPlaces(step: Step, { paint }: World): PaintPlace[] {
-  return kindOf(step)
-    .paintPaths(step)
-    .map(path => {
-      const ref = path.reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], step) as
-        PaintRef | CakeRef
-      return { path, ref, paint: paint(ref.id) }
-    })
-}
+export const paintPlaces = (step: Step, { paint }: World): KitPlace[] =>
+  kindOf(step)
+    .paintPlaces(step)
+    .map(place => ({ ...place, paint: paint(place.ref.id) }))
 
 export const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
 /** A cake as a look remembers it. */

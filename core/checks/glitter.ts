@@ -9,8 +9,9 @@ import {
   type Step,
   type World,
 } from '../look'
-import { LEAVE_OUT, type Case, type Check, type Finding, type Fix } from './finding'
-import { keptOff, shiftedFrom } from './keepOff'
+import { LEAVE_OUT, ofOneKind, type Case, type Check, type Finding, type Fix } from './finding'
+import { keptOff } from './keepOff'
+import { shiftedFrom } from './shiftOff'
 import { EYE_CLEARANCE } from './regions'
 import { ARM_ONLY, CLEAR_LIDS, LABEL } from './sitting'
 
@@ -35,7 +36,7 @@ function eyeNear(points: GemStep['points'], eyes: readonly Polygon[]) {
 
 const FINE: Fix = { words: 'Fine glitter instead', sets: [{ path: ['sort'], to: 'fine' }] }
 
-function ofGlitter({ cover, regions }: Case, step: GlitterStep): Found[] {
+function ofGlitter({ cover, regions, step }: Case & { readonly step: GlitterStep }): Found[] {
   if (step.sort !== 'chunky' && step.sort !== 'gel') return []
   const found: Found[] = []
   const near = cover.distanceTo(regions.eyes)
@@ -59,7 +60,7 @@ function ofGlitter({ cover, regions }: Case, step: GlitterStep): Found[] {
   return found
 }
 
-function ofGem({ look, cover, regions, world }: Case, step: GemStep): Found[] {
+function ofGem({ look, cover, regions, world, step }: Case & { readonly step: GemStep }): Found[] {
   const found: Found[] = []
   const age = ageOf(look)
   const near = cover.distanceTo(regions.eyes)
@@ -108,16 +109,43 @@ function ofGem({ look, cover, regions, world }: Case, step: GemStep): Found[] {
   return found
 }
 
+const glitter = ofOneKind('glitter', ofGlitter)
+const gems = ofOneKind('gem', ofGem)
+
 /** Chunky glitter, gel and gems near eyes and on lips, and what keeps them on. */
-export const sparkle: Check = at =>
-  at.step.kind === 'glitter' ? ofGlitter(at, at.step) : at.step.kind === 'gem' ? ofGem(at, at.step) : []
+export const sparkle: Check = at => [...glitter(at), ...gems(at)]
+
+/** Fine glitter whose paint is dry by the time it is strewn falls off. */
+function driedBy(at: Case, host: Step, from: number): Found[] {
+  const { look, index, world } = at
+  const seconds = look.steps
+    .slice(from + 1, index)
+    .reduce((s, b) => s + kindOf(b).effort(b, world).seconds, 0)
+  const wet = kindOf(host).dries(host) / 2
+  if (seconds <= wet) return []
+  return [
+    {
+      level: 'care',
+      title: `${host.label} is dry by then`,
+      why: `Its paint stays wet for about ${Math.round(wet)} s and ${Math.round(seconds)} s of work lie between (estimate): fine glitter would fall off. Move this step right behind it.`,
+      fix: behind(host),
+    },
+  ]
+}
+
+const behind = (host: Step): Fix => ({
+  words: `Right behind "${host.label}"`,
+  sets: [],
+  goes: { behind: host.id },
+})
 
 /** Glitter that should stick goes on while its host is wet; gel and chunky glitter hold by their own gel. */
-export const glitterHost: Check = ({ look, step, index, world }) => {
-  if (step.kind !== 'glitter' || step.on === null) return []
-  const at = look.steps.findIndex(s => s.id === step.on)
-  const host = look.steps[at]
-  if (!host) {
+export const glitterHost = ofOneKind('glitter', at => {
+  const { look, step, index } = at
+  if (step.on === null) return []
+  const from = look.steps.findIndex(s => s.id === step.on)
+  const host = look.steps[from]
+  if (!host)
     return step.area === 'print'
       ? []
       : [
@@ -128,28 +156,14 @@ export const glitterHost: Check = ({ look, step, index, world }) => {
             fix: { words: 'Put it on last', sets: [{ path: ['on'], to: null }] },
           },
         ]
-  }
-  const behind = { words: `Right behind "${host.label}"`, sets: [], goes: { behind: host.id } }
-  if (at > index)
+  if (from > index)
     return [
       {
         level: 'stop',
         title: 'Comes before its paint',
         why: `"${host.label}" is painted later: move this step behind it.`,
-        fix: behind,
+        fix: behind(host),
       },
     ]
-  if (step.sort === 'gel' || step.sort === 'chunky') return []
-  const between = look.steps.slice(at + 1, index).reduce((s, b) => s + kindOf(b).effort(b, world).seconds, 0)
-  const dries = kindOf(host).dries(host)
-  return between > dries / 2
-    ? [
-        {
-          level: 'care',
-          title: `${host.label} is dry by then`,
-          why: `Its paint stays wet for about ${Math.round(dries / 2)} s and ${Math.round(between)} s of work lie between (estimate): fine glitter would fall off. Move this step right behind it.`,
-          fix: behind,
-        },
-      ]
-    : []
-}
+  return step.sort === 'gel' || step.sort === 'chunky' ? [] : driedBy(at, host, from)
+})

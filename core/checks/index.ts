@@ -1,4 +1,4 @@
-import { coverOf, undersOf, type Look, type Shows, type World } from '../look'
+import { coverOf, beneathAll, type Look, type Shows, type World } from '../look'
 import type { Paint } from '../paint'
 import { bleed } from './bleed'
 import { contrast, lineContrast } from './contrast'
@@ -92,7 +92,7 @@ export function findingsOf(
   shows: readonly Shows[],
   today: string,
 ): Finding[] {
-  const unders = undersOf(look.steps, world)
+  const unders = beneathAll(look.steps, world)
   const paper = world.ground.kind === 'board'
   const regions = regionsOf(world.ground)
   const checks = Object.entries(CHECKS).filter(([name]) => !(paper && OF_SKIN.has(name)))
@@ -129,4 +129,4 @@ export { eyeClearance } from './glitter'
 export { EYE_CLEARANCE, regionsOf, type Regions } from './regions'
 export { ARM_ONLY, CLEAR_LIDS } from './sitting'
 export { betterPaints } from './contrast'
-export { bridgesOf, closedBridges } from './bleed'
+export { closedBridges } from './bleed'

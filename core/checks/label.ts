@@ -1,8 +1,8 @@
 import { centroidOf } from '../geometry'
 import { deltaE, linearOf, partsOf, safeNear, useBy as useByOf, type Paint } from '../paint'
-import { cakeRefOf, paintPlaces, refOf, type Case, type Check, type Fix, type PaintPlace } from './finding'
+import { cakeRefOf, paintPlaces, refOf, type Case, type Check, type Fix, type KitPlace } from './finding'
 import { keptOff } from './keepOff'
-import { shutForIt } from './over'
+import { isLips, onShutLids } from './places'
 
 /** Less paint than this near the eyes or on the lips is the edge of its neighbour, mm2 (common practice). */
 const ON = 2
@@ -13,8 +13,8 @@ export function delicate({ step, cover, regions }: Pick<Case, 'step' | 'cover' |
   lips: boolean
 } {
   return {
-    eyes: shutForIt(step) || cover.area(regions.nearEyes) > ON,
-    lips: step.kind === 'lips' || cover.area(regions.lips) > ON,
+    eyes: onShutLids(step) || cover.area(regions.nearEyes) > ON,
+    lips: isLips(step) || cover.area(regions.lips) > ON,
   }
 }
 
@@ -30,7 +30,7 @@ const allowed = (p: Paint, { kit, today }: Case, eyes: boolean, lips: boolean): 
   partsOf(p, kit).every(part => (useByOf(part) ?? today) >= today)
 
 /** The paint nearest in colour that may be used there, of the same sort: a cake for a cake. */
-function nearest(at: Case, { ref, path }: PaintPlace): Fix | null {
+function nearest(at: Case, { ref, path }: KitPlace): Fix | null {
   const cake = 'strips' in ref
   const all = usable(at).filter(p => p.id !== ref.id && p.strips.length > 0 === cake)
   const off = (p: Paint) => deltaE(linearOf(p.colour), linearOf(ref.colour))
@@ -39,10 +39,10 @@ function nearest(at: Case, { ref, path }: PaintPlace): Fix | null {
 }
 
 /** The paint of a place with every paint in it; the strips are those that the kit's cake has now. */
-const partsIn = ({ paint }: PaintPlace, kit: readonly Paint[]): Paint[] => (paint ? partsOf(paint, kit) : [])
+const partsIn = ({ paint }: KitPlace, kit: readonly Paint[]): Paint[] => (paint ? partsOf(paint, kit) : [])
 
 /** Which of the paints in a place is the trouble: "its strip Flare Pink", or nothing when the paint itself is named. */
-const which = (part: Paint, { ref }: PaintPlace): string =>
+const which = (part: Paint, { ref }: KitPlace): string =>
   part.id === ref.id ? part.name : `${ref.name}, for its strip ${part.name},`
 
 /** Paints that the label does not allow near eyes or on lips; a split cake is only as safe as each of its strips. */

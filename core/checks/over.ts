@@ -1,11 +1,10 @@
-import { centroidOf, type Polygon } from '../geometry'
-import { areaOf, isAround, TOUCH, type Step } from '../look'
-import { LEAVE_OUT, ofSheets, type Case, type Check } from './finding'
-import { keptOff, openingsOn, withoutOpenings } from './keepOff'
-
-/** Strokes along the lid and lashes are drawn on eyes that are shut, whatever the finished look shows. */
-export const shutForIt = (step: Step): boolean =>
-  step.kind === 'line' && (step.shape === 'eyeliner' || step.shape === 'lashes')
+import { centroidOf, tenth, type Polygon } from '../geometry'
+import { areaOf, isKind, kindOf, TOUCH, type Wash } from '../look'
+import { LEAVE_OUT, ofSheets, type Case, type Check, type Fix } from './finding'
+import { keptOff } from './keepOff'
+import { openingsOn, withoutOpenings } from './openingsOff'
+import { onShutLids } from './places'
+import type { Regions } from './regions'
 
 /** The piece of some regions that a step covers most, for telling which eye it is and moving away from it. */
 const nearestPiece = (at: Case, region: readonly Polygon[]): Polygon[] =>
@@ -46,72 +45,66 @@ export const keepOut = ofSheets(at => {
 /** As little of a print on hair as this is lost without anybody missing it, mm2 (common practice). */
 const ON_HAIR = 12
 
-/** What to do about it by hand, for what the step is. */
-function byHand(step: Step): string {
-  if ((step.kind === 'line' && isAround(step.shape)) || (step.kind === 'dots' && step.run === 'around'))
-    return 'give it another distance, or let it go around fewer openings'
-  if (step.kind === 'wash') return 'draw its outline round it'
-  if (step.kind === 'gem') return 'set it elsewhere'
-  if (step.kind === 'glitter') return 'draw its area round it'
-  return step.kind === 'lips' ? 'leave it out' : 'move its handles, or make it smaller'
+/** A base that is told to leave more places free. */
+const leavingFree = (step: Wash, names: readonly ('eyes' | 'nostrils')[]): Fix => ({
+  words: `Leave the ${names.join(' and ')} free`,
+  sets: [{ path: ['free'], to: [...new Set([...(step.free ?? []), ...names])] }],
+})
+
+const isEye = ({ words }: Named): boolean => words.endsWith('eye')
+type Named = Regions['named'][number]
+
+/** What runs over an open eye or a nostril. */
+function onKept(at: Case, byHand: string): ReturnType<Check> {
+  const { step, regions, cover, world } = at
+  const shut = onShutLids(step)
+  const hit = regions.named.filter(
+    k => k.words !== 'mouth' && !(shut && isEye(k)) && cover.area(k.region) > TOUCH,
+  )
+  const eyes = hit.filter(isEye)
+  const nostrils = hit.filter(k => k.words.endsWith('nostril'))
+  const worst = eyes[0] ?? hit[0]
+  if (!worst) return []
+  const alike = hit.filter(k => isEye(k) === isEye(worst)).flatMap(k => [...k.region])
+  const place = {
+    region: eyes.length ? regions.openEyes : regions.nostrils,
+    named: eyes.length ? 'eye' : 'nostril',
+    middle: centroidOf(nearestPiece(at, alike)),
+  }
+  const names = eyes.length
+    ? (['eyes', ...(nostrils.length ? (['nostrils'] as const) : [])] as const)
+    : NOSTRILS
+  const fix = isKind('wash', step) ? leavingFree(step, names) : keptOff(step, place, world)
+  return [
+    {
+      level: eyes.length ? 'stop' : 'care',
+      title: `Runs over the ${hit.map(k => k.words).join(' and the ')}`,
+      why: `${eyes.length ? 'Paint must keep off open eyes' : 'Leave the nostrils themselves free'}: ${byHand}.`,
+      fix: eyes.length || fix !== LEAVE_OUT ? fix : null,
+    },
+  ]
+}
+const NOSTRILS = ['nostrils'] as const
+
+/** What runs into the hair; zones end where the hair begins. */
+function onHair({ step, regions, cover, world }: Case): ReturnType<Check> {
+  const zones = 'zones' in step && step.zones.length > 0
+  const over = zones ? 0 : cover.area(regions.hair)
+  if (!(over > ON_HAIR && over > 0.1 * areaOf(cover.region))) return []
+  const middle = centroidOf(cover.within(regions.hair))
+  const fix = keptOff(step, { region: regions.hair, named: 'hair', middle }, world)
+  return [
+    {
+      level: 'tip',
+      title: `Runs ${tenth(over / 100)} cm² into the hair`,
+      why: 'There it lies on hair, not on skin.',
+      fix: fix === LEAVE_OUT ? null : fix,
+    },
+  ]
 }
 
 /** Bases, brushwork, dots, gems and glitter that run over an open eye or a nostril, or onto hair. */
 export const overEyes: Check = at => {
-  const { step, regions, cover, world } = at
-  if (step.kind === 'sheet' || step.kind === 'lips') return []
-  const found: ReturnType<Check> = []
-  const hit = regions.named.filter(
-    k => k.words !== 'mouth' && !(shutForIt(step) && k.words.endsWith('eye')) && cover.area(k.region) > TOUCH,
-  )
-  const eyes = hit.filter(k => k.words.endsWith('eye'))
-  const worst = eyes[0] ?? hit[0]
-  if (worst) {
-    const region = nearestPiece(
-      at,
-      hit.filter(k => k.words.endsWith('eye') === worst.words.endsWith('eye')).flatMap(k => [...k.region]),
-    )
-    const names = hit.some(k => k.words.endsWith('eye'))
-      ? hit.some(k => k.words.endsWith('nostril'))
-        ? ['eyes', 'nostrils']
-        : ['eyes']
-      : ['nostrils']
-    const fix =
-      step.kind === 'wash'
-        ? {
-            words: `Leave the ${names.join(' and ')} free`,
-            sets: [{ path: ['free'], to: [...new Set([...(step.free ?? []), ...names])] }],
-          }
-        : keptOff(
-            step,
-            {
-              region: eyes.length ? regions.openEyes : regions.nostrils,
-              named: eyes.length ? 'eye' : 'nostril',
-              middle: centroidOf(region),
-            },
-            world,
-          )
-    found.push({
-      level: eyes.length ? 'stop' : 'care',
-      title: `Runs over the ${hit.map(k => k.words).join(' and the ')}`,
-      why: `${eyes.length ? 'Paint must keep off open eyes' : 'Leave the nostrils themselves free'}: ${byHand(step)}.`,
-      fix: eyes.length || fix !== LEAVE_OUT ? fix : null,
-    })
-  }
-  const zones = (step.kind === 'wash' || step.kind === 'glitter') && step.zones.length > 0
-  const onHair = zones ? 0 : cover.area(regions.hair)
-  if (onHair > ON_HAIR && onHair > 0.1 * areaOf(cover.region)) {
-    const fix = keptOff(
-      step,
-      { region: regions.hair, named: 'hair', middle: centroidOf(cover.within(regions.hair)) },
-      world,
-    )
-    found.push({
-      level: 'tip',
-      title: `Runs ${Math.round((onHair / 100) * 10) / 10} cm² into the hair`,
-      why: 'There it lies on hair, not on skin.',
-      fix: fix === LEAVE_OUT ? null : fix,
-    })
-  }
-  return found
+  const byHand = kindOf(at.step).cautions.byHand(at.step)
+  return byHand === null ? [] : [...onKept(at, byHand), ...onHair(at)]
 }

@@ -10,7 +10,7 @@ import {
 } from '../look'
 import { SEATS_MM } from '../skin'
 import { ofSheets, type Check } from './finding'
-import { openingsOn } from './keepOff'
+import { openingsOn } from './openingsOff'
 import { seatedNear } from './shift'
 
 /** A sheet that bridges a hollow lets paint under it. */

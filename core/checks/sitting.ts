@@ -2,7 +2,7 @@ import { centroidOf, type Polygon } from '../geometry'
 import { ageOf, type Look, type World } from '../look'
 import { LEAVE_OUT, type Case, type Check, type Finding, type Fix } from './finding'
 import { keptOff } from './keepOff'
-import { shutForIt } from './over'
+import { isLips, onShutLids } from './places'
 
 type Found = Omit<Finding, 'check' | 'stepId'>
 
@@ -19,7 +19,7 @@ const PAINTED = 6
 
 /** What keeps a step off a place; lashes and lips are that place, so they can only go. */
 function clearOf(at: Case, region: readonly Polygon[], named: string): Fix {
-  if (shutForIt(at.step) || at.step.kind === 'lips') return LEAVE_OUT
+  if (onShutLids(at.step) || isLips(at.step)) return LEAVE_OUT
   return keptOff(
     at.step,
     { region, named, middle: centroidOf(at.cover.within(region)), most: PAINTED },
@@ -32,7 +32,7 @@ export const answers: Check = at => {
   const { sitting } = at.look
   const { step, cover, regions } = at
   const found: Found[] = []
-  if (sitting.eyes === 'no' && (shutForIt(step) || cover.area(regions.nearEyes) > PAINTED)) {
+  if (sitting.eyes === 'no' && (onShutLids(step) || cover.area(regions.nearEyes) > PAINTED)) {
     found.push({
       level: 'stop',
       title: 'No paint near the eyes was wanted',
@@ -40,7 +40,7 @@ export const answers: Check = at => {
       fix: clearOf(at, regions.nearEyes, 'eyes'),
     })
   }
-  if (sitting.lips === 'no' && (step.kind === 'lips' || cover.area(regions.lips) > PAINTED)) {
+  if (sitting.lips === 'no' && (isLips(step) || cover.area(regions.lips) > PAINTED)) {
     found.push({
       level: 'stop',
       title: 'No paint on the lips was wanted',
@@ -54,7 +54,7 @@ export const answers: Check = at => {
 /** Lids and lash line of young children stay clear. */
 export const lids: Check = at => {
   const age = ageOf(at.look)
-  const own = shutForIt(at.step)
+  const own = onShutLids(at.step)
   if (age >= CLEAR_LIDS || !at.regions.lids.length || !(own || at.cover.area(at.regions.lids) > PAINTED))
     return []
   return [
@@ -69,7 +69,7 @@ export const lids: Check = at => {
 
 /** Nothing is shared on lips. */
 export const lipsShared: Check = ({ step }) =>
-  step.kind !== 'lips'
+  !isLips(step)
     ? []
     : [
         {

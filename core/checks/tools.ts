@@ -1,15 +1,9 @@
 import { distance, polygonArea } from '../geometry'
 import { openingNumbers, passLoads, passOpenings, toolIn, type Pass, type World } from '../look'
 import { TOOLS, type ToolId } from '../paint'
-import { edgeMargin, type Stencil } from '../stencil'
+import type { PreparedSheet } from '../stencil'
 import { mm, ofSheets } from './finding'
 
-const margins = new WeakMap<Stencil, number>()
-function marginOf(sheet: Stencil): number {
-  let margin = margins.get(sheet)
-  if (margin === undefined) margins.set(sheet, (margin = edgeMargin(sheet).width))
-  return margin
-}
 /** Small tools, the largest first. */
 const SMALLER: readonly ToolId[] = ['makeup', 'dauber', 'point']
 const tip = (world: World, tool: ToolId) => toolIn(world, tool).tip
@@ -17,7 +11,7 @@ const tip = (world: World, tool: ToolId) => toolIn(world, tool).tip
 /** A tool wider than the sheet's rim leaves a halo of paint past it. */
 export const halo = ofSheets(({ step, sheet, world }) =>
   step.passes.flatMap((pass, i) => {
-    const margin = marginOf(sheet)
+    const { margin } = sheet.measures
     const reach = tip(world, pass.tool) / 2
     if (margin >= reach * 0.5) return []
     const better = SMALLER.find(
@@ -37,7 +31,7 @@ export const halo = ofSheets(({ step, sheet, world }) =>
 )
 
 /** The least distance between the openings of two passes, mm; null when they share openings. */
-function between(a: Pass, b: Pass, sheet: Stencil): number | null {
+function between(a: Pass, b: Pass, sheet: PreparedSheet): number | null {
   const p = new Set(openingNumbers(a, sheet))
   const q = openingNumbers(b, sheet)
   if (q.some(n => p.has(n))) return null

@@ -1,3 +1,4 @@
+import { isBase, kindOf } from '../look'
 import { ofSheets, type Check } from './finding'
 import { drawnLater } from './shift'
 
@@ -18,7 +19,7 @@ export const wetGround = ofSheets(({ step, under }) =>
 /** A brush takes up a wet base and carries it along its line; what other strokes leave is too little to matter. */
 export const wetLine: Check = at => {
   const { step, under } = at
-  return (step.kind !== 'line' && step.kind !== 'dots') || under.state !== 'wet' || under.by?.kind !== 'wash'
+  return !kindOf(step).cautions.takesUpBase || under.state !== 'wet' || !under.by || !isBase(under.by)
     ? []
     : [
         {

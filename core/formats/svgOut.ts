@@ -36,8 +36,8 @@ ${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join
 }
 
 /** The colour that a print has by itself: of glitter that of its flakes. */
-const colourOf = ({ bits, paints }: Print): string =>
-  hexOf(bits?.kind === 'flakes' ? bits.colour : masstone(paints[0]!.optics))
+const colourOf = ({ particles, paints }: Print): string =>
+  hexOf(particles?.kind === 'flakes' ? particles.colour : masstone(paints[0]!.optics))
 
 /**
  * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a group of their own.

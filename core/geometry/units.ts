@@ -49,6 +49,12 @@ export function lengthInMm(text: string): number | null {
   return perUnit === undefined ? null : length.value * perUnit
 }
 
+/** A number to one decimal, never -0: how lengths (mm) and angles (degrees) stand in a look. */
+export const tenth = (v: number): number => Math.round(v * 10) / 10 + 0
+
+/** A point to a tenth of a millimetre, as a look keeps it. */
+export const tenthPoint = ([x, y]: readonly [number, number]): [number, number] => [tenth(x), tenth(y)]
+
 /** Degrees as radians. */
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180
 

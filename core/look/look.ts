@@ -1,19 +1,27 @@
 import { z } from 'zod'
-import { KINDS, kindOf, type Step, type World } from './kinds'
 import { groundOf, type Ground } from '../skin'
-import { canvasSchema } from './canvasSchema'
-import { inWords } from './inWords'
-import { LOOK_FORMAT, LOOK_VERSION } from './format'
-import { bounded, hexSchema, idSchema, pointSchema, textSchema } from './parts'
-import { sittingSchema } from './sitting'
-import { upgraded } from './upgrade'
+import {
+  bounded,
+  canvasSchema,
+  hexSchema,
+  idSchema,
+  issueWords,
+  LOOK_FORMAT,
+  LOOK_VERSION,
+  pointSchema,
+  sittingSchema,
+  textSchema,
+  upgraded,
+} from './document'
+import { KINDS, kindOf, type World } from './kinds'
 
 /** As many steps a look has at most: nobody sits for more. */
 export const MOST_STEPS = 80
 
-const stepSchema = z.discriminatedUnion('kind', Object.values(KINDS).map(k => k.schema) as never, {
+const [first, ...rest] = Object.values(KINDS).map(kind => kind.schema)
+const stepSchema = z.discriminatedUnion('kind', [first!, ...rest], {
   error: `must be of a known kind: ${Object.keys(KINDS).join(', ')}`,
-}) as unknown as z.ZodType<Step>
+})
 
 /** A look: one design as a file and as a record. Fields are described in docs/FORMATS.md. */
 export const lookSchema = z.strictObject({
@@ -39,7 +47,7 @@ export const lookSchema = z.strictObject({
   steps: z.array(stepSchema).max(MOST_STEPS, `must not have more than ${MOST_STEPS} steps`),
 })
 
-export type Look = Omit<z.infer<typeof lookSchema>, 'steps'> & { steps: Step[] }
+export type Look = z.infer<typeof lookSchema>
 
 /** What a look is painted on. Throws RangeError with a sentence when such a face or arm cannot be. */
 export const groundFor = (look: Pick<Look, 'canvas' | 'skin'>): Ground =>
@@ -60,7 +68,7 @@ export function parseLook(data: unknown): ParsedLook {
   const result = lookSchema.safeParse(now)
   if (!result.success)
     return { ok: false, errors: result.error.issues.slice(0, 10).map(issue => sentence(issue, now)) }
-  const look = result.data as Look
+  const look = result.data
   const seen = new Set<string>()
   for (const step of look.steps) {
     if (seen.has(step.id)) return { ok: false, errors: [`Two steps have the same id "${step.id}".`] }
@@ -97,7 +105,7 @@ function sentence(issue: z.core.$ZodIssue, data: unknown): string {
     path.splice(0, 2)
   }
   const field = path.map(String).join('.')
-  return `${where}${field ? `: "${field}"` : ''} ${inWords(issue)}.`
+  return `${where}${field ? `: "${field}"` : ''} ${issueWords(issue)}.`
 }
 
 /** Seconds to paint a look, drying left out: an estimate from common practice. */

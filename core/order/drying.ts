@@ -1,4 +1,4 @@
-import type { GroundState, Wetness } from '../paint'
+import type { FilmState, Wetness } from '../paint'
 
 /** Seconds until a film may be worked over, at 23 C and half humidity (common practice, replaced by logged times). */
 export const DRYING = { chalky: 12, tacky: 20, damp: 45, runny: 120, base: 60 } as const
@@ -14,5 +14,5 @@ export const dryingSeconds = (wetness: Wetness, base: boolean): number =>
     : DRYING[wetness]
 
 /** What a film is after some seconds: wet for the first half of its drying time, tacky until its end. */
-export const stateAfter = (seconds: number, drying: number): GroundState =>
+export const stateAfter = (seconds: number, drying: number): FilmState =>
   seconds >= drying ? 'dry' : seconds >= drying / 2 ? 'tacky' : 'wet'

@@ -2,10 +2,10 @@ import type { ToolId, Wetness } from './tools'
 
 /** What lies under a sheet: dry skin or paint, tacky or wet paint. */
 export const GROUNDS = ['dry', 'tacky', 'wet'] as const
-export type GroundState = (typeof GROUNDS)[number]
+export type FilmState = (typeof GROUNDS)[number]
 
 /** How much a ground makes paint spread (common practice). */
-export const GROUND_SPREAD: Readonly<Record<GroundState, number>> = { dry: 1, tacky: 1.6, wet: 3 }
+export const GROUND_SPREAD: Readonly<Record<FilmState, number>> = { dry: 1, tacky: 1.6, wet: 3 }
 
 /** Edge spread of each tool on dry skin under a sheet that lies flat, mm, by wetness (common practice, replaced by the painter's own readings). */
 export const EDGE_SPREAD: Readonly<Record<ToolId, Readonly<Record<Wetness, number>>>> = {
@@ -29,7 +29,7 @@ const PER_DAB = 0.06
 export function edgeSpread(
   e0: number,
   gap: number,
-  ground: GroundState,
+  ground: FilmState,
   wetness: Wetness,
   dabs: number,
 ): number {

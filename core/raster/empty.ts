@@ -1,5 +1,5 @@
 import { boxOf, clockwise, hullOf, ringHolds, shareAlong, type Point, type Ring } from '../geometry'
-import { kindOf, whereIs, type Step, type World } from '../look'
+import { isBase, kindOf, whereIs, type Step, type World } from '../look'
 import { onSkin, zoneAt, zoneWords } from '../skin'
 import { coverageOf } from './coverage'
 import { distanceFrom } from './distance'
@@ -137,7 +137,7 @@ function refined(
 /** Empty patches between the elements of a look, largest first. A base is no element: it is what they lie on. */
 export function emptySpots(steps: readonly Step[], world: World, most = 8): EmptySpot[] {
   const { ground } = world
-  const elements = steps.filter(s => s.kind !== 'wash')
+  const elements = steps.filter(s => !isBase(s))
   const ringsOf = (list: readonly Step[]) =>
     list.flatMap(s =>
       kindOf(s)
@@ -145,7 +145,7 @@ export function emptySpots(steps: readonly Step[], world: World, most = 8): Empt
         .flatMap(p => clockwise(p.rings)),
     )
   const rings = ringsOf(elements)
-  const outer = ringsOf(elements.filter(s => s.kind !== 'lips'))
+  const outer = ringsOf(elements.filter(s => !kindOf(s).cautions.onLips))
   if (outer.length === 0) return []
   const hull = hullOf(outer)
   const box = boxOf(hull)

@@ -148,10 +148,10 @@ export function layPrint(
   grain: Float32Array,
   mask = coverOf(print, head),
 ): void {
-  if (print.bits)
-    return print.bits.kind === 'gem'
-      ? layGem({ paint, sheen }, print.bits, head, mask)
-      : layFlakes({ paint, sheen }, print.bits, head, mask)
+  if (print.particles)
+    return print.particles.kind === 'gem'
+      ? layGem({ paint, sheen }, print.particles, head, mask)
+      : layFlakes({ paint, sheen }, print.particles, head, mask)
   const { grid, chart } = head
   const swatches = print.film / OPAQUE_FILM
   const most = Math.max(0.02, swatches * 1.25)

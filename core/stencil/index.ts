@@ -1,4 +1,5 @@
 export * from './types'
+export * from './prepared'
 export * from './readSvg'
 export * from './analyse'
 export * from './assemble'

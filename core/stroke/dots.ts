@@ -1,7 +1,7 @@
 import { distance, radians, bearing, type Point } from '../geometry'
 import { pathThrough } from './curves'
 import { jitter, lengthOf, stationsAt } from './spine'
-import type { Param, Params } from './shapes'
+import { param, valuesOf, type Param, type Params, type Values } from './params'
 
 /** A dot: its middle and its diameter, mm. */
 export interface Dot {
@@ -12,18 +12,9 @@ export interface Dot {
 export const DOT_RUNS = ['row', 'ring', 'threes', 'cluster'] as const
 export type DotRun = (typeof DOT_RUNS)[number]
 
-const p = (
-  name: string,
-  words: string,
-  unit: Param['unit'],
-  least: number,
-  most: number,
-  step: number,
-  usual: number,
-): Param => ({ name, words, unit, least, most, step, usual })
-const FIRST = p('first', 'first', 'mm', 0.6, 14, 0.2, 4.2)
-const LAST = p('last', 'last', 'mm', 0.6, 14, 0.2, 1.4)
-const COUNT = p('count', 'dots', '', 1, 60, 1, 7)
+const FIRST = param('first', 'first', 'mm', 0.6, 14, 0.2, 4.2)
+const LAST = param('last', 'last', 'mm', 0.6, 14, 0.2, 1.4)
+const COUNT = param('count', 'dots', '', 1, 60, 1, 7)
 
 /** How a run of dots is laid out: handles, numbers, and the dots that follow, in the flat. */
 export interface DotShape {
@@ -35,8 +26,10 @@ export interface DotShape {
 }
 
 const lerp = (a: number, b: number, t: number) => a + (b - a) * t
-const sizes = (n: number, v: Params) =>
-  Array.from({ length: n }, (_, i) => lerp(v.first!, v.last!, n === 1 ? 0 : i / (n - 1)))
+/** First and last size of some dots, mm. */
+type Sizes = Readonly<Record<'first' | 'last', number>>
+const sizes = (n: number, v: Sizes) =>
+  Array.from({ length: n }, (_, i) => lerp(v.first, v.last, n === 1 ? 0 : i / (n - 1)))
 
 /** Where a row's dots stand along it, as shares: even steps, or gaps between the dots that shrink as the dots do. */
 function placesOf(size: readonly number[], length: number, shrinking: boolean): number[] {
@@ -55,8 +48,16 @@ function placesOf(size: readonly number[], length: number, shrinking: boolean): 
   ].map(s => Math.min(1, s))
 }
 
+/** Makes a run whose numbers are known by the names of its descriptors. */
+const run = <const P extends readonly Param[]>(
+  shape: Omit<DotShape, 'params' | 'draw'> & {
+    readonly params: P
+    readonly draw: (handles: readonly Point[], value: Values<P>) => Dot[]
+  },
+): DotShape => ({ ...shape, draw: (handles, value) => shape.draw(handles, valuesOf(shape.params, value)) })
+
 export const DOTS = {
-  row: {
+  row: run({
     words: 'row along a path',
     handles: [2, 10],
     usual: [
@@ -64,17 +65,17 @@ export const DOTS = {
       [3, 0],
       [0, -16],
     ],
-    params: [COUNT, FIRST, LAST, p('shrink', 'gaps shrink with the dots', '', 0, 1, 1, 1)],
+    params: [COUNT, FIRST, LAST, param('shrink', 'gaps shrink with the dots', '', 0, 1, 1, 1)],
     draw: (h, v) => {
       const path = pathThrough(h)
-      const size = sizes(v.count!, v)
-      return stationsAt(path, placesOf(size, lengthOf(path), v.shrink! > 0.5)).map((s, i) => ({
+      const size = sizes(v.count, v)
+      return stationsAt(path, placesOf(size, lengthOf(path), v.shrink > 0.5)).map((s, i) => ({
         at: s.at,
         size: size[i]!,
       }))
     },
-  },
-  ring: {
+  }),
+  ring: run({
     words: 'ring',
     handles: [2, 2],
     usual: [
@@ -90,17 +91,17 @@ export const DOTS = {
       const r = distance(centre!, rim!)
       const a = radians(bearing(centre!, rim!))
       // There and back: the first size at the rim's handle, the last across from it.
-      return Array.from({ length: v.count! }, (_, i) => {
-        const t = i / v.count!
+      return Array.from({ length: v.count }, (_, i) => {
+        const t = i / v.count
         const angle = a + 2 * Math.PI * t
         return {
           at: [centre![0] + r * Math.sin(angle), centre![1] - r * Math.cos(angle)] as Point,
-          size: lerp(v.first!, v.last!, 1 - Math.abs(1 - 2 * t)),
+          size: lerp(v.first, v.last, 1 - Math.abs(1 - 2 * t)),
         }
       })
     },
-  },
-  threes: {
+  }),
+  threes: run({
     words: 'threes, big to small',
     handles: [2, 2],
     usual: [
@@ -110,25 +111,25 @@ export const DOTS = {
     params: [
       { ...FIRST, usual: 4.6 },
       { ...LAST, usual: 1.8 },
-      p('groups', 'groups', '', 1, 6, 1, 1),
-      p('apart', 'groups apart', 'mm', 3, 40, 1, 10),
+      param('groups', 'groups', '', 1, 6, 1, 1),
+      param('apart', 'groups apart', 'mm', 3, 40, 1, 10),
     ],
     draw: ([a, b], v) =>
-      Array.from({ length: v.groups! }, (_, g): Dot[] => {
+      Array.from({ length: v.groups }, (_, g): Dot[] => {
         const l = distance(a!, b!) || 1
         const side: Point = [(b![1] - a![1]) / l, -(b![0] - a![0]) / l]
-        const off = (g - (v.groups! - 1) / 2) * v.apart!
+        const off = (g - (v.groups - 1) / 2) * v.apart
         return placesOf(
-          [0, 1, 2].map(i => lerp(v.first!, v.last!, i / 2)),
+          [0, 1, 2].map(i => lerp(v.first, v.last, i / 2)),
           l,
           true,
         ).map((t, i) => ({
           at: [lerp(a![0], b![0], t) + side[0] * off, lerp(a![1], b![1], t) + side[1] * off],
-          size: lerp(v.first!, v.last!, i / 2),
+          size: lerp(v.first, v.last, i / 2),
         }))
       }).flat(),
-  },
-  cluster: {
+  }),
+  cluster: run({
     words: 'cluster',
     handles: [2, 2],
     usual: [
@@ -144,25 +145,29 @@ export const DOTS = {
       const reach = distance(centre!, rim!)
       const dots: Dot[] = []
       // Big ones inside, small ones where room is left, on a sunflower's spiral so that none stands in a row.
-      sizes(v.count!, v).forEach((size, i) => {
-        const r = v.count === 1 ? 0 : reach * Math.sqrt(i / (v.count! - 1))
+      sizes(v.count, v).forEach((size, i) => {
+        const r = v.count === 1 ? 0 : reach * Math.sqrt(i / (v.count - 1))
         const angle = i * 2.39996 + 0.3 * jitter(i)
         const at: Point = [centre![0] + r * Math.cos(angle), centre![1] + r * Math.sin(angle)]
         if (dots.every(d => distance(d.at, at) > (d.size + size) / 2 + 0.3)) dots.push({ at, size })
       })
       return dots
     },
-  },
-} as const satisfies Record<DotRun, DotShape>
+  }),
+} satisfies Record<DotRun, DotShape>
 
 export const dotShape = (run: DotRun): DotShape => DOTS[run]
 
 /** Dots of a run along a closed or open outline: even steps, sizes from first to last and back on a closed one. */
-export function dotsAlong(outline: readonly Point[], closed: boolean, v: Params): Dot[] {
-  const n = Math.max(1, v.count!)
+export function dotsAlong(
+  outline: readonly Point[],
+  closed: boolean,
+  v: Sizes & { readonly count: number },
+): Dot[] {
+  const n = Math.max(1, v.count)
   const at = Array.from({ length: n }, (_, i) => (closed ? i / n : n === 1 ? 0 : i / (n - 1)))
   return stationsAt(outline, at, closed).map((s, i) => ({
     at: s.at,
-    size: lerp(v.first!, v.last!, closed ? 1 - Math.abs(1 - 2 * at[i]!) : at[i]!),
+    size: lerp(v.first, v.last, closed ? 1 - Math.abs(1 - 2 * at[i]!) : at[i]!),
   }))
 }

@@ -1,4 +1,6 @@
 export * from './spine'
 export * from './curves'
+export * from './params'
+export * from './shape'
 export * from './shapes'
 export * from './dots'

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { sheetFromJson } from '#core/formats'
 import { MATERIALS, STENCIL_KINDS, type MaterialId, type SheetGeometry } from '#core/stencil'
 import { plainZone, ZONE_IDS } from '#core/skin'
-import { inWords } from '#core/look'
+import { issueWords } from '#core/look'
 import type { H3Event } from 'h3'
 import type { StencilMeta } from '../db/stencils'
 
@@ -57,4 +57,4 @@ export function sheetOf(event: H3Event): { about: StencilMeta; sheet: SheetGeome
 export const schemaSentences = (error: z.ZodError): string[] =>
   error.issues
     .slice(0, 6)
-    .map(i => `${i.path.length ? `"${i.path.join('.')}"` : 'What was sent'} ${inWords(i)}.`)
+    .map(i => `${i.path.length ? `"${i.path.join('.')}"` : 'What was sent'} ${issueWords(i)}.`)

@@ -24,7 +24,7 @@ import {
   type Surface,
 } from '#core/skin'
 import { shelfSvg } from '../../demo/shelf'
-import { readSvg, type Stencil } from '#core/stencil'
+import { prepared, readSvg } from '#core/stencil'
 
 const box = { minX: -70, minY: -70, maxX: 70, maxY: 70 }
 const fieldOf = (z: (x: number, y: number) => number) => heightField(tabulated(z, box), box)
@@ -401,7 +401,7 @@ describe('twins', () => {
 })
 
 describe('registering', () => {
-  const sheet = (id: string): Stencil => ({ id, name: id, kind: 'texture', ...readSvg(shelfSvg(id)).sheet })
+  const sheet = (id: string) => prepared({ id, name: id, kind: 'texture', ...readSvg(shelfSvg(id)).sheet })
 
   it('a lattice on its pair leaves a residual below 0.05 mm, however it lay before', () => {
     for (const hint of [

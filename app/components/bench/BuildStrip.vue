@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Pause, Play } from '@lucide/vue'
 import { VueDraggable } from 'vue-draggable-plus'
-import { handlingsOf, kindOf, type Step } from '#core/look'
+import { handlingsOf, kindOf, paintsOf, type Step } from '#core/look'
 import { BRUSHES, TOOLS } from '#core/paint'
 
 const props = defineProps<{ playTo: number | null }>()
@@ -31,15 +31,11 @@ const handlings = computed(() => (bench.loaded ? handlingsOf(bench.look!.steps, 
 const before = (id: string) => handlings.value.find(h => h.stepId === id && !h.twin)
 const between = (id: string) => handlings.value.find(h => h.stepId === id && h.twin)
 const colourDots = (step: Step) =>
-  step.kind === 'gem' || step.kind === 'glitter'
-    ? [step.colour.colour]
-    : kindOf(step)
-        .paints(step)
-        .map(p => swatchOf(kit.find(p.id) ?? p))
+  'colour' in step ? [step.colour.colour] : paintsOf(step).map(p => swatchOf(kit.find(p.id) ?? p))
 const gravest = (id: string) =>
   ['stop', 'care'].find(level => bench.findings.some(f => f.stepId === id && f.level === level)) ?? null
 /** A gate stands before a sheet for which something must dry. */
-const gate = (step: Step) => (step.kind === 'sheet' && step.dry ? bench.waits.get(step.id) || null : null)
+const gate = (step: Step) => (kindOf(step).waits(step) ? bench.waits.get(step.id) || null : null)
 const toolName = (step: Step) => {
   const tool = kindOf(step).tool(step)
   return tool

@@ -2,6 +2,7 @@
 import { pathData } from '#core/formats'
 import { boxOf, EMPTY_BOX } from '#core/geometry'
 import {
+  hostsIn,
   freshSheet,
   kindOf,
   starterOf,
@@ -37,7 +38,7 @@ const shapes = computed(() => {
   ]
   const world: World = {
     ground,
-    steps,
+    ...hostsIn(steps),
     stencil: id => drawer.shapes.get(id),
     paint: () => undefined,
     flat: true,

@@ -30,7 +30,8 @@ const whole: Partial<Record<Field['control'], Component>> = {
   paints: PaintsField,
   axis: AxisField,
   placement: PlacementField,
-  twin: TwinField,
+  sheetTwin: TwinField,
+  twin: MarkTwinField,
   register: RegisterField,
   passes: PassesField,
   brushwork: BrushworkField,
@@ -41,9 +42,6 @@ const whole: Partial<Record<Field['control'], Component>> = {
   handles: HandlesField,
   free: FreeField,
 }
-/** Brushwork has a twin of another kind than a sheet. */
-const controlOf = (field: Field) =>
-  field.control === 'twin' && step.value?.kind !== 'sheet' ? MarkTwinField : whole[field.control]
 const single: Partial<Record<Field['control'], Component>> = {
   tool: ToolPicker,
   wetness: WetnessPicker,
@@ -54,18 +52,7 @@ const single: Partial<Record<Field['control'], Component>> = {
 const step = computed(() => bench.selected)
 const number = computed(() => bench.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
 const kind = computed(() => step.value && kindOf(step.value))
-/** A base over zones has neither handles nor a twin. */
-const fields = computed(
-  () =>
-    kind.value?.fields.filter(
-      f =>
-        !(
-          step.value?.kind === 'wash' &&
-          !step.value.points.length &&
-          ['handles', 'twin', 'free'].includes(f.control)
-        ),
-    ) ?? [],
-)
+const fields = computed(() => (step.value && kind.value ? kind.value.fields(step.value) : []))
 const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
 const put = (field: Field, value: unknown) =>
   bench.editStep(field.label.toLowerCase(), s => {
@@ -157,7 +144,7 @@ const rename = (event: Event) =>
             @toggle="fold(field.label, $event)"
           >
             <summary class="eyebrow mb-1 select-none">{{ field.label }}</summary>
-            <component :is="controlOf(field)" v-if="controlOf(field)" :step="step" />
+            <component :is="whole[field.control]" v-if="whole[field.control]" :step="step" />
             <component
               :is="single[field.control]"
               v-else

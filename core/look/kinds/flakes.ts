@@ -1,6 +1,6 @@
 import type { Ring } from '../../geometry'
 import { linearOf, opticsOfColour, type LinearRgb } from '../../paint'
-import type { Print } from './kind'
+import type { Print } from './print'
 
 /** Sorts of glitter: size of a flake, how many to the mm2 when it lies thick, and how much gel holds them (common practice). */
 export const GLITTERS = {
@@ -10,7 +10,7 @@ export const GLITTERS = {
   chunky: { words: 'chunky glitter', size: 1.25, density: 0.2, gel: 0.15 },
 } as const
 export type GlitterSort = keyof typeof GLITTERS
-export const GLITTER_SORTS = Object.keys(GLITTERS) as GlitterSort[]
+export const GLITTER_SORTS = ['fine', 'spray', 'gel', 'chunky'] as const satisfies readonly GlitterSort[]
 
 export const WHITE_GLITTER = linearOf('#EEF1F6')
 
@@ -38,6 +38,13 @@ export function flakesOn(
     opacity: 0.35 * amount,
     softness,
     grain: 0,
-    bits: { kind: 'flakes', colour, size, density: density * amount, seed: seedOf(id), gel: gel * amount },
+    particles: {
+      kind: 'flakes',
+      colour,
+      size,
+      density: density * amount,
+      seed: seedOf(id),
+      gel: gel * amount,
+    },
   }
 }

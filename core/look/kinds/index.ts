@@ -1,42 +1,36 @@
-import type { z } from 'zod'
-import type { StepKind } from './kind'
-import { dotsKind } from './dots'
-import { gemKind } from './gem'
-import { glitterKind } from './glitter'
-import { lineKind } from './line'
-import { lipsKind } from './lips'
-import { sheetKind } from './sheet'
-import { washKind } from './wash'
-
-/** Every kind of step: adding one is a file and a line here. */
-export const KINDS = {
-  wash: washKind,
-  sheet: sheetKind,
-  line: lineKind,
-  dots: dotsKind,
-  gem: gemKind,
-  glitter: glitterKind,
-  lips: lipsKind,
-}
-
-export type KindName = keyof typeof KINDS
-export type Step = { [K in KindName]: z.infer<(typeof KINDS)[K]['schema']> }[KindName]
-
-/** The kind of a step, typed for that step. */
-export function kindOf<S extends Step>(step: S): StepKind<S> {
-  return KINDS[step.kind] as unknown as StepKind<S>
-}
-
+export * from './table'
+export * from './hosts'
 export * from './kind'
-export * from './wash'
-export * from './sheet'
+export * from './world'
+export * from './print'
+export * from './transfer'
+export * from './contour'
+export * from './marks'
+export * from './paints'
 export * from './flakes'
-export * from './line'
+export * from './wash/axis'
+export * from './wash/region'
+export * from './wash/schema'
+export * from './sheet/effort'
+export * from './sheet/load'
+export * from './sheet/middle'
+export * from './sheet/moves'
+export * from './sheet/openings'
+export * from './sheet/placements'
+export * from './sheet/schema'
+export * from './sheet/spread'
+export * from './sheet/words'
+export * from './line/around'
+export * from './line/aroundSpines'
+export * from './line/moves'
+export * from './line/schema'
+export * from './line/sides'
 export * from './dots'
+export * from './dots/schema'
 export * from './gem'
+export * from './gem/cut'
+export * from './gem/schema'
 export * from './glitter'
+export * from './glitter/schema'
 export * from './lips'
-
-/** Steps that lie on the skin by handles of their own. */
-export type MarkStep = Extract<Step, { points: unknown }>
-export const isMark = (step: Step): step is MarkStep => 'points' in step
+export * from './lips/schema'

@@ -1,121 +1,25 @@
 import type { z } from 'zod'
-import { clockwise, difference, regionOf, ringsOf, type Box, type Point, type Ring } from '../../geometry'
-import {
-  EDGE_SPREAD,
-  TOOLS,
-  type Finish,
-  type GroundState,
-  type LinearRgb,
-  type Optics,
-  type Paint,
-  type Tool,
-  type ToolId,
-  type Wetness,
-} from '../../paint'
-import type { Ground } from '../../skin'
-import type { Stencil } from '../../stencil'
+import type { Box, Point, Ring } from '../../geometry'
+import type { Ground, Placement } from '../../skin'
+import type { PreparedSheet } from '../../stencil'
+import type { CakeRef, PaintRef } from '../document'
+import type { Lie } from '../placement/handles'
+import type { Print } from './print'
+import type { Transfer } from './transfer'
+import type { World } from './world'
 
-/** What a look is read against: what it is painted on, and the sheets it names. */
-export interface World {
-  readonly ground: Ground
-  readonly stencil: (id: string) => Stencil | undefined
-  /** A paint of the kit; undefined when the kit has it no more. */
-  readonly paint: (id: string) => Paint | undefined
-  /** Edge spread of a tool at a wetness on dry skin, mm; the starting values when left out. */
-  readonly edge?: (tool: ToolId, wetness: Wetness) => number
-  /** A tool as this painter has it; the starting values when left out. */
-  readonly tool?: (id: ToolId) => Tool
-  /** What a step finds beneath it; dry when left out. */
-  readonly under?: (stepId: string) => GroundState
-  /** Leave the lift of sheets out of the spread: quicker, for vector drawings. */
-  readonly flat?: boolean
-  /** The steps of the look, for those that go around another's print; none when left out. */
-  readonly steps?: readonly { readonly id: string }[]
-  /** Width of the painter's finger, mm; a usual one when left out. */
-  readonly finger?: number
-  /** Lay sheets more coarsely, for what moves under the hand. */
-  readonly quick?: boolean
-}
-
-/** A tool, and its edge spread at a wetness (mm), as the world knows them. */
-export const toolIn = (world: Pick<World, 'tool'>, id: ToolId): Tool => world.tool?.(id) ?? TOOLS[id]
-export const edgeIn = (world: Pick<World, 'edge'>, tool: ToolId, wetness: Wetness): number =>
-  world.edge?.(tool, wetness) ?? EDGE_SPREAD[tool][wetness]
-
-/** A paint as it lies in a film. */
-export interface LaidPaint {
-  readonly optics: Optics
-  readonly finish: Finish
-}
-
-/** One film of paint on the skin. */
-export interface Print {
-  /** Where, in the skin frame (mm); holes run the other way round. */
-  readonly rings: readonly Ring[]
-  /** Rings inside which nothing of it lies: left free by the hand, with a sharper edge than its own. */
-  readonly free?: readonly Ring[]
-  /** How far the paint creeps past each ring, mm; null where nothing masks it. */
-  readonly spread: readonly number[] | null
-  /** Paints, first to last along the axis. */
-  readonly paints: readonly LaidPaint[]
-  readonly axis: Axis | null
-  /** Far ends of the strips of a split cake along the axis, 0 to 1; null when the paints blend wet into wet. */
-  readonly strips: readonly number[] | null
-  /** Thickness, mg/cm2. */
-  readonly film: number
-  /** Share of what lies beneath that the film covers, 0 to 1: for flat drawings. */
-  readonly opacity: number
-  /** Standard deviation of the edge, mm. */
-  readonly softness: number
-  /** How grainy the tool leaves it, 0 to 1. */
-  readonly grain: number
-  /** What lies there instead of a film: loose flakes, or a gem. */
-  readonly bits?: Flakes | Gem
-}
-
-/** The rings of a print, what it leaves free taken out, running clockwise. */
-export const printedRings = ({ rings, free }: Pick<Print, 'rings' | 'free'>): readonly Ring[] =>
-  free?.length
-    ? ringsOf(difference(regionOf(clockwise(rings), 'nonzero'), regionOf(clockwise(free), 'nonzero')))
-    : clockwise(rings)
-
-/** Glitter: flakes of a size (mm), so many to the mm2 where it lies thickest, each with a tilt of its own. */
-export interface Flakes {
-  readonly kind: 'flakes'
-  readonly colour: LinearRgb
-  readonly size: number
-  readonly density: number
-  readonly seed: number
-  /** Gel that holds them shines itself, 0 to 1. */
-  readonly gel: number
-}
-
-export const GEM_CUTS = ['round', 'drop', 'star'] as const
-export type GemCut = (typeof GEM_CUTS)[number]
-/** A gem by its cut, colour, middle on the skin, size (mm) and the way it points (degrees clockwise from up). */
-export interface Gem {
-  readonly kind: 'gem'
-  readonly cut: GemCut
-  readonly colour: LinearRgb
-  readonly at: Point
-  readonly size: number
-  readonly heading: number
-}
-
-/** One thing of a step as the eye follows it: where it is, the way it points (degrees clockwise from up on the skin; null when no way), and how large it is, mm. */
+/** One thing of a step as the eye follows it. */
 export interface Pointer {
+  /** Where it is on the skin, mm. */
   readonly at: Point
+  /** The way it points, degrees clockwise from up on the skin; null when no way. */
   readonly heading: number | null
+  /** How large it is, mm. */
   readonly size: number
   readonly twin: boolean
   /** It leads both ways, as a line does. */
   readonly both?: boolean
 }
-
-/** Along what several colours follow one another: out from a point to a distance, or along a line (mm). */
-export type Axis =
-  | { readonly kind: 'out'; readonly from: Point; readonly reach: number }
-  | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
 
 /** A sheet lying on the skin while a step is painted. */
 export interface SheetOutline {
@@ -132,27 +36,32 @@ export interface CardLine {
   readonly estimate?: boolean
 }
 
+/** Controls of the step card. */
+export const CONTROLS = [
+  'zones',
+  'paints',
+  'axis',
+  'tool',
+  'wetness',
+  'dabs',
+  'switch',
+  'placement',
+  'sheetTwin',
+  'twin',
+  'register',
+  'passes',
+  'handles',
+  'brushwork',
+  'dots',
+  'gem',
+  'glitter',
+  'lips',
+  'free',
+] as const
+
 /** How the step card shows a field: `control` names the control, `path` the value in the step. */
 export interface Field {
-  readonly control:
-    | 'zones'
-    | 'paints'
-    | 'axis'
-    | 'tool'
-    | 'wetness'
-    | 'dabs'
-    | 'switch'
-    | 'placement'
-    | 'twin'
-    | 'register'
-    | 'passes'
-    | 'handles'
-    | 'brushwork'
-    | 'dots'
-    | 'gem'
-    | 'glitter'
-    | 'lips'
-    | 'free'
+  readonly control: (typeof CONTROLS)[number]
   readonly path: string
   readonly label: string
 }
@@ -163,39 +72,137 @@ export interface Effort {
   readonly loads: number
 }
 
+/** Paint that reaches the skin, mg, shared evenly by some paints. */
+export interface Laying {
+  readonly refs: readonly PaintRef[]
+  readonly mg: number
+}
+
+/** One place of a step where a paint or a split cake is named, and what the look remembers of it. */
+export interface PaintPlace {
+  readonly path: (string | number)[]
+  readonly ref: PaintRef | CakeRef
+}
+
+/** How the handles of a step may be changed by hand. */
+export interface HandleRules {
+  /** Least and most handles. */
+  readonly room: readonly [number, number]
+  /** Whether they draw a closed outline, and whether that goes straight from handle to handle. */
+  readonly outline: 'open' | 'closed' | 'straight'
+  /** What one handle is called when there are several. */
+  readonly words: string
+}
+
+/** Ways in which a step can be kept off a place, tried in this order; a step that has none can only be left out. */
+export type KeepOffWay = 'openings' | 'zones' | 'redraw' | 'shift' | 'narrow'
+
+/** What there is to mind about a kind of step, for the checks. */
+export interface Cautions<S> {
+  readonly keepOff: (step: S) => readonly KeepOffWay[]
+  /** What to do by hand where it runs over an eye or a nostril; null when that is told otherwise. */
+  readonly byHand: (step: S) => string | null
+  /** It is drawn on lids that are shut, whatever the finished look shows. */
+  readonly onShutLids?: (step: S) => boolean
+  /** It is the lips themselves. */
+  readonly onLips?: true
+  /** A brush that takes up a wet base beneath it. */
+  readonly takesUpBase?: true
+  /** A base: what others are drawn on, and no element by itself. */
+  readonly isBase?: true
+  /** Something loose that others cannot go around or lie wet on. */
+  readonly isSparkle?: true
+}
+
+/** A step that does not fit a canvas: why, and the sheet that should be smaller where it is one. */
+export interface Misfitting {
+  readonly sentence: string
+  readonly sheet?: { readonly sheet: PreparedSheet; readonly placement: Placement }
+}
+
+/** What a kind that lies on the skin by handles does besides; every kind has these, and those without handles do nothing. */
+export interface Moves<S> {
+  /** Brings the step to another canvas, in place. */
+  readonly carry: (step: S, transfer: Transfer) => void
+  /** Why the step does not fit its canvas; null when it does. */
+  readonly misfit: (step: S, world: World) => Misfitting | null
+  /** Turns the step so that it points at a point of the skin, in place; one without a way stays. */
+  readonly aim: (step: S, world: World, focus: Point) => void
+  /** Turns it by some degrees clockwise by itself, in place, where that is more than turning its handles. */
+  readonly spin?: (step: S, degrees: number) => void
+  /** Grows it about its middle with every number that is a length, in place; sheets keep their size. */
+  readonly grow: (step: S, world: World, by: number) => void
+  /** Gives it other handles, in place; what depends on them goes along. */
+  readonly reshape: (step: S, points: [number, number][], ground: Ground) => void
+  /**
+   * Turns over, in place, what a mirror image changes besides the handles.
+   * @param from what is outward of: the focal point
+   */
+  readonly mirror: (step: S, points: [number, number][], from: Point) => void
+  /** Makes a copy of the step, whose handles lie as its twin's do, the twin in everything else, in place. */
+  readonly becomeTwin: (own: S, step: S, lie: Lie, ground: Ground) => void
+}
+
 /**
- * Everything the application knows about one kind of step. A new kind is one file that makes one of these, and one line in the table of kinds:
+ * Everything the application knows about one kind of step. A new kind is one folder that makes one of these, and one line in the table of kinds:
  * schema, printing, card text and step card all follow from it.
  */
-export interface StepKind<S extends { kind: string }> {
-  readonly kind: S['kind']
+export interface StepKind<S> {
+  readonly kind: string
   readonly words: string
-  readonly schema: z.ZodType<S>
+  readonly schema: z.ZodType<S> & z.core.$ZodTypeDiscriminable
+
   /** Ids of the sheets that the step needs. */
   readonly sheets: (step: S) => string[]
-  /** Ids of the paints that it uses. */
-  readonly paints: (step: S) => { id: string; name: string; colour: string }[]
-  /** The films that it lays, from the skin up. */
-  readonly prints: (step: S, world: World) => Print[]
-  readonly outlines: (step: S, world: World) => SheetOutline[]
-  readonly lines: (step: S, world: World) => CardLine[]
-  readonly effort: (step: S, world: World) => Effort
-  readonly fields: readonly Field[]
-  /** The point that stands for the step on the face, mm; null when it covers a region. */
-  readonly anchor: (step: S) => Point | null
+  /** Where in the step each of its paints and split cakes is named. */
+  readonly paintPlaces: (step: S) => PaintPlace[]
+  /** Milligrams that it lays on the skin, by the paints that share them. */
+  readonly lays: (step: S, world: World) => Laying[]
   /** The tool in the hand, for counting tool changes. */
   readonly tool: (step: S) => string | null
-  /** Where in the step its paints and split cakes are named. */
-  readonly paintPaths: (step: S) => (string | number)[][]
-  /** What it covers, as boxes on the skin (mm). */
-  readonly boxes: (step: S, world: World) => Box[]
+  readonly effort: (step: S, world: World) => Effort
   /** Seconds until what it lays is dry. */
   readonly dries: (step: S) => number
-  /** Milligrams that it lays on the skin, by the paints that share them. */
-  readonly lays: (
-    step: S,
-    world: World,
-  ) => { readonly refs: readonly { id: string; name: string; colour: string }[]; readonly mg: number }[]
+  /** Whether the hands wait for what lies beneath to dry first. */
+  readonly waits: (step: S) => boolean
+
+  /** The films that it lays, from the skin up. */
+  readonly prints: (step: S, world: World) => Print[]
+  /** The sheets as they lie. */
+  readonly outlines: (step: S, world: World) => SheetOutline[]
+  /** What it covers, as boxes on the skin (mm): quick. */
+  readonly boxes: (step: S, world: World) => Box[]
+  /** Rings on the skin that tell its shape to the eye and the hand, mm: quick. */
+  readonly silhouette: (step: S, world: World) => readonly Ring[]
+  /** The rings that those get which go around it. */
+  readonly contour: (step: S, world: World, openings: readonly number[] | null) => Ring[]
+  /** Places that it leaves free by itself, as rings on the skin. */
+  readonly keepsFree: (step: S, ground: Ground) => Ring[]
+  /** The share of its pixels at which it is judged how it shows; the median when left out. */
+  readonly judgedAt?: number
+
+  /** The id of the step that it goes around or over; null when it goes around none. */
+  readonly follows: (step: S) => string | null
+  /** The id of the step on whose wet paint it goes, and behind which it stays; null for none. */
+  readonly boundTo: (step: S) => string | null
+
+  /** The point that stands for the step on the face, mm; null when it covers a region. */
+  readonly anchor: (step: S) => Point | null
   /** What of it the eye follows. */
   readonly pointers: (step: S, world: World) => Pointer[]
+  /** How the hand has hold of it: a sheet, something drawn, or a base beneath everything; null when it cannot be held. */
+  readonly held: (step: S) => 'sheet' | 'mark' | 'base' | null
+  /**
+   * Whether it lies under a point of the skin, and whether it is its twin that does.
+   * @param held it is selected: a sheet is then held by all of it
+   */
+  readonly hit: (step: S, world: World, at: Point, held: boolean) => { readonly twin: boolean } | null
+  readonly handling: (step: S) => HandleRules
+  readonly moves: Moves<S>
+
+  readonly cautions: Cautions<S>
+  /** What the step sheet says. */
+  readonly lines: (step: S, world: World) => CardLine[]
+  /** What the step card shows. */
+  readonly fields: (step: S) => readonly Field[]
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { StagePicture, type Update, type Wish } from '../../../app/workers/stagePicture'
-import { freshLook, freshWash, withUnders, type Look } from '#core/look'
+import { freshLook, freshWash, withSteps, type Look } from '#core/look'
 import { Bares, finishedPicture, printSteps } from '#core/raster'
 import { paint, world } from '../world'
 
@@ -13,7 +13,7 @@ const look: Look = {
 }
 const wish = (l: Look, pxPerMm: number, have: number | null): Wish => ({
   look: l,
-  world: withUnders(world, l.steps),
+  world: withSteps(world, l.steps),
   pxPerMm,
   upTo: l.steps.length,
   have,
@@ -44,7 +44,7 @@ class Page {
 
 const whole = (l: Look, px: number): Uint8ClampedArray => {
   const bare = bares.of(l, world.ground, px)
-  return finishedPicture(bare.head, printSteps(bare.head, l.steps, withUnders(world, l.steps), bare.grain))
+  return finishedPicture(bare.head, printSteps(bare.head, l.steps, withSteps(world, l.steps), bare.grain))
 }
 
 describe('the picture of the stage', () => {

@@ -2,15 +2,15 @@ import { describe, expect, it } from 'vitest'
 import { paints } from '../../../demo/paints'
 import { afterFix, betterPaints, CHECKS, closedBridges, findingsOf, type Finding } from '#core/checks'
 import {
-  amountsOf,
+  paintUseOf,
   freshLine,
   freshLook,
   freshSheet,
   freshWash,
   groundFor,
   placementsOf,
-  undersOf,
-  withUnders,
+  beneathAll,
+  withSteps,
   type Look,
   type SheetStep,
   type Shows,
@@ -48,21 +48,21 @@ describe('what lies beneath', () => {
   const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const }
   it('is wet right after a base, dry where nothing lies or time has passed', () => {
     const l = look([base, sheet('heart-crest', [0, -32], { dry: false })])
-    const under = undersOf(l.steps, world).get('s')!
+    const under = beneathAll(l.steps, world).get('s')!
     expect(under.state).toBe('wet')
     expect(under.wait).toBe(60)
     expect(
-      undersOf(look([base, sheet('swirl-small', [40, 60], { dry: false })]).steps, world).get('s')!.state,
+      beneathAll(look([base, sheet('swirl-small', [40, 60], { dry: false })]).steps, world).get('s')!.state,
     ).toBe('dry')
     const between = Array.from({ length: 6 }, (_, i) => ({ ...sheet('swirl-small', [40, 60]), id: `b${i}` }))
     expect(
-      undersOf([base, ...between, sheet('heart-crest', [0, -32], { dry: false })], world).get('s')!.state,
+      beneathAll([base, ...between, sheet('heart-crest', [0, -32], { dry: false })], world).get('s')!.state,
     ).toBe('dry')
   })
 
   it('makes the print creep farther, until it is let dry', () => {
     const l = look([base, sheet('heart-crest', [0, -32], { dry: false })])
-    const wet = withUnders(world, l.steps)
+    const wet = withSteps(world, l.steps)
     const step = l.steps[1] as SheetStep
     const creep = (s: SheetStep) => closedBridges(s, s.passes[0]!, known.get('heart-crest')!, wet).creep
     expect(creep(step)).toBeGreaterThan(2.5 * creep({ ...step, dry: true }))
@@ -244,8 +244,8 @@ describe('the other checks', () => {
 
 describe('amounts', () => {
   it('are areas times films, both sides of a twin, and cost what the cake costs', () => {
-    const one = amountsOf(look([sheet('honeycomb', [30, -20])]), world)[0]!
-    const two = amountsOf(look([sheet('honeycomb', [30, -20], { twin: MIDLINE })]), world)[0]!
+    const one = paintUseOf(look([sheet('honeycomb', [30, -20])]), world)[0]!
+    const two = paintUseOf(look([sheet('honeycomb', [30, -20], { twin: MIDLINE })]), world)[0]!
     const soot = kit.get('soot')!
     expect(two.grams).toBeCloseTo(2 * one.grams, 9)
     expect(one.cost).toBeCloseTo((soot.price! * one.grams) / soot.cakeGrams, 9)

@@ -15,7 +15,7 @@ import {
   groundFor,
   NO_TWIN,
   parseLook,
-  withUnders,
+  withSteps,
   type Look,
   type Shows,
   type Step,
@@ -28,7 +28,7 @@ import { ground, paint, sheets } from '../world'
 
 const kit = new Map(paints.map(p => [p.id, p]))
 const worldOf = (look: Look): World =>
-  withUnders({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) }, look.steps)
+  withSteps({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) }, look.steps)
 /** Every step hardly shows, so that what is said of that is said too. */
 const weak = (look: Look): Shows[] =>
   look.steps.map(s => ({

@@ -18,7 +18,7 @@ import {
   placementsOf,
   reordered,
   seatingOf,
-  withUnders,
+  withSteps,
   type GemStep,
   type Look,
   type SheetStep,
@@ -39,7 +39,7 @@ const lookOf = (steps: Step[], age = 30): Look => {
   }
 }
 const worldOf = (look: Look) =>
-  withUnders({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) }, look.steps)
+  withSteps({ ground: groundFor(look), stencil: id => sheets.get(id), paint: id => kit.get(id) }, look.steps)
 const found = (look: Look, check: string): Finding[] =>
   findingsOf(look, worldOf(look), paints, [], '2026-06-01').filter(f => f.check === check)
 const fixed = (look: Look, { stepId, fix }: Finding): Look => ({

@@ -16,19 +16,19 @@ import {
   starterOf,
   STARTER_IDS,
   suits,
-  withUnders,
+  withSteps,
 } from '#core/look'
 import type { CakeRef, GemStep, GlitterStep, Look, SheetStep, Step } from '#core/look'
 import { ellipsePoints } from '#core/geometry'
 import type { Paint } from '#core/paint'
 import { FACE_ZONES } from '#core/skin'
-import type { Stencil } from '#core/stencil'
+import { prepared } from '#core/stencil'
 import { ground, paint, sheets } from '../world'
 
 const soot = paint('soot')
 const OPENING = { outer: Float64Array.from(ellipsePoints(0, 0, 30, 22, 0.05)), holes: [] }
 /** A sheet of one opening that is larger than an eye: its rim and its middle say nothing of what lies within. */
-const PLATE: Stencil = {
+const PLATE = prepared({
   id: 'plate',
   name: 'Plate',
   kind: 'motif',
@@ -36,7 +36,7 @@ const PLATE: Stencil = {
   height: 60,
   outline: Float64Array.from([-40, -30, 40, -30, 40, 30, -40, 30]),
   openings: [OPENING],
-}
+})
 
 interface More {
   age?: number
@@ -60,7 +60,7 @@ function told(look: Look, { kit = paints, today = '2026-06-01' }: More = {}): Fi
   const known = new Map(kit.map(p => [p.id, p]))
   return findingsOf(
     look,
-    withUnders(
+    withSteps(
       {
         ground: groundFor(look),
         stencil: id => (id === 'plate' ? PLATE : sheets.get(id)),

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { paints } from '../../../demo/paints'
 import { findingsOf, type Finding } from '#core/checks'
 import {
+  hostsIn,
   freshAround,
   freshDots,
   freshGem,
@@ -28,7 +29,7 @@ const lookOf = (steps: Step[], age = 30, sitting: Partial<Sitting> = {}): Look =
 const all = (look: Look): Finding[] =>
   findingsOf(
     look,
-    { ...world, ground: groundFor(look), steps: look.steps, paint: id => paints.find(p => p.id === id) },
+    { ...world, ground: groundFor(look), ...hostsIn(look.steps), paint: id => paints.find(p => p.id === id) },
     paints,
     [],
     '2026-06-01',
@@ -179,7 +180,7 @@ describe('linework', () => {
     const line = freshLine('l', 'line', [0, -40], soot, ground, [0, 0])
     const sheet = freshSheet('s', 'Heart', 'heart-crest', [0, -30], soot)
     const look = lookOf([line, sheet])
-    const there = { ...world, steps: look.steps }
+    const there = { ...world, ...hostsIn(look.steps) }
     const found = findingsOf(look, there, paints, [...lost('l'), ...lost('s')], '2026-06-01')
     expect(found.find(f => f.check === 'lineContrast')).toMatchObject({
       stepId: 'l',
@@ -194,7 +195,7 @@ describe('linework', () => {
       freshAround('o', 'outline', { use: 'step', step: 's', openings: null }, soot),
     ])
     expect(
-      findingsOf(with_, { ...world, steps: with_.steps }, paints, lost('s'), '2026-06-01').some(f =>
+      findingsOf(with_, { ...world, ...hostsIn(with_.steps) }, paints, lost('s'), '2026-06-01').some(f =>
         f.title.includes('An outline would'),
       ),
     ).toBe(false)

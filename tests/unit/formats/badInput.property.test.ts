@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { shelf, shelfSvg } from '../../../demo/shelf'
 import { readPalette, sheetDxf } from '#core/formats'
-import { kindOf, groundFor, lookSeconds, parseLook, upgraded, withUnders } from '#core/look'
+import { kindOf, groundFor, lookSeconds, parseLook, upgraded, withSteps } from '#core/look'
 import { analyse, readSheetFile, readSvg } from '#core/stencil'
 import { sheets, world } from '../world'
 
@@ -77,7 +77,7 @@ describe('a look file that was spoilt', () => {
             }
             return
           }
-          const there = withUnders(
+          const there = withSteps(
             { ...world, stencil: id => sheets.get(id), ground: groundFor(parsed.look) },
             parsed.look.steps,
           )

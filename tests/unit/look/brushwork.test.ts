@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { distance, type Point } from '#core/geometry'
 import { BRUSHES, brushFilm, widthAt, type BrushId } from '#core/paint'
 import {
-  aimStep,
+  hostsIn,
   ageOf,
   AROUND_IDS,
   bearingOn,
@@ -20,9 +20,8 @@ import {
   freshLook,
   freshSheet,
   gemsOf,
-  growStep,
+  paintsOf,
   kindOf,
-  lengthsOf,
   liesOf,
   lookSchema,
   movedTo,
@@ -46,7 +45,7 @@ const soot = paint('soot')
 const gull = paint('gull')
 const linked = { ...MIDLINE, own: null }
 const lookOf = (steps: Step[], more: Partial<Look> = {}): Look => ({ ...freshLook('x', 'x'), ...more, steps })
-const worldOf = (steps: Step[], on: Ground = ground): World => ({ ...world, ground: on, steps })
+const worldOf = (steps: Step[], on: Ground = ground): World => ({ ...world, ground: on, ...hostsIn(steps) })
 const arm = groundOf({ kind: 'arm', part: 'forearm', side: 'right', measures: null }, 20)
 const extent = (step: Step, w: World) =>
   kindOf(step)
@@ -157,7 +156,7 @@ describe('every stroke', () => {
     }
     expect(kindOf(cake).prints(cake, worldOf([cake]))).toHaveLength(3)
     expect(kindOf(double).prints(double, worldOf([double])).length).toBeGreaterThan(5)
-    expect(kindOf(double).paints(double)).toEqual([gull, soot])
+    expect(paintsOf(double)).toEqual([gull, soot])
   })
 })
 
@@ -214,7 +213,7 @@ describe('dots, gems, glitter and lips', () => {
     const gem = { ...freshGem('g', [30, -20], 'drop'), heading: 40, twin: linked }
     expect(gemsOf(gem, world).map(g => g.heading)).toEqual([40, -40])
     const prints = kindOf(gem).prints(gem, worldOf([gem]))
-    expect(prints.map(p => p.bits?.kind ?? 'film')).toEqual(['film', 'gem', 'film', 'gem'])
+    expect(prints.map(p => p.particles?.kind ?? 'film')).toEqual(['film', 'gem', 'film', 'gem'])
     expect(kindOf(gem).effort(gem, worldOf([gem])).seconds).toBe(12)
   })
 
@@ -222,7 +221,7 @@ describe('dots, gems, glitter and lips', () => {
     const step = freshGlitter('g', area, [20, 30], null, ground)
     const [print] = kindOf(step).prints(step, worldOf([step]))
     expect(print!.rings.length).toBeGreaterThan(0)
-    expect(print!.bits).toMatchObject({ kind: 'flakes' })
+    expect(print!.particles).toMatchObject({ kind: 'flakes' })
     expect(parseLook(lookOf([step])).ok).toBe(true)
   })
 
@@ -315,7 +314,7 @@ describe('direction', () => {
     ]
     const named = { ...worldOf(steps), stencil: (id: string) => ({ ...world.stencil(id)!, heading: 70 }) }
     const before = flowOf({ steps, focus: [0, 0] }, named)
-    steps.forEach(s => aimStep(s, named, [0, 0]))
+    steps.forEach(s => kindOf(s).moves.aim(s, named, [0, 0]))
     const after = flowOf({ steps, focus: [0, 0] }, named)
     expect(before.toward).toBeLessThan(0.5)
     for (const e of after.elements) expect(Math.abs(e.off)).toBeLessThan(e.stepId === 's' ? 12 : 3)
@@ -343,7 +342,7 @@ describe('direction', () => {
     const step = freshLine('a', 'fur', [30, 30], soot, ground, [0, 0])
     const before = step.params.length!
     const reach = distance(step.points[0]!, step.points[2]!)
-    growStep(step, worldOf([step]), 1.5, lengthsOf)
+    kindOf(step).moves.grow(step, worldOf([step]), 1.5)
     expect(step.params.length).toBeCloseTo(before * 1.5, 6)
     expect(distance(step.points[0]!, step.points[2]!) / reach).toBeCloseTo(1.5, 0)
   })

@@ -5,6 +5,7 @@ import { closedBridges, findingsOf } from '#core/checks'
 import { lookSvg } from '#core/formats'
 import { ellipsePoints, intersection, regionOf, ringCentroid, type Point, type Polygon } from '#core/geometry'
 import {
+  hostsIn,
   areaOf,
   aroundSpines,
   atSoThat,
@@ -34,12 +35,12 @@ import {
   sourceRings,
   spoiltShares,
   spreadOf,
-  withUnders,
+  withSteps,
 } from '#core/look'
 import type { LineStep, Look, Pass, SheetStep, Step, World } from '#core/look'
 import { emptySpots } from '#core/raster'
 import { groundOf, PLAIN_FACE, zoneSpot } from '#core/skin'
-import { seatsFor, type Candidate, type Stencil } from '#core/stencil'
+import { prepared, seatsFor, type Candidate, type Stencil } from '#core/stencil'
 import { ground, MIDLINE, paint, sheets, world } from '../world'
 
 const soot = paint('soot')
@@ -53,11 +54,11 @@ const pass = (more: Partial<Pass>): Pass => ({
   ...more,
 })
 const chosen = (...numbers: number[]): Pass['openings'] => ({ use: 'chosen', numbers })
-const within = (steps: readonly Step[], w: World = world): World => ({ ...w, steps })
+const within = (steps: readonly Step[], w: World = world): World => ({ ...w, ...hostsIn(steps) })
 const arm = groundOf({ kind: 'arm', part: 'forearm', side: 'left', measures: null }, 30)
 
 /** An even sheet: two discs beside its upright axis. */
-const PAIR: Stencil = {
+const PAIR = prepared({
   id: 'pair',
   name: 'Pair',
   kind: 'motif',
@@ -69,7 +70,7 @@ const PAIR: Stencil = {
     outer: Float64Array.from(ellipsePoints(x, 0, 3, 3, 0.02)),
     holes: [],
   })),
-}
+})
 const paired: World = { ...world, stencil: id => (id === 'pair' ? PAIR : sheets.get(id)) }
 
 describe('what goes around a twin', () => {
@@ -271,7 +272,7 @@ describe('passes of one sheet', () => {
       ),
       holes: [],
     }))
-    const many: Stencil = {
+    const many = prepared({
       id: 'many',
       name: 'Many',
       kind: 'texture',
@@ -279,7 +280,7 @@ describe('passes of one sheet', () => {
       height: 68,
       outline: Float64Array.from([-52, -34, 52, -34, 52, 34, -52, 34]),
       openings: dots,
-    }
+    })
     const w: World = { ...world, stencil: () => many }
     const step = sheet('many', [0, -34], { passes: [pass({ wetness: 'runny', tool: 'openCell' })] })
     expect(closedBridges(step, step.passes[0]!, many, w).closed.length).toBeGreaterThan(500)
@@ -296,7 +297,7 @@ describe('passes of one sheet', () => {
     const look: Look = { ...freshLook('l', 'L'), steps: [step] }
     const found = findingsOf(
       look,
-      withUnders({ ...world, ground: groundFor(look) }, look.steps),
+      withSteps({ ...world, ground: groundFor(look) }, look.steps),
       paints,
       [],
       '2026-06-01',
@@ -327,7 +328,7 @@ describe('files and other canvases', () => {
   })
 
   it('named groups count when a look moves, and nothing is "NaN %"', () => {
-    const scales: Stencil = { ...sheets.get('scales')!, groups: [{ name: 'few', openings: [0, 1] }] }
+    const scales = { ...sheets.get('scales')!, groups: [{ name: 'few', openings: [0, 1] }] }
     const w: World = { ...world, stencil: () => scales }
     const step = sheet('scales', [0, -62], { passes: [pass({ openings: { use: 'group', name: 'few' } })] })
     const part = spoiltShares(step, placementOf(step), w)

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { bearing } from '#core/geometry'
 import {
+  hostsIn,
   aimedTilt,
   clockOf,
   freshLook,
@@ -84,7 +85,7 @@ describe('parseLook', () => {
 describe('kinds', () => {
   it('says something of every demo step, and gives each a print and a time', () => {
     for (const look of looks) {
-      const there = { ...world, ground: groundFor(look), steps: look.steps }
+      const there = { ...world, ground: groundFor(look), ...hostsIn(look.steps) }
       for (const step of look.steps) {
         const kind = kindOf(step)
         expect(kind.lines(step, there).length).toBeGreaterThan(1)

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { distance, signedArea, type Point } from '#core/geometry'
 import {
+  hostsIn,
   anchorOf,
   boundOrder,
   flowOf,
@@ -174,7 +175,7 @@ describe('twins and turns of strokes', () => {
       fc.property(fc.integer({ min: -60, max: 60 }), by => {
         const s = { ...freshLine('t', 'teardrop', [0, -40], soot, ground, [0, 0]) }
         const turned = { ...s, points: turnedHandles(s.points, world, by) }
-        const w = { ...world, steps: [turned] }
+        const w = { ...world, ...hostsIn([turned]) }
         const [e] = flowOf({ steps: [turned], focus: [0, 0] }, w).elements
         expect(Math.abs(Math.abs(e!.off) - Math.abs(by))).toBeLessThan(6)
       }),

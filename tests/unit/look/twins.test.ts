@@ -23,7 +23,7 @@ import {
   type World,
 } from '#core/look'
 import { groundOf, layOn, PLAIN_FACE } from '#core/skin'
-import { analyse } from '#core/stencil'
+import { analyse, prepared } from '#core/stencil'
 import { ground, MIDLINE, paint, sheets, world } from '../world'
 
 /** The demo drawer with the axes of its sheets, and so many copies of each. */
@@ -31,13 +31,13 @@ const drawer = (copies = 1): World => {
   const known = new Map(
     [...sheets.values()].map(s => [
       s.id,
-      {
+      prepared({
         ...s,
         copies,
         axes: ['scales', 'honeycomb', 'moth', 'heart-crest'].includes(s.id)
           ? analyse(s).symmetry.axes.map(a => a.angle)
           : [],
-      },
+      }),
     ]),
   )
   return { ...world, stencil: id => known.get(id) }
@@ -242,14 +242,14 @@ describe('registering', () => {
   })
 
   it('puts a motif into the middle of the opening that holds it', () => {
-    const big = {
+    const big = prepared({
       ...host,
       id: 'big',
       openings: [{ outer: Float64Array.from([-40, -40, 40, -40, 40, 40, -40, 40]), holes: [] }],
       axes: [0],
       heading: null,
-    }
-    const moth = { ...one.stencil('swirl-small')!, heading: null, axes: [] }
+    })
+    const moth = prepared({ ...one.stencil('swirl-small')!, heading: null, axes: [] })
     const fit = fitted('motif', { turn: 0, shift: [5, 6] }, big, moth)
     expect(fit.residual).toBeLessThan(1e-9)
     expect(fit.tolerance).toBeGreaterThan(10)

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
-import { groundFor, withUnders, type Look, type Step, type World } from '#core/look'
+import { groundFor, withSteps, type Look, type Step, type World } from '#core/look'
 import { Bares, distanceFrom, finishedPicture, Painting, printSteps, type Mask } from '#core/raster'
 import { sheets, world } from '../world'
 
 const moth = looks.find(l => l.id === 'demo-midnight-moth')!
 const there = (look: Look): World =>
-  withUnders({ ...world, stencil: id => sheets.get(id), ground: groundFor(look) }, look.steps)
+  withSteps({ ...world, stencil: id => sheets.get(id), ground: groundFor(look) }, look.steps)
 const key = (step: Step) => JSON.stringify(step)
 const bare = new Bares(2).of(moth, groundFor(moth), 1)
 function run(painting: Painting, steps: readonly Step[]): Step[] {

@@ -1,3 +1,4 @@
+import { hostsIn } from '#core/look'
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { ringOf, type Ring } from '#core/geometry'
@@ -203,7 +204,7 @@ describe('prints', () => {
   it('goes on being the same picture, and changes from the changed step on', () => {
     const small = gridOver(ground.box, 0.6)
     const look = looks[0]!
-    const there = { ...world, steps: look.steps }
+    const there = { ...world, ...hostsIn(look.steps) }
     const head = drawBare(small, ground, {
       skinColour: look.skin.colour,
       hairColour: look.skin.hair,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
+  hostsIn,
   fillOf,
   freshGem,
   freshGlitter,
@@ -122,7 +123,7 @@ describe('empty patches', () => {
   ]
 
   it('lie between the elements, on skin, clear of paint, largest first; a filled one is smaller afterwards', () => {
-    const spots = emptySpots(steps, { ...world, steps })
+    const spots = emptySpots(steps, { ...world, ...hostsIn(steps) })
     expect(spots.length).toBeGreaterThan(2)
     expect(spots.map(s => s.radius)).toEqual(spots.map(s => s.radius).sort((a, b) => b - a))
     const rings = steps.flatMap(s =>
@@ -134,7 +135,7 @@ describe('empty patches', () => {
     const first = spots[0]!
     const filled = [...steps, fillOf('dots', 'f', first.at, first.radius, soot, ground, [0, 0])]
     expect(
-      emptySpots(filled, { ...world, steps: filled }).some(
+      emptySpots(filled, { ...world, ...hostsIn(filled) }).some(
         s => distance(s.at, first.at) < 1 && s.radius > first.radius * 0.7,
       ),
     ).toBe(false)

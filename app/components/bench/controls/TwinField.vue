@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { Hand, Link2, Unlink2 } from '@lucide/vue'
 import {
-  axisOf,
   exactTwin,
   placementsOf,
   placeWords,
@@ -42,7 +41,7 @@ const handling = computed(
 const miss = computed(() => {
   const exact = exactTwin(props.step, bench.world)
   return props.step.twin.own && exact
-    ? twinMiss(props.step.twin.own, exact, axisOf(bench.world.stencil(props.step.stencil)))
+    ? twinMiss(props.step.twin.own, exact, bench.world.stencil(props.step.stencil)?.measures.axis ?? null)
     : null
 })
 function choose(event: Event): void {

@@ -1,12 +1,12 @@
 import { ringOf, type Point } from '#core/geometry'
-import type { Stencil } from '#core/stencil'
+import { prepared, type PreparedSheet } from '#core/stencil'
 
 /** As many points as a moving sheet's openings are drawn with. */
 const MOVING_POINTS = 3600
-const lighter = new WeakMap<Stencil, Stencil>()
+const lighter = new WeakMap<PreparedSheet, PreparedSheet>()
 
 /** A sheet with fewer points, for what moves under the hand. */
-export function lightened(sheet: Stencil): Stencil {
+export function lightened(sheet: PreparedSheet): PreparedSheet {
   let light = lighter.get(sheet)
   if (light) return light
   const points = sheet.openings.reduce(
@@ -28,12 +28,12 @@ export function lightened(sheet: Stencil): Stencil {
   light =
     every === 1
       ? sheet
-      : {
+      : prepared({
           ...sheet,
           openings: sheet.openings
             .filter((_, i) => i % some === 0)
             .map(o => ({ outer: thin(o.outer), holes: o.holes.map(thin) })),
-        }
+        })
   lighter.set(sheet, light)
   return light
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, Printer } from '@lucide/vue'
-import { ageOf, groundFor, kindOf, lookSeconds, sheetsOf, undersOf, type World } from '#core/look'
+import { ageOf, groundFor, hostsIn, kindOf, lookSeconds, sheetsOf, beneathAll, type World } from '#core/look'
 import { ownTools } from '#core/paint'
 import { canvasWords } from '#core/skin'
 import type { LookRecord } from '~~/server/db/looks'
@@ -19,15 +19,15 @@ const world = computed<World>(() => ({
   ground: groundFor(look.value!),
   stencil: s => drawer.shapes.get(s),
   paint: p => kit.find(p),
-  steps: look.value!.steps,
+  ...hostsIn(look.value!.steps),
   ...ownTools(kit.readings),
   finger: settings.finger,
 }))
-const unders = computed(() => (look.value ? undersOf(look.value.steps, world.value) : null))
+const unders = computed(() => (look.value ? beneathAll(look.value.steps, world.value) : null))
 const rows = computed(
   () =>
     look.value?.steps.map(step => ({
-      wait: step.kind === 'sheet' && step.dry ? (unders.value?.get(step.id)?.wait ?? 0) : 0,
+      wait: kindOf(step).waits(step) ? (unders.value?.get(step.id)?.wait ?? 0) : 0,
       step,
       words: kindOf(step).words,
       lines: kindOf(step).lines(step, world.value),

@@ -1,16 +1,10 @@
-import { kindOf } from '#core/look'
+import { paintsOf } from '#core/look'
 
 /** The looks that use a paint or split cake: their ids and names. */
 export default defineEventHandler(event => {
   const id = getRouterParam(event, 'id')
   return useHouse()
     .looks.all()
-    .filter(({ look }) =>
-      look.steps.some(s =>
-        kindOf(s)
-          .paints(s)
-          .some(p => p.id === id),
-      ),
-    )
+    .filter(({ look }) => look.steps.some(s => paintsOf(s).some(p => p.id === id)))
     .map(({ look }) => ({ id: look.id, name: look.name }))
 })

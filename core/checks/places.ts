@@ -1,0 +1,7 @@
+import { kindOf, type Step } from '../look'
+
+/** Whether a step is drawn on eyes that are shut for it, whatever the finished look shows. */
+export const onShutLids = (step: Step): boolean => kindOf(step).cautions.onShutLids?.(step) ?? false
+
+/** Whether a step is the lips themselves. */
+export const isLips = (step: Step): boolean => kindOf(step).cautions.onLips ?? false

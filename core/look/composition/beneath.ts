@@ -1,0 +1,47 @@
+import type { Box } from '../../geometry'
+import { stateAfter } from '../../order'
+import type { FilmState } from '../../paint'
+import { hostsIn, kindOf, type Step, type World } from '../kinds'
+
+export const overlap = (a: readonly Box[], b: readonly Box[]): boolean =>
+  a.some(p => b.some(q => p.minX < q.maxX && q.minX < p.maxX && p.minY < q.maxY && q.minY < p.maxY))
+
+/** The wettest film that a step finds beneath it, with the step that laid it and the seconds until it is dry. */
+export interface Beneath {
+  readonly state: FilmState
+  readonly by: Step | null
+  readonly wait: number
+}
+
+const WET: readonly FilmState[] = ['dry', 'tacky', 'wet']
+
+/** What every step finds beneath it when the hands go on without waiting: films dry while the steps between are painted. */
+export function beneathAll(steps: readonly Step[], world: World): Map<string, Beneath> {
+  const boxes = steps.map(s => kindOf(s).boxes(s, world))
+  const seconds = steps.map(s => kindOf(s).effort(s, world).seconds)
+  const found = new Map<string, Beneath>()
+  steps.forEach((step, i) => {
+    let worst: Beneath = { state: 'dry', by: null, wait: 0 },
+      between = 0
+    for (let j = i - 1; j >= 0; j--) {
+      const below = steps[j]!
+      const drying = kindOf(below).dries(below)
+      const state = stateAfter(between, drying)
+      if (WET.indexOf(state) > WET.indexOf(worst.state) && overlap(boxes[i]!, boxes[j]!))
+        worst = { state, by: below, wait: Math.ceil(drying - between) }
+      // A gate before a step between lets everything beneath it dry.
+      if (kindOf(below).waits(below) && found.get(below.id)?.by) break
+      between += seconds[j]!
+    }
+    found.set(step.id, worst)
+  })
+  return found
+}
+
+/** The same world, told the steps of a look: hosts for those that go around others, and what each step finds beneath it. */
+export function withSteps(world: World, steps: readonly Step[]): World {
+  const own = { ...world, ...hostsIn(steps) }
+  let found: Map<string, Beneath> | undefined
+  // Worked out when it is first asked for: a time or a list of sheets does not need it.
+  return { ...own, under: id => (found ??= beneathAll(steps, own)).get(id)?.state ?? 'dry' }
+}

@@ -1,0 +1,97 @@
+import { distance, wrapDegrees, type Point } from '../../geometry'
+import { plainZone, zoneAt, type Ground } from '../../skin'
+import { kindOf, type World } from '../kinds'
+import type { Look } from '../look'
+import { bearingOn, towards } from '../placement'
+import { meanResultantLength, rankCorrelation } from './statistics'
+
+/** One element as the eye follows it: where it points, and how far that is off the way to the focal point, degrees. */
+export interface FlowElement {
+  readonly stepId: string
+  readonly label: string
+  readonly twin: boolean
+  readonly at: Point
+  readonly heading: number
+  readonly aim: number
+  readonly off: number
+  readonly size: number
+  readonly far: number
+}
+
+/** How a look flows to its focal point. */
+export interface Flow {
+  readonly elements: readonly FlowElement[]
+  /** Mean resultant length of the deviations, against straight at the focal point: 1 = all aim there. */
+  readonly together: number
+  /** The mean of their cosines: 1 = all point there, 0 = no more to it than away from it. */
+  readonly toward: number
+  /** Rank correlation of size against distance to the focal point: 1 = they fall all the way. */
+  readonly cascade: number | null
+  readonly words: string
+}
+
+/** Farther off than this an element breaks the flow, degrees; nearer to the focal point than this it has no way to point, mm (common practice). */
+export const BREAKS = 35
+export const AT_FOCUS = 8
+
+/** How a look flows to its focal point. */
+export function flowOf(look: Pick<Look, 'steps' | 'focus'>, world: World): Flow {
+  const elements = look.steps.flatMap(step =>
+    kindOf(step)
+      .pointers(step, world)
+      .flatMap((p): FlowElement[] => {
+        const far = distance(p.at, look.focus)
+        if (p.heading === null || far < AT_FOCUS) return []
+        const aim = bearingOn(world.ground, p.at, look.focus)
+        const heading = towards(p.heading, p.both, aim)
+        return [
+          {
+            stepId: step.id,
+            label: step.label,
+            twin: p.twin,
+            at: p.at,
+            heading: wrapDegrees(heading),
+            aim,
+            off: wrapDegrees(heading - aim),
+            size: p.size,
+            far,
+          },
+        ]
+      }),
+  )
+  const together = meanResultantLength(elements.map(e => e.off))
+  const mean = elements.length
+    ? elements.reduce((s, e) => s + Math.cos((e.off * Math.PI) / 180), 0) / elements.length
+    : 0
+  return {
+    elements,
+    together,
+    toward: mean,
+    cascade: rankCorrelation(
+      elements.map(e => e.size),
+      elements.map(e => e.far),
+    ),
+    words: wordsOf(elements.length, mean),
+  }
+}
+
+const wordsOf = (n: number, toward: number): string =>
+  n === 0
+    ? 'nothing here has a direction yet'
+    : toward > 0.9
+      ? 'all flows to one point'
+      : toward > 0.7
+        ? 'flows well'
+        : toward > 0.4
+          ? 'flows in part'
+          : 'pulls apart'
+
+/** The way in which a fresh texture lies: down on the forehead, up toward the top of the nose on the cheeks, else at the focal point. */
+export function usualHeading(ground: Ground, at: Point, focus: Point): number {
+  const zone = zoneAt(ground, at)
+  const plain = zone ? plainZone(zone) : ''
+  if (plain === 'forehead') return 180
+  if (ground.face && ['cheek', 'cheekbone', 'jaw', 'chin', 'muzzle', 'under-eye'].includes(plain))
+    return bearingOn(ground, at, ground.face.landmarks.mid.nasion)
+  return distance(at, focus) < AT_FOCUS ? 180 : bearingOn(ground, at, focus)
+}

@@ -1,0 +1,177 @@
+import { bearing, boxOf, distance, offset, type Point } from '../../../geometry'
+import { HANDS } from '../../../order'
+import { BRUSHES, brushFilm, opacityOf } from '../../../paint'
+import { roundOn } from '../../../skin'
+import { dotsAlong, dotShape, valuesOf, type Dot } from '../../../stroke'
+import { anchorOf, inTheFlat, liesOf, onSkinBy } from '../../placement'
+import { BY_DISTANCE, evenly, regionFrom, sourceRings, stepOf } from '../contour'
+import type { CardLine, Moves, Pointer, StepKind } from '../kind'
+import { carryParams, carrySource, growParams } from '../lengths'
+import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, whereOfMark } from '../marks'
+import { laidPaint } from '../paints'
+import { printedRings, type Print } from '../print'
+import type { World } from '../world'
+import { AROUND_DOTS, dotsSchema, paramsOfRun, roomForRun, RUN_WORDS, type DotsStep } from './schema'
+
+/** Dots around what a step names, so many on each piece as it is long. */
+function dotsAround(step: DotsStep, world: World): Dot[] {
+  const value = valuesOf(AROUND_DOTS, step.params)
+  const region = step.of ? regionFrom(sourceRings(step.of, step.id, world)) : []
+  const lines = offset(region, value.distance).map(poly => evenly(poly.outer))
+  const total = lines.reduce((s, l) => s + l.length, 0)
+  return lines.flatMap(line => {
+    const count = Math.max(1, Math.round((value.count * line.length) / total))
+    return dotsAlong(line, true, { ...value, count })
+  })
+}
+
+/** The dots of a step on the skin, by its sides. */
+export function dotsOf(step: DotsStep, world: World): { dots: Dot[]; twin: boolean }[] {
+  const { run } = step
+  if (run === 'around') return [{ twin: false, dots: dotsAround(step, world) }]
+  return liesOf(step, world.ground).map(lie => ({
+    twin: lie.twin,
+    dots: onSkinBy(
+      lie,
+      world,
+      h => dotShape(run).draw(h, step.params),
+      (dot, to) => ({ ...dot, at: to(dot.at) }),
+    ),
+  }))
+}
+
+const all = (step: DotsStep, world: World) => dotsOf(step, world).flatMap(s => s.dots)
+/** A dot stands up from the brush: it is thicker than a line (common practice). */
+const THICKER = 1.25
+const filmOf = ({ brush }: DotsStep): number => brushFilm(brush) * THICKER
+
+function printsOf(step: DotsStep, world: World): Print[] {
+  const film = filmOf(step)
+  const rings = all(step, world).map(d =>
+    roundOn(world.ground.surface, d.at, d.size / 2, d.size > 3 ? 32 : 20),
+  )
+  return [
+    {
+      rings,
+      spread: null,
+      paints: [laidPaint(step.paint, world)],
+      axis: null,
+      strips: null,
+      film,
+      opacity: opacityOf(film),
+      softness: 0.08,
+      grain: 0,
+    },
+  ]
+}
+
+function linesOf(step: DotsStep, world: World): CardLine[] {
+  const where = whereOfMark(step, world)
+  const n = all(step, world).length
+  const { first, last } = step.params
+  return [
+    {
+      label: 'dots',
+      text: `${n}, ${RUN_WORDS[step.run]}, ${first === last ? `${first} mm` : `${first} mm down to ${last} mm`}`,
+    },
+    ...(where === null ? [] : [{ label: 'where', text: where }]),
+    {
+      label: 'colour',
+      text: `${step.paint.name}, ${BRUSHES[step.brush].name}, fully loaded for the big ones`,
+    },
+  ]
+}
+
+function pointersOf(step: DotsStep, world: World): Pointer[] {
+  const { run } = step
+  if (run === 'around') return []
+  return liesOf(step, world.ground).map((lie): Pointer => {
+    const dots = inTheFlat(
+      lie,
+      world,
+      h => dotShape(run).draw(h, step.params),
+      (dot, to) => ({ ...dot, at: to(dot.at) }),
+    )
+    const middle: Point = anchorOf(dots.map(d => d.at))
+    const a = dots[0]
+    const b = dots.at(-1)
+    const straight = (run === 'row' || run === 'threes') && a && b && distance(a.at, b.at) > 1
+    // Dots that all are of one size have no way of their own.
+    return {
+      at: anchorOf(lie.points),
+      heading: straight && a.size > b.size ? bearing(a.at, b.at) : null,
+      size: Math.max(0, ...dots.map(d => 2 * distance(d.at, middle) + d.size)),
+      twin: lie.twin,
+    }
+  })
+}
+
+const silhouetteOf = (step: DotsStep, world: World) => quickRings(printsOf, step, world)
+
+const usual = markMoves(pointersOf)
+const moves: Moves<DotsStep> = {
+  ...usual,
+  carry(step, transfer) {
+    const by = carryHandles(step, transfer)
+    carrySource(step, transfer)
+    carryParams(step, paramsOfRun(step.run), by)
+  },
+  grow(step, world, by) {
+    usual.grow(step, world, by)
+    growParams(step, paramsOfRun(step.run), by)
+  },
+}
+
+/** Runs of dots, set down or around something. */
+export const dotsKind: StepKind<DotsStep> = {
+  kind: 'dots',
+  words: 'dots',
+  schema: dotsSchema,
+  sheets: () => [],
+  paintPlaces: step => [{ path: ['paint'], ref: step.paint }],
+  lays: (step, world) => [
+    {
+      refs: [step.paint],
+      mg:
+        (all(step, world).reduce((s, d) => s + (Math.PI / 4) * d.size ** 2, 0) / 100) *
+        brushFilm(step.brush) *
+        THICKER,
+    },
+  ],
+  tool: step => step.brush,
+  effort(step, world) {
+    const dots = all(step, world)
+    const loads = Math.max(1, Math.ceil(dots.reduce((s, d) => s + d.size, 0) / 30))
+    return { seconds: HANDS.dot * dots.length + HANDS.brushLoad * loads, loads }
+  },
+  dries: () => 45,
+  waits: () => false,
+  prints: printsOf,
+  outlines: () => [],
+  boxes: (step, world) =>
+    all(step, world).map(d => boxOf(roundOn(world.ground.surface, d.at, d.size / 2, 8))),
+  silhouette: silhouetteOf,
+  contour: (step, world) => printsOf(step, { ...world, flat: true, quick: true }).flatMap(printedRings),
+  keepsFree: () => [],
+  follows: step => stepOf(step.of),
+  boundTo: () => null,
+  anchor: anchorOfMark,
+  pointers: pointersOf,
+  held: () => 'mark',
+  hit: (step, world, at) => hitMark(step, silhouetteOf(step, world), world, at),
+  handling: step => ({ room: roomForRun(step.run), outline: 'open', words: 'handles' }),
+  moves,
+  cautions: {
+    keepOff: () => ['shift'],
+    byHand: step => (step.run === 'around' ? BY_DISTANCE : 'move its handles, or make it smaller'),
+    takesUpBase: true,
+  },
+  lines: linesOf,
+  fields: () => FIELDS,
+}
+
+const FIELDS = [
+  { control: 'dots', path: '', label: 'Dots' },
+  { control: 'handles', path: 'points', label: 'Where' },
+  { control: 'twin', path: 'twin', label: 'Twin' },
+] as const

@@ -1,0 +1,31 @@
+import type { BrushForm, BrushId } from '../../../paint'
+import { param, PRESS, type Param } from '../../../stroke'
+
+const LIGHT = { ...PRESS, usual: 45 }
+
+/** Lines that follow something else instead of handles of their own. */
+export const AROUND = {
+  outline: {
+    words: 'outline',
+    forms: ['round', 'dagger'],
+    brush: 'round2',
+    params: [LIGHT, param('distance', 'distance', 'mm', -4, 12, 0.2, 0)],
+  },
+  halfOutline: {
+    words: 'jagged half outline',
+    forms: ['round', 'dagger'],
+    brush: 'round2',
+    params: [
+      { ...PRESS, usual: 60 },
+      param('distance', 'distance', 'mm', -2, 8, 0.2, 0.4),
+      param('side', 'side, from the top', '°', -180, 180, 15, 135),
+      param('share', 'how far round', '%', 10, 90, 5, 45),
+      param('jag', 'jaggedness', '%', 0, 100, 10, 50),
+    ],
+  },
+} as const satisfies Record<
+  string,
+  { words: string; forms: readonly BrushForm[]; brush: BrushId; params: readonly Param[] }
+>
+export type AroundId = keyof typeof AROUND
+export const AROUND_IDS = Object.keys(AROUND) as AroundId[]

@@ -1,0 +1,73 @@
+import { bearing, offset, ringCentroid, type Point, type Polygon } from '../../../geometry'
+import { BRUSHES, widthAt, type BrushId } from '../../../paint'
+import { jitter, thinThickThin, valuesOf, type Params, type Spine, type Values } from '../../../stroke'
+import type { Source } from '../../document'
+import { onSurfaceAway } from '../../placement'
+import { evenly, regionFrom, sourceRings, stepOf } from '../contour'
+import type { World } from '../world'
+import { AROUND, type AroundId } from './around'
+
+/** A closed line around a region, thicker where it turns toward the ground: a line of one width looks printed. */
+function outlineSpines(
+  print: readonly Polygon[],
+  value: Values<(typeof AROUND)['outline']['params']>,
+  brush: BrushId,
+  { ground }: World,
+): Spine[] {
+  const thick = widthAt(brush, value.press / 100)
+  const thin = BRUSHES[brush].least
+  const away = value.distance + thick / 2
+  return offset(print, away).map(poly => {
+    const line = onSurfaceAway(evenly(poly.outer), print, away, ground.surface)
+    const swell = (i: number) => 0.62 + 0.38 * Math.sin(((2 * Math.PI * i) / line.length) * 2 + 1)
+    return { points: line, closed: true, widths: line.map((_, i) => thin + (thick - thin) * swell(i)) }
+  })
+}
+
+/** A half outline lies on one side of what it goes around, and on the mirrored side for what lies across the midline from its host. */
+function halfOutlineSpine(
+  poly: Polygon,
+  n: number,
+  value: Values<(typeof AROUND)['halfOutline']['params']>,
+  brush: BrushId,
+  host: { readonly anchor: Point | null; readonly turned: boolean },
+  { ground }: World,
+): Spine {
+  const grown = value.distance ? (offset([poly], value.distance)[0] ?? poly) : poly
+  const line = onSurfaceAway(evenly(grown.outer), [poly], value.distance, ground.surface)
+  const middle = ringCentroid(poly.outer)
+  const { anchor } = host
+  const mirror =
+    anchor !== null &&
+    Math.abs(anchor[0]) > 3 &&
+    !host.turned &&
+    Math.sign(middle[0]) !== Math.sign(anchor[0])
+  const wanted = mirror ? -value.side : value.side
+  const turn = (q: Point) => Math.abs(((bearing(middle, q) - wanted + 540) % 360) - 180)
+  const start = line.reduce((best, q, i) => (turn(q) < turn(line[best]!) ? i : best), 0)
+  const half = Math.round((line.length * value.share) / 200)
+  const at = (k: number) => (((start + k - half) % line.length) + line.length) % line.length
+  const run = Array.from({ length: 2 * half + 1 }, (_, k) => line[at(k)]!)
+  const jag = value.jag / 100
+  const taper = thinThickThin(widthAt(brush, value.press / 100), 0.15)
+  const jagged = (k: number) => 1 - jag * (0.45 + 0.45 * jitter(Math.floor(k / 2), n))
+  return { points: run, widths: run.map((_, k) => taper(k / Math.max(1, run.length - 1)) * jagged(k)) }
+}
+
+/** The pulls of a line around something, on the skin. */
+export function aroundSpines(
+  shape: AroundId,
+  source: Source,
+  given: Params,
+  brush: BrushId,
+  asking: string,
+  world: World,
+): Spine[] {
+  const print = regionFrom(sourceRings(source, asking, world))
+  if (shape === 'outline') return outlineSpines(print, valuesOf(AROUND.outline.params, given), brush, world)
+  const id = stepOf(source)
+  const found = id === null ? undefined : world.host?.(id)
+  const host = { anchor: found?.anchor ?? null, turned: found?.step.twin.rule === 'turn' }
+  const value = valuesOf(AROUND.halfOutline.params, given)
+  return print.map((poly, n) => halfOutlineSpine(poly, n, value, brush, host, world))
+}

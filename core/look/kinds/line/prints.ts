@@ -1,0 +1,71 @@
+import type { Ring } from '../../../geometry'
+import { brushFilm, opacityOf, wetBlend } from '../../../paint'
+import { ribbons } from '../../../skin'
+import type { LaidPaint, Print } from '../print'
+import { cakeStrips, laidPaint } from '../paints'
+import type { World } from '../world'
+import type { LineStep } from './schema'
+import { sidesOf } from './sides'
+
+/** Steps in which two colours on one brush run into each other, as shares of the second. */
+const BLEND = [0, 0.04, 0.14, 0.32, 0.54, 0.75, 0.9, 0.97, 1]
+
+/** One of the paints across a brush, with the share of the width at which it ends. */
+interface Strip {
+  readonly paint: LaidPaint
+  readonly end: number
+}
+
+/** Light running into dark. */
+function blend(light: LaidPaint, dark: LaidPaint): Strip[] {
+  return BLEND.map((share, i) => ({
+    paint: {
+      optics:
+        share <= 0 ? light.optics : share >= 1 ? dark.optics : wetBlend(light.optics, dark.optics, share),
+      finish: share < 0.5 ? light.finish : dark.finish,
+    },
+    end: (i + 1) / BLEND.length,
+  }))
+}
+
+/** Paints across the brush from its light end to its dark one. */
+function stripsOf({ load }: LineStep, world: World): Strip[] {
+  switch (load.kind) {
+    case 'one':
+      return [{ paint: laidPaint(load.paint, world), end: 1 }]
+    case 'double':
+      return blend(laidPaint(load.light, world), laidPaint(load.dark, world))
+    case 'cake': {
+      const { paints, ends } = cakeStrips(load.cake, world)
+      return paints.map((paint, i) => ({ paint, end: ends[i]! }))
+    }
+  }
+}
+
+/** Share of the width that a strip goes on beneath the next, so that no skin shows between. */
+const OVERLAP = 0.04
+
+/** A film for each paint across the brush, on both sides. */
+export function printsOf(step: LineStep, world: World): Print[] {
+  const across = stripsOf(step, world)
+  const film = brushFilm(step.brush)
+  return sidesOf(step, world).flatMap(({ spines, mirror }) => {
+    const rings: Ring[][] = across.map(() => [])
+    const right = (step.dark === 'right') !== mirror
+    const ends = [0, ...across.map(s => s.end)]
+    const cuts = ends.map(e => (right ? e - 0.5 : 0.5 - e))
+    for (const s of spines)
+      ribbons(world.ground.surface, s, cuts, OVERLAP).forEach((r, i) => rings[i]!.push(...r))
+    return across.map(({ paint }, i): Print => ({
+      rings: rings[i]!,
+      spread: null,
+      paints: [paint],
+      axis: null,
+      strips: null,
+      film,
+      opacity: opacityOf(film),
+      softness: across.length > 1 ? 0.22 : 0.1,
+      grain: across.length > 1 ? 0.2 : 0.08,
+    }))
+  })
+}

@@ -1,0 +1,72 @@
+import { clockwise, type Ring } from '../../../geometry'
+import { opacityOf } from '../../../paint'
+import { layOn, type Laid } from '../../../skin'
+import type { PreparedSheet } from '../../../stencil'
+import { contactGaps } from '../../placement'
+import { flakesOn, WHITE_GLITTER } from '../flakes'
+import type { Print } from '../print'
+import type { World } from '../world'
+import { passFilm } from './effort'
+import { loadPrint } from './load'
+import { ownNumber, paintedOpenings, passNumbers, twinMirrors } from './openings'
+import { placementsOf } from './placements'
+import type { Pass, SheetStep } from './schema'
+import { spreadOf } from './spread'
+
+/** One pass of a sheet where it lies, with the openings that it paints there and how far each creeps. */
+interface LaidPass {
+  readonly pass: Pass
+  readonly sheet: PreparedSheet
+  readonly laid: Laid
+  readonly numbers: readonly number[]
+  readonly spread: readonly number[]
+}
+
+function passPrint({ pass, sheet, laid, numbers, spread }: LaidPass, world: World): Print {
+  const film = passFilm(pass, world)
+  const openings = numbers.map(n => [sheet.openings[n]!.outer, ...sheet.openings[n]!.holes])
+  return {
+    rings: openings.flat().map(laid.ring),
+    spread: openings.flatMap((rings, k) => rings.map(() => spread[k]!)),
+    ...loadPrint(pass.load, sheet, numbers, laid, world),
+    film,
+    opacity: opacityOf(film),
+    softness: 0.12,
+    grain: pass.tool === 'dauber' ? 0.25 : 0.4,
+  }
+}
+
+/** The films of every pass, of the sheet itself and of its twin. */
+export function printsOf(step: SheetStep, world: World): Print[] {
+  const sheet = world.stencil(step.stencil)
+  if (!sheet) return []
+  const placements = placementsOf(step, world)
+  const mirrored = twinMirrors(step, placements, world)
+  const painted = paintedOpenings(step, world)
+  return placements.flatMap((placement, i) => {
+    const laid = layOn(world.ground.surface, placement, world.quick)
+    const gaps = world.flat ? null : contactGaps(sheet, placement, world, painted[i]!)
+    return step.passes.flatMap((pass, index): Print[] => {
+      const numbers = passNumbers(pass, sheet, i > 0 && mirrored)
+      const spread = spreadOf(step, pass, numbers, gaps, world, index)
+      const print = passPrint({ pass, sheet, laid, numbers, spread }, world)
+      return pass.glitter ? [print, flakesOn(print.rings, 'fine', WHITE_GLITTER, 0.9, step.id)] : [print]
+    })
+  })
+}
+
+/** Some openings as they lie, of its twin too: only what is printed can be gone around, and the twin of an even sheet prints the mirrored ones. */
+export function openingRings(step: SheetStep, numbers: readonly number[], world: World): Ring[] {
+  const sheet = world.stencil(step.stencil)
+  if (!sheet) return []
+  const printed = paintedOpenings(step, world)
+  const asTwin = ownNumber(step, world)
+  return placementsOf(step, world).flatMap((place, i) => {
+    const laid = layOn(world.ground.surface, place, true)
+    return numbers
+      .map(n => (i ? asTwin(n) : n))
+      .flatMap(n =>
+        sheet.openings[n] && printed[i]!.has(n) ? clockwise([laid.ring(sheet.openings[n].outer)]) : [],
+      )
+  })
+}

@@ -1,0 +1,62 @@
+import type { z } from 'zod'
+import type { PaintRef } from '../document'
+import { dotsKind } from './dots'
+import { gemKind } from './gem'
+import { glitterKind } from './glitter'
+import type { StepKind } from './kind'
+import { lineKind } from './line'
+import { lipsKind } from './lips'
+import { sheetKind } from './sheet'
+import { washKind } from './wash'
+
+/** Every kind of step: adding one is a folder and a line here. */
+export const KINDS = {
+  wash: washKind,
+  sheet: sheetKind,
+  line: lineKind,
+  dots: dotsKind,
+  gem: gemKind,
+  glitter: glitterKind,
+  lips: lipsKind,
+}
+
+export type KindName = keyof typeof KINDS
+/** The step of a kind, by the kind's name. */
+export type StepOf<K extends KindName> = z.infer<(typeof KINDS)[K]['schema']>
+export type Step = { [K in KindName]: StepOf<K> }[KindName]
+
+/** The kind of a step, typed for that step. */
+export function kindOf<S extends Step>(step: S): StepKind<S> {
+  // The table pairs each name with the kind of just those steps, which TypeScript cannot follow through an index.
+  return KINDS[step.kind] as unknown as StepKind<S>
+}
+
+/** Whether a step is of a kind. */
+export const isKind = <K extends KindName>(kind: K, step: Step | null | undefined): step is StepOf<K> =>
+  step?.kind === kind
+
+/** The steps of a kind among others. */
+export const ofKind = <K extends KindName>(kind: K, steps: readonly Step[]): StepOf<K>[] =>
+  steps.filter(s => isKind(kind, s))
+
+/** Whether a step is a base: what others are drawn on, and no element by itself. */
+export const isBase = (step: Step): boolean => kindOf(step).cautions.isBase ?? false
+
+/** Whether a step is something loose, which others neither go around nor lie wet on. */
+export const isSparkle = (step: Step): boolean => kindOf(step).cautions.isSparkle ?? false
+
+/** Whether the handles of a step draw a closed outline. */
+export const isOutline = (step: Step): boolean => kindOf(step).handling(step).outline !== 'open'
+
+/** As many handles as a step can have. */
+export const mostHandles = (step: Step): number => kindOf(step).handling(step).room[1]
+
+/** Steps that lie on the skin by handles of their own. */
+export type MarkStep = Extract<Step, { points: unknown }>
+export const isMark = (step: Step): step is MarkStep => 'points' in step
+
+/** The paints that a step uses, split cakes as one. */
+export const paintsOf = (step: Step): PaintRef[] =>
+  kindOf(step)
+    .paintPlaces(step)
+    .map(({ ref: { id, name, colour } }) => ({ id, name, colour }))

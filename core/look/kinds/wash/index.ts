@@ -1,0 +1,168 @@
+import { boxOf, type Point } from '../../../geometry'
+import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
+import { filmOf, opacityOf, TOOLS } from '../../../paint'
+import { zoneWords } from '../../../skin'
+import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
+import { flakesOn, WHITE_GLITTER } from '../flakes'
+import { keptFreeByZones } from '../keepsFree'
+import type { CardLine, Effort, Moves, StepKind } from '../kind'
+import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, twinWords } from '../marks'
+import { laidPaint } from '../paints'
+import { printedRings, type Print } from '../print'
+import { toolIn, type World } from '../world'
+import { axisAfter, axisFor, carriedAxis, isCentred, mappedAxis } from './axis'
+import { lipsUnder, outlinesOf, toldFree, washArea, washRings, washSides } from './region'
+import { washSchema, type Wash } from './schema'
+
+/** A hand keeps an eye on as many handles of a drawn outline as this. */
+const MOST_DRAWN = 40
+
+const filmOn = (wash: Wash, world: World): number => filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs)
+
+function printsOf(wash: Wash, world: World): Print[] {
+  const film = filmOn(wash, world)
+  const paints = wash.colours.map(c => laidPaint(c, world))
+  const twin = twinMap(world.ground, wash.twin)
+  const across = twin && ((p: Point): [number, number] => [...twin(p)])
+  // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the sponge.
+  const kept = toldFree(wash, world.ground).map(p => p.outer)
+  const free = kept.length ? { free: kept } : {}
+  return washSides({ ...wash, free: undefined }, world.ground).flatMap((rings, side): Print[] => {
+    const axis = paints.length < 2 ? null : side && across ? mappedAxis(wash.axis, across) : wash.axis
+    const print: Print = {
+      rings,
+      ...free,
+      spread: null,
+      paints,
+      axis,
+      strips: null,
+      film,
+      opacity: opacityOf(film),
+      softness: TOOLS[wash.tool].rim,
+      grain: 0.35,
+    }
+    const glitter = () => flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)
+    return wash.glitter ? [print, { ...glitter(), ...free }] : [print]
+  })
+}
+
+function whereOf(wash: Wash, { ground, finger = FINGER_MM }: World): string {
+  if (wash.points.length) {
+    const { landmark } = whereIs(ground, anchorOf(wash.points), null, finger)
+    return `drawn outline, ${landmark}${twinWords(wash.twin)}`
+  }
+  return wash.zones
+    .map(id => `${zoneWords(id)}${ground.zone(id) ? '' : ` (there is none on a ${ground.words})`}`)
+    .join(', ')
+}
+
+function linesOf(wash: Wash, world: World): CardLine[] {
+  const { ground } = world
+  const { colours, axis, tool, wetness, dabs } = wash
+  const names = colours.map(c => c.name)
+  const lips = lipsUnder(outlinesOf(wash, ground).flat(), wash, ground) ? ['lips'] : []
+  const free: string[] = [...lips, ...(wash.free ?? [])]
+  const left = free.length ? [`${free.join(' and ')} left free`] : []
+  const way = axis.kind === 'out' ? 'from the middle out' : 'along the line'
+  const layers = `${dabs} ${dabs === 1 ? 'layer' : 'layers'}`
+  const glitter = wash.glitter ? ', fine glitter while wet' : ''
+  return [
+    { label: 'where', text: [whereOf(wash, world), ...left].join('; ') },
+    { label: 'colour', text: names.length === 1 ? names[0]! : `${names.join(' to ')}, ${way}` },
+    { label: 'tool', text: `${TOOLS[tool].name}, ${wetness}, ${layers}${glitter}` },
+  ]
+}
+
+function effortOf(wash: Wash, world: World): Effort {
+  const area = washArea(wash, world.ground)
+  const tool = toolIn(world, wash.tool)
+  const loads = loadsFor(area, filmOf(tool, wash.wetness, 1), wash.dabs, tool)
+  const blend = HANDS.blend * (wash.colours.length - 1)
+  const reload = HANDS.reload * Math.max(loads, wash.colours.length)
+  return {
+    loads,
+    seconds: reload + dabSeconds(area, wash.dabs, tool) + blend + (wash.glitter ? HANDS.glitter : 0),
+  }
+}
+
+const moves: Moves<Wash> = {
+  ...markMoves(() => []),
+  carry(wash, transfer) {
+    const { from, to, map, zones } = transfer
+    const { axis } = wash
+    const centred = axis.kind === 'out' && isCentred(wash, from)
+    if (wash.zones.length) wash.zones = zones(wash.zones)
+    carryHandles(wash, transfer)
+    wash.axis = centred ? axisFor(washSides(wash, to)[0]!) : carriedAxis(axis, map)
+  },
+  reshape(wash, points, ground) {
+    wash.axis = axisAfter(wash, { ...wash, points }, ground)
+    wash.points = points
+  },
+  becomeTwin(own, wash, _lie, ground) {
+    own.axis = axisAfter(wash, own, ground)
+  },
+}
+
+const silhouetteOf = (wash: Wash, world: World) => quickRings(printsOf, wash, world)
+
+/** A base over zones or on a drawn outline. */
+export const washKind: StepKind<Wash> = {
+  kind: 'wash',
+  words: 'base',
+  schema: washSchema,
+  sheets: () => [],
+  paintPlaces: wash => wash.colours.map((ref, i) => ({ path: ['colours', i], ref })),
+  lays: (wash, world) => [
+    { refs: wash.colours, mg: (washArea(wash, world.ground) / 100) * filmOn(wash, world) },
+  ],
+  tool: wash => wash.tool,
+  effort: effortOf,
+  dries: wash => dryingSeconds(wash.wetness, true),
+  waits: () => false,
+  prints: printsOf,
+  outlines: () => [],
+  boxes: (wash, { ground }) => washRings(wash, ground).map(r => boxOf(r)),
+  silhouette: silhouetteOf,
+  contour: (wash, world) =>
+    printsOf({ ...wash, glitter: false }, { ...world, flat: true, quick: true }).flatMap(printedRings),
+  keepsFree: ({ zones }, ground) => (zones.length ? keptFreeByZones(ground, zones.includes('lips')) : []),
+  follows: () => null,
+  boundTo: () => null,
+  anchor: anchorOfMark,
+  pointers: () => [],
+  held: () => 'base',
+  hit: (wash, world, at) => (wash.points.length ? hitMark(wash, silhouetteOf(wash, world), world, at) : null),
+  handling: wash => ({
+    room: wash.points.length ? [3, MOST_DRAWN] : [0, 0],
+    outline: !wash.points.length ? 'open' : wash.straight ? 'straight' : 'closed',
+    words: 'handles',
+  }),
+  moves,
+  cautions: {
+    keepOff: ({ zones }) => (zones.length ? ['zones'] : ['redraw', 'shift']),
+    byHand: () => 'draw its outline round it',
+    isBase: true,
+  },
+  lines: linesOf,
+  // A base over zones has neither handles nor a twin, and leaves free what nobody paints by itself.
+  fields: wash => (wash.points.length ? DRAWN : OVER_ZONES),
+}
+
+const PLACE = { control: 'zones', path: 'zones', label: 'Where' } as const
+const HOW = [
+  { control: 'paints', path: 'colours', label: 'Colours, light to dark' },
+  { control: 'axis', path: 'axis', label: 'They run' },
+  { control: 'tool', path: 'tool', label: 'Tool' },
+  { control: 'wetness', path: 'wetness', label: 'Wetness' },
+  { control: 'dabs', path: 'dabs', label: 'Layers' },
+  { control: 'switch', path: 'glitter', label: 'Fine glitter while wet' },
+] as const
+const OVER_ZONES = [PLACE, ...HOW]
+const DRAWN = [
+  PLACE,
+  { control: 'handles', path: 'points', label: 'Its outline' },
+  { control: 'twin', path: 'twin', label: 'Twin' },
+  { control: 'free', path: 'free', label: 'Left free' },
+  ...HOW,
+] as const

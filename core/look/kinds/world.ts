@@ -1,0 +1,60 @@
+import type { Point, Ring } from '../../geometry'
+import {
+  EDGE_SPREAD,
+  TOOLS,
+  type FilmState,
+  type Paint,
+  type Tool,
+  type ToolId,
+  type Wetness,
+} from '../../paint'
+import type { Memo } from '../../memo'
+import type { Ground } from '../../skin'
+import type { PreparedSheet } from '../../stencil'
+import type { BaseStep } from '../document'
+
+/** A step of the look as those that go around it see it. */
+export interface Host {
+  readonly step: BaseStep
+  /** The point that stands for it on the face, mm; null when it covers a region. */
+  readonly anchor: Point | null
+  /**
+   * The rings that it covers on the skin, of its twin too, mm.
+   * @param openings only these openings of its sheet; null for all that it prints
+   */
+  readonly rings: (openings: readonly number[] | null, world: World) => Ring[]
+}
+
+/** What a look is read against: what it is painted on, the sheets and paints it names, and its own steps as hosts. */
+export interface World {
+  readonly ground: Ground
+  readonly stencil: (id: string) => PreparedSheet | undefined
+  /** A paint of the kit; undefined when the kit has it no more. */
+  readonly paint: (id: string) => Paint | undefined
+  /** Edge spread of a tool at a wetness on dry skin, mm; the starting values when left out. */
+  readonly edge?: (tool: ToolId, wetness: Wetness) => number
+  /** A tool as this painter has it; the starting values when left out. */
+  readonly tool?: (id: ToolId) => Tool
+  /** What a step finds beneath it; dry when left out. */
+  readonly under?: (stepId: string) => FilmState
+  /**
+   * A step of the look, for those that go around another's print; none when left out.
+   * @param before only when it comes before this step, so that nothing goes around itself
+   */
+  readonly host?: (id: string, before?: string) => Host | undefined
+  /** Where results are kept that are asked for again and again; nothing is when left out. */
+  readonly memo?: Memo
+  /** Leave the lift of sheets out of the spread: quicker, for vector drawings. */
+  readonly flat?: boolean
+  /** Width of the painter's finger, mm; a usual one when left out. */
+  readonly finger?: number
+  /** Lay sheets more coarsely, for what moves under the hand. */
+  readonly quick?: boolean
+}
+
+/** A tool as the world knows it. */
+export const toolIn = (world: Pick<World, 'tool'>, id: ToolId): Tool => world.tool?.(id) ?? TOOLS[id]
+
+/** The edge spread of a tool at a wetness on dry skin, mm, as the world knows it. */
+export const edgeIn = (world: Pick<World, 'edge'>, tool: ToolId, wetness: Wetness): number =>
+  world.edge?.(tool, wetness) ?? EDGE_SPREAD[tool][wetness]

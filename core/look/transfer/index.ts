@@ -1,0 +1,2 @@
+export * from './pointMap'
+export * from './transfer'

@@ -1,0 +1,85 @@
+import { tenth, tenthPoint } from '../../geometry'
+import type { Canvas } from '../../skin'
+import type { Candidate, Seat } from '../../stencil'
+import { kindOf, ofKind, type Step, type Transfer, type World } from '../kinds'
+import { groundFor, type Look } from '../look'
+import { settle } from '../composition/settle'
+import { pointMap } from './pointMap'
+import { smallerSheet } from './smaller'
+import { movedZones } from './zones'
+
+/** What of a moved look does not fit its new canvas, with the best smaller sheet where there is one. */
+export interface Misfit {
+  readonly stepId: string
+  readonly label: string
+  readonly sentence: string
+  readonly instead: Seat | null
+}
+
+/** A look on its new canvas, and what of it does not fit there. */
+export interface Moved {
+  readonly look: Look
+  readonly misfits: Misfit[]
+}
+
+/**
+ * Moves a whole look to another canvas: positions follow landmarks and zones, sheets keep their size. What then no longer fits is listed,
+ * with the best smaller sheet of the drawer.
+ * @param drawer the sheets that may be proposed
+ */
+export function movedTo(
+  look: Look,
+  canvas: Canvas,
+  age: number,
+  stencil: World['stencil'],
+  drawer: readonly Candidate[] = [],
+): Moved {
+  const from = groundFor(look)
+  const next: Look = structuredClone({ ...look, canvas: canvas as Look['canvas'] })
+  next.skin.age = age
+  const to = groundFor(next)
+  const transfer: Transfer = { from, to, map: pointMap(from, to), zones: ids => movedZones(ids, to) }
+  next.focus = tenthPoint(transfer.map(look.focus))
+  for (const step of next.steps) kindOf<Step>(step).moves.carry(step, transfer)
+  settle(next.steps)
+  const world: World = { ground: to, stencil, paint: () => undefined }
+  return { look: next, misfits: next.steps.flatMap(step => misfitOf(step, world, next, drawer) ?? []) }
+}
+
+function misfitOf(step: Step, world: World, { focus }: Look, drawer: readonly Candidate[]): Misfit | null {
+  const found = kindOf(step).moves.misfit(step, world)
+  if (!found) return null
+  const { sentence, sheet } = found
+  return {
+    stepId: step.id,
+    label: step.label,
+    sentence,
+    instead: sheet ? smallerSheet(sheet.sheet, sheet.placement, world.ground, focus, drawer) : null,
+  }
+}
+
+/** A look with some misfits' sheets replaced by what was proposed for them. */
+export function withSmallerSheets(
+  look: Look,
+  misfits: readonly Misfit[],
+  nameOf: (id: string) => string | undefined,
+): Look {
+  const next = structuredClone(look)
+  for (const step of ofKind('sheet', next.steps)) {
+    const seat = misfits.find(m => m.stepId === step.id)?.instead
+    if (!seat) continue
+    Object.assign(step, {
+      stencil: seat.id,
+      at: tenthPoint(seat.at),
+      tilt: tenth(seat.tilt),
+      side: seat.side,
+      grip: [0, 0],
+      register: null,
+      label: nameOf(seat.id)?.slice(0, 60) ?? step.label,
+    })
+    step.twin.own = null
+    for (const pass of step.passes)
+      pass.openings = seat.openings ? { use: 'chosen', numbers: [...seat.openings] } : { use: 'all' }
+  }
+  return next
+}

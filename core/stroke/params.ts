@@ -1,0 +1,53 @@
+/** A number that shapes a stroke, with its bounds and what it is when nobody says. */
+export interface Param<N extends string = string> {
+  readonly name: N
+  readonly words: string
+  readonly unit: 'mm' | '°' | '%' | ''
+  readonly least: number
+  readonly most: number
+  readonly step: number
+  readonly usual: number
+}
+/** Numbers by their names, as a look keeps them. */
+export type Params = Readonly<Record<string, number>>
+/** Numbers by the names of their descriptors: a misspelt one does not compile. */
+export type Values<P extends readonly Param[]> = Readonly<Record<P[number]['name'], number>>
+
+/** Describes a number: its name in files, its words, unit, bounds, step of the control, and usual value. */
+export const param = <const N extends string>(
+  name: N,
+  words: string,
+  unit: Param['unit'],
+  least: number,
+  most: number,
+  step: number,
+  usual: number,
+): Param<N> => ({ name, words, unit, least, most, step, usual })
+
+/** The pressure of the brush, of which its width follows. */
+export const PRESS = param('press', 'pressure', '%', 5, 100, 5, 55)
+
+/** The numbers that some descriptors name; what a look does not say is as usual. */
+export function valuesOf<const P extends readonly Param[]>(params: P, given: Params): Values<P> {
+  const entries = params.map(q => [q.name, given[q.name] ?? q.usual])
+  // Built from the very descriptors whose names the type holds.
+  return Object.fromEntries(entries) as Values<P>
+}
+
+/** Everything a shape's numbers are when nobody says. */
+export const usualParams = (params: readonly Param[]): Record<string, number> =>
+  Object.fromEntries(params.map(q => [q.name, q.usual]))
+
+/** What is wrong with the numbers of a shape, as sentences; empty when nothing is. */
+export function paramProblems(params: readonly Param[], value: Params): string[] {
+  const known = new Set(params.map(q => q.name))
+  const unit = (q: Param) => (q.unit && q.unit !== '%' && q.unit !== '°' ? ` ${q.unit}` : q.unit)
+  return [
+    ...Object.keys(value)
+      .filter(k => !known.has(k))
+      .map(k => `has no number called "${k.slice(0, 30)}"`),
+    ...params
+      .filter(q => !(value[q.name]! >= q.least && value[q.name]! <= q.most))
+      .map(q => `needs "${q.name}" (${q.words}) from ${q.least} to ${q.most}${unit(q)}`),
+  ]
+}
