@@ -40,6 +40,14 @@ const close = () => {
   chosen.value = null
   adding.value = false
 }
+function addNew(): void {
+  chosen.value = null
+  adding.value = true
+}
+function open(id: string): void {
+  chosen.value = id
+  adding.value = false
+}
 const old = (p: Paint) => {
   const day = useBy(p)
   return day !== null && day < today
@@ -132,15 +140,7 @@ async function take(event: Event): Promise<void> {
               <a v-for="as in ['gpl', 'csv']" :key="as" class="btn" :href="`/api/paints/palette?as=${as}`"
                 ><Download :size="15" />{{ as.toUpperCase() }}</a
               >
-              <button
-                class="btn-main"
-                @click="
-                  adding = true
-                  chosen = null
-                "
-              >
-                <Plus :size="15" />Paint
-              </button>
+              <button class="btn-main" @click="addNew"><Plus :size="15" />Paint</button>
             </div>
             <ul class="grid grid-cols-[repeat(auto-fill,minmax(138px,1fr))] gap-2.5">
               <li v-for="p in shown" :key="p.id">
@@ -148,10 +148,7 @@ async function take(event: Event): Promise<void> {
                   class="block w-full overflow-hidden rounded-xl border-2 bg-card text-left"
                   :class="chosen === p.id ? 'border-mulberry' : 'border-rule hover:border-mulberry'"
                   :data-paint="p.id"
-                  @click="
-                    chosen = p.id
-                    adding = false
-                  "
+                  @click="open(p.id)"
                 >
                   <span v-if="p.strips.length" class="flex h-14"
                     ><span

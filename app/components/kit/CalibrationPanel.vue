@@ -37,6 +37,15 @@ const say = (value: number): string =>
 const start = computed(() =>
   of.value === 'edge' ? EDGE_SPREAD[tool.value][wetness.value] : TOOLS[tool.value][of.value],
 )
+function take(id: ToolId, measure: ToolMeasure): void {
+  tool.value = id
+  of.value = measure
+}
+function takeEdge(id: ToolId, at: Wetness): void {
+  tool.value = id
+  wetness.value = at
+  of.value = 'edge'
+}
 const cell = (on: boolean) => (on ? 'bg-mulberry text-white' : 'hover:bg-mulberry-wash')
 </script>
 
@@ -70,10 +79,7 @@ const cell = (on: boolean) => (on ? 'bg-mulberry text-white' : 'hover:bg-mulberr
                 class="-ml-1.5 rounded-md px-1.5 py-0.5 whitespace-nowrap"
                 :class="cell(tool === id && of === m)"
                 :data-tool="`${id} ${m}`"
-                @click="
-                  tool = id
-                  of = m
-                "
+                @click="take(id, m)"
               >
                 {{ words(m, toolKnown(kit.readings, id, m).value)
                 }}<span v-if="toolKnown(kit.readings, id, m).readings" class="ml-0.5 text-xs font-semibold"
@@ -86,11 +92,7 @@ const cell = (on: boolean) => (on ? 'bg-mulberry text-white' : 'hover:bg-mulberr
                 class="-ml-1.5 rounded-md px-1.5 py-0.5"
                 :class="cell(of === 'edge' && tool === id && wetness === w)"
                 :data-edge="`${id} ${w}`"
-                @click="
-                  tool = id
-                  wetness = w
-                  of = 'edge'
-                "
+                @click="takeEdge(id, w)"
               >
                 {{ edgeKnown(kit.readings, id, w).value.toFixed(2)
                 }}<span v-if="edgeKnown(kit.readings, id, w).readings" class="ml-0.5 text-xs font-semibold"

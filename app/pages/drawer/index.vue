@@ -12,6 +12,10 @@ const loading = ref(true)
 const importing = ref(false)
 const filter = reactive({ words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
 
+function imported(): void {
+  importing.value = false
+  void load()
+}
 async function load(): Promise<void> {
   try {
     await drawer.load()
@@ -144,12 +148,6 @@ watch(rows, () => virtual.value.measure())
         </div>
       </div>
     </div>
-    <ImportDialog
-      v-if="importing"
-      @close="
-        importing = false
-        load()
-      "
-    />
+    <ImportDialog v-if="importing" @close="imported" />
   </main>
 </template>

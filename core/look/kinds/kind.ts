@@ -190,6 +190,8 @@ export interface StepKind<S> {
   readonly anchor: (step: S) => Point | null
   /** What of it the eye follows. */
   readonly pointers: (step: S, world: World) => Pointer[]
+  /** Whether it can be given a twin, or another one. */
+  readonly mayTwin: (step: S) => boolean
   /** How the hand has hold of it: a sheet, something drawn, or a base beneath everything; null when it cannot be held. */
   readonly held: (step: S) => 'sheet' | 'mark' | 'base' | null
   /**

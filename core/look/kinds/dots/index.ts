@@ -157,6 +157,7 @@ export const dotsKind: StepKind<DotsStep> = {
   boundTo: () => null,
   anchor: anchorOfMark,
   pointers: pointersOf,
+  mayTwin: () => true,
   held: () => 'mark',
   hit: (step, world, at) => hitMark(step, silhouetteOf(step, world), world, at),
   handling: step => ({ room: roomForRun(step.run), outline: 'open', words: 'handles' }),

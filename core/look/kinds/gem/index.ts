@@ -125,6 +125,7 @@ export const gemKind: StepKind<GemStep> = {
   boundTo: () => null,
   anchor: step => anchorOf(step.points),
   pointers: pointersOf,
+  mayTwin: () => true,
   held: () => 'mark',
   hit: (step, world, at) => hitMark(step, silhouetteOf(step, world), world, at),
   handling: () => ({ room: [1, MOST_GEMS], outline: 'open', words: 'gems' }),

@@ -120,6 +120,7 @@ export const glitterKind: StepKind<GlitterStep> = {
   boundTo: step => step.on,
   anchor: anchorOfMark,
   pointers: () => [],
+  mayTwin: () => true,
   held: () => 'mark',
   hit: (step, world, at) => hitMark(step, silhouetteOf(step, world), world, at),
   handling: ({ area }) => ({

@@ -119,6 +119,7 @@ export const lineKind: StepKind<LineStep> = {
   boundTo: () => null,
   anchor: anchorOfMark,
   pointers: pointersOf,
+  mayTwin: () => true,
   held: () => 'mark',
   hit: (step, world, at) => hitMark(step, silhouetteOf(step, world), world, at),
   handling: step => ({ room: roomFor(step.shape), outline: 'open', words: 'handles' }),

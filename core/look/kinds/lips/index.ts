@@ -88,6 +88,7 @@ export const lipsKind: StepKind<LipsStep> = {
   boundTo: () => null,
   anchor: () => null,
   pointers: () => [],
+  mayTwin: () => false,
   held: () => 'mark',
   hit: (step, world, at) => (silhouetteOf(step, world).some(r => nearRing(r, at)) ? { twin: false } : null),
   handling: () => ({ room: [0, 0], outline: 'open', words: 'handles' }),

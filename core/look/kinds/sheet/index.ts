@@ -106,6 +106,7 @@ export const sheetKind: StepKind<SheetStep> = {
   boundTo: () => null,
   anchor: step => step.at,
   pointers: pointersOf,
+  mayTwin: step => step.register === null,
   held: () => 'sheet',
   hit: hitSheet,
   handling: () => ({ room: [0, 0], outline: 'open', words: 'handles' }),

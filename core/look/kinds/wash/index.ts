@@ -131,6 +131,7 @@ export const washKind: StepKind<Wash> = {
   boundTo: () => null,
   anchor: anchorOfMark,
   pointers: () => [],
+  mayTwin: wash => wash.points.length > 0,
   held: () => 'base',
   hit: (wash, world, at) => (wash.points.length ? hitMark(wash, silhouetteOf(wash, world), world, at) : null),
   handling: wash => ({

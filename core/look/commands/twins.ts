@@ -1,0 +1,53 @@
+import { tenth, tenthPoint } from '../../geometry'
+import { halfTurnAbout } from '../composition'
+import { NO_TWIN, type TwinRule } from '../document'
+import { exactTwin, kindOf, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
+import { liesOf, movedHandles } from '../placement'
+import { movesOf, onKind, onMark, onStep, Refused, type Command } from './command'
+import { addBehind } from './steps'
+
+/**
+ * Gives a step a twin by a rule, or takes it; a twin of its own place goes back to its rule. Refused on a face when the rule is half a turn.
+ * @param steps all steps of the look, about whose middle half a turn is made
+ */
+export const setTwin = (step: Step, rule: TwinRule, steps: readonly Step[], world: World): Command => {
+  const turn = rule === 'turn'
+  if (turn && world.ground.face)
+    return () => {
+      throw new Refused('Half a turn is for arms: on a face the other side is a mirror image.')
+    }
+  const about = turn ? halfTurnAbout(step, steps, world) : null
+  return onStep(step.id, s => {
+    if (kindOf<Step>(s).mayTwin(s)) s.twin = { ...NO_TWIN, rule, about, own: null }
+  })
+}
+
+/** Lets the twin of a sheet go its own way from where it lies, or links it to its rule again. */
+export const linkTwin = (step: SheetStep, linked: boolean, world: World): Command => {
+  const exact = exactTwin(step, world)
+  return onKind('sheet', step.id, s => {
+    if (!exact || s.register) return
+    const { at, tilt, side, grip = [0, 0] } = exact
+    s.twin.own = linked ? null : { at: tenthPoint(at), tilt: tenth(tilt), side, grip: [grip[0], grip[1]] }
+  })
+}
+
+/** Makes the twin of a step with handles a step of its own, right behind it, to be shaped by itself. */
+export const freeTwin = (step: MarkStep, newId: string, { ground }: World): Command => {
+  const lie = liesOf(step, ground)[1]
+  return draft => {
+    if (!lie) return
+    const own = structuredClone(step)
+    Object.assign(own, {
+      id: newId,
+      label: `${step.label.slice(0, 50)}, twin`,
+      points: movedHandles(lie.points, p => p),
+      twin: { ...NO_TWIN, own: null },
+    })
+    movesOf(own).becomeTwin(own, step, lie, ground)
+    onMark(step.id, s => {
+      s.twin = { ...NO_TWIN, own: null }
+    })(draft)
+    addBehind(step.id, own)(draft)
+  }
+}
