@@ -1,6 +1,15 @@
 <script setup lang="ts">
-import { Toaster } from 'vue-sonner'
+import { toast, Toaster } from 'vue-sonner'
 import 'vue-sonner/style.css'
+
+const notices = useNotices()
+watch(
+  () => notices.last,
+  notice => {
+    if (notice?.refused) toast.error(notice.text)
+    else if (notice) toast(notice.text)
+  },
+)
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
-import { openingNumbers, paintedOpenings, type SheetStep } from '#core/look'
-import { useBench } from './bench'
-import { useBrushwork } from './brushwork'
+import { dabOnly, goAroundOnly, isKind, openingNumbers, paintedOpenings, type SheetStep } from '#core/look'
+import { useScene } from './scene'
+import { useSelection } from './selection'
+import { useSession } from './session'
 
 /** What openings are being chosen among: the sheet, those that are chosen, and those that may be. */
 export interface Choosing {
@@ -13,49 +14,69 @@ export interface Choosing {
 
 /** Choosing openings on the face: those that a pass dabs, or those that a line goes around. */
 export const useChoice = defineStore('choice', () => {
-  const bench = useBench()
-  const brush = useBrushwork()
+  const session = useSession()
+  const selection = useSelection()
+  const scene = useScene()
+  /** The pass whose openings are being chosen; null when none is. */
+  const pass = ref<number | null>(null)
+  /** Whether those are being chosen around which the selected line goes. */
+  const around = ref(false)
   /** Whether none is chosen yet: a pass keeps what it had until the first one is. */
   const emptied = ref(false)
-  const now = computed<Choosing | null>(() => {
-    const step = bench.selectedSheet
-    const i = bench.choosing
-    const pass = i === null ? undefined : step?.passes[i]
-    if (step && pass) {
-      const sheet = bench.world.stencil(step.stencil)
-      return sheet
-        ? {
-            step,
-            words: `openings for pass ${i! + 1}`,
-            chosen: new Set(emptied.value ? [] : openingNumbers(pass, sheet)),
-            may: new Set(sheet.openings.keys()),
-          }
-        : null
-    }
-    // Only what is printed can be gone around; none chosen means all of it.
-    return brush.choosing && brush.host
-      ? {
-          step: brush.host.step,
-          words: 'openings to outline',
-          chosen: new Set(brush.host.openings ?? []),
-          may: paintedOpenings(brush.host.step, bench.world)[0]!,
-        }
-      : null
-  })
   watch(
-    () => [bench.choosing, bench.selectedId, brush.choosing],
+    () => selection.id,
     () => {
-      emptied.value = false
+      pass.value = null
+      around.value = false
     },
   )
+  watch([pass, around, () => selection.id], () => {
+    emptied.value = false
+  })
+
+  /** The stencil step around whose openings the selected line goes, and which of them. */
+  const host = computed(() => {
+    const { mark } = selection
+    const of = mark && 'of' in mark ? mark.of : null
+    if (of?.use !== 'step') return null
+    const step = session.look!.steps.find(s => s.id === of.step)
+    return isKind('sheet', step) ? { step, openings: of.openings } : null
+  })
+  const forPass = computed<Choosing | null>(() => {
+    const step = selection.sheet
+    const own = pass.value === null ? undefined : step?.passes[pass.value]
+    const sheet = step && own && scene.world.stencil(step.stencil)
+    if (!step || !own || !sheet) return null
+    return {
+      step,
+      words: `openings for pass ${pass.value! + 1}`,
+      chosen: new Set(emptied.value ? [] : openingNumbers(own, sheet)),
+      may: new Set(sheet.openings.keys()),
+    }
+  })
+  // Only what is printed can be gone around; none chosen means all of it.
+  const forLine = computed<Choosing | null>(() =>
+    around.value && host.value
+      ? {
+          step: host.value.step,
+          words: 'openings to outline',
+          chosen: new Set(host.value.openings ?? []),
+          may: paintedOpenings(host.value.step, scene.world)[0]!,
+        }
+      : null,
+  )
+  const now = computed(() => forPass.value ?? forLine.value)
 
   function put(numbers: Iterable<number>): void {
     const at = now.value
-    if (!at) return
+    const id = selection.id
+    if (!at || id === null) return
     const next = [...new Set(numbers)].filter(n => at.may.has(n)).sort((a, b) => a - b)
-    if (bench.choosing === null) return brush.chooseOnly(next)
+    const merge = `choose-${id}`
+    if (pass.value === null) return void session.edit('choose openings', goAroundOnly(id, next), merge)
     emptied.value = next.length === 0
-    if (next.length) bench.chooseOnly(next)
+    const sheet = scene.world.stencil(at.step.stencil)
+    if (next.length && sheet) session.edit('choose openings', dabOnly(id, pass.value, next, sheet), merge)
   }
   /** Takes some openings in, or out. */
   function take(numbers: Iterable<number>, into: boolean): void {
@@ -70,8 +91,8 @@ export const useChoice = defineStore('choice', () => {
   const none = () => put([])
   const invert = () => put([...(now.value?.may ?? [])].filter(n => !now.value!.chosen.has(n)))
   function end(): void {
-    bench.choosing = null
-    brush.choosing = false
+    pass.value = null
+    around.value = false
   }
-  return { now, take, all, none, invert, end }
+  return { pass, around, host, now, take, all, none, invert, end }
 })

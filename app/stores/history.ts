@@ -1,4 +1,5 @@
-import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer'
+import { Refused } from '#core/look'
+import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer'
 import { plain } from '../utils/plain'
 
 enablePatches()
@@ -13,9 +14,6 @@ interface Entry {
 
 /** Edits of the same kind that follow within this time are undone together, ms. */
 const MERGE_MS = 900
-
-/** An edit that would leave a document that cannot be; its message is a sentence for the painter. */
-export class RefusedEdit extends Error {}
 
 /** Undo and redo of an immutable document by patches, without limit. What enters the document is plain data and has been checked. */
 export class History<T extends object> {
@@ -46,20 +44,21 @@ export class History<T extends object> {
 
   /**
    * Changes the document; returns whether anything changed. Edits with the same `merge` key in quick succession become one.
-   * Throws RefusedEdit, with the document as it was, when something would be wrong with the new one.
+   * Throws Refused, with the document as it was, when something would be wrong with the new one.
    */
-  edit(label: string, recipe: (draft: T) => void, merge: string | null = null, at = Date.now()): boolean {
-    const [made, patches, back] = produceWithPatches(this.present, recipe as never) as unknown as [
-      T,
-      Patch[],
-      Patch[],
-    ]
+  edit(
+    label: string,
+    recipe: (draft: Draft<T>) => void,
+    merge: string | null = null,
+    at = Date.now(),
+  ): boolean {
+    const [made, patches, back] = produceWithPatches(this.present, draft => void recipe(draft))
     if (patches.length === 0) return false
     const next = plain(made)
     const forth = patches.map(p => ('value' in p ? { ...p, value: plain(p.value as unknown) } : p))
     const problem = this.problemOf(next)
     // A document that was wrong already, as an old draft may be, must still be mendable.
-    if (problem !== null && this.problemOf(this.present) === null) throw new RefusedEdit(problem)
+    if (problem !== null && this.problemOf(this.present) === null) throw new Refused(problem)
     this.present = next
     this.undone = []
     const last = this.done.at(-1)

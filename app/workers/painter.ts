@@ -55,7 +55,7 @@ const memo = new Memo()
 const worldOf = (look: Look): World =>
   withSteps(
     {
-      ground: groundFor(look),
+      ground: groundFor(look, memo),
       stencil: id => sheets.get(id),
       paint: id => paints.get(id),
       ...ownTools(readings),
@@ -101,7 +101,7 @@ export interface Told {
   readonly findings: Finding[]
   readonly outcomes: Outcome[]
   readonly waits: [string, number][]
-  readonly amounts: PaintUse[]
+  readonly paintUse: PaintUse[]
 }
 
 /** How a look hangs together. */
@@ -161,7 +161,7 @@ const painter = {
     const world = worldOf(look)
     return {
       waits: [...beneathAll(look.steps, world)].map(([id, under]) => [id, under.wait]),
-      amounts: paintUseOf(look, world),
+      paintUse: paintUseOf(look, world),
       findings: findingsOf(look, world, [...paints.values()], stage.shows, today),
       outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []),
     }

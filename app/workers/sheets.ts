@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
 import { movedTo, proposedSeat, type Look, type Moved } from '#core/look'
+import { Memo } from '#core/memo'
 import { groundOf, type Canvas } from '#core/skin'
 import {
   analyse,
@@ -32,6 +33,7 @@ export interface Mending {
 
 let candidates: (Candidate & PreparedSheet)[] = []
 let search = 0
+const memo = new Memo()
 
 const sheets = {
   /** Reads a file; a file that cannot be used comes back as its sentence. */
@@ -69,7 +71,7 @@ const sheets = {
     const mine = ++search
     const found: Seat[] = []
     const field = fieldOf(spot)
-    const ground = groundOf(where.canvas, where.age, where.eyesClosed)
+    const ground = groundOf(where.canvas, where.age, where.eyesClosed, memo)
     for (let i = 0; i < candidates.length; i += 4) {
       const some = candidates.slice(i, i + 4)
       // Ranked on the spot's picture, each is proposed only as it lies on the skin itself.

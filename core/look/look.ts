@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Memo } from '../memo'
 import { groundOf, type Ground } from '../skin'
 import {
   bounded,
@@ -49,9 +50,12 @@ export const lookSchema = z.strictObject({
 
 export type Look = z.infer<typeof lookSchema>
 
-/** What a look is painted on. Throws RangeError with a sentence when such a face or arm cannot be. */
-export const groundFor = (look: Pick<Look, 'canvas' | 'skin'>): Ground =>
-  groundOf(look.canvas, look.skin.age, look.skin.eyes === 'closed')
+/**
+ * What a look is painted on. Throws RangeError with a sentence when such a face or arm cannot be.
+ * @param memo keeps the last few
+ */
+export const groundFor = ({ canvas, skin }: Pick<Look, 'canvas' | 'skin'>, memo?: Memo): Ground =>
+  groundOf(canvas, skin.age, skin.eyes === 'closed', memo)
 
 /** A look, or sentences that say what is wrong where. */
 export type ParsedLook = { ok: true; look: Look } | { ok: false; errors: string[] }
@@ -60,7 +64,7 @@ export type ParsedLook = { ok: true; look: Look } | { ok: false; errors: string[
  * Reads a look from parsed JSON.
  * @returns the look, or up to ten sentences naming each wrong place
  */
-export function parseLook(data: unknown): ParsedLook {
+export function parseLook(data: unknown, memo?: Memo): ParsedLook {
   if (typeof data !== 'object' || data === null || (data as { format?: unknown }).format !== LOOK_FORMAT) {
     return { ok: false, errors: [`This is not a look: its "format" is not "${LOOK_FORMAT}".`] }
   }
@@ -75,7 +79,7 @@ export function parseLook(data: unknown): ParsedLook {
     seen.add(step.id)
   }
   try {
-    groundFor(look)
+    groundFor(look, memo)
   } catch (error) {
     if (error instanceof RangeError)
       return { ok: false, errors: [`The look's canvas cannot be. ${error.message}`] }

@@ -38,29 +38,13 @@ export interface Paint {
   readonly price: number | null
 }
 
-const known = new Map<string, Optics>()
-
-/** The optics of a swatch, worked out once. */
-export function opticsOfSwatch(overBlack: string, overWhite: string): Optics {
-  const key = `${overBlack}${overWhite}`
-  let optics = known.get(key)
-  if (!optics) {
-    optics = opticsOf(linearOf(overBlack), linearOf(overWhite))
-    known.set(key, optics)
-  }
-  return optics
-}
+/** The optics of a swatch from its colours over black and over white. */
+export const opticsOfSwatch = (overBlack: string, overWhite: string): Optics =>
+  opticsOf(linearOf(overBlack), linearOf(overWhite))
 
 /** The optics of a colour of which nothing else is known. */
-export function opticsOfColour(colour: string, hiding = USUAL_HIDING): Optics {
-  const key = `${colour} ${hiding}`
-  let optics = known.get(key)
-  if (!optics) {
-    optics = opticsFrom(linearOf(colour), hiding)
-    known.set(key, optics)
-  }
-  return optics
-}
+export const opticsOfColour = (colour: string, hiding = USUAL_HIDING): Optics =>
+  opticsFrom(linearOf(colour), hiding)
 
 /** Hiding power of a paint's swatch film, as a contrast ratio. */
 export const hidingOf = ({ overBlack, overWhite }: Pick<Paint, 'overBlack' | 'overWhite'>): number =>

@@ -1,4 +1,5 @@
-import { wetBlend, type Optics } from '../paint'
+import type { Memo } from '../memo'
+import { wetBlend } from '../paint'
 import type { LaidPaint, Print } from '../look'
 
 /** Steps of thickness and along a blend that are worked out beforehand. */
@@ -45,29 +46,22 @@ export interface Inks {
 }
 
 /** Inks for a print. Paints of a strip cake stand side by side with a short blend between; others blend wet into wet all along. */
-export function inksOf(print: Print, most: number): Inks {
+export function inksOf(print: Print, most: number, memo?: Memo): Inks {
   const { paints, strips } = print
   if (paints.length === 1) return { list: [inkOf(paints[0]!, most)], at: () => 0 }
   const list = Array.from({ length: ALONG + 1 }, (_, i) => {
     const [a, b, share] = strips ? stripAt(strips, i / ALONG) : blendAt(paints.length, i / ALONG)
-    return inkOf(blended(paints[a]!, paints[b]!, share), most)
+    return inkOf(blended(paints[a]!, paints[b]!, share, memo), most)
   })
   return { list, at: (t, dither) => Math.min(ALONG, Math.max(0, Math.floor(t * ALONG + dither))) }
 }
 
-const cache = new Map<string, Optics>()
-
-function blended(a: LaidPaint, b: LaidPaint, share: number): LaidPaint {
+function blended(a: LaidPaint, b: LaidPaint, share: number, memo: Memo | undefined): LaidPaint {
   if (share <= 0 || a === b) return a
   if (share >= 1) return b
-  const key = JSON.stringify([a.optics, b.optics, share])
-  let optics = cache.get(key)
-  if (!optics) {
-    optics = wetBlend(a.optics, b.optics, share)
-    cache.set(key, optics)
-    if (cache.size > 4000) cache.clear()
-  }
-  return { optics, finish: share < 0.5 ? a.finish : b.finish }
+  const make = () => wetBlend(a.optics, b.optics, share)
+  const key = () => JSON.stringify(['blend', a.optics, b.optics, share])
+  return { optics: memo ? memo.recall(key(), [], make) : make(), finish: share < 0.5 ? a.finish : b.finish }
 }
 
 /** Between which two paints of an even blend a place lies, and how far along. */

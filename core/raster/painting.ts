@@ -86,7 +86,7 @@ export class Painting {
         }
     }
     this.layers.push({ key, box, paint, sheen, cover })
-    prints.forEach((print, i) => layPrint(this.painted, print, head, grain, masks[i]))
+    prints.forEach((print, i) => layPrint(this.painted, print, head, grain, masks[i], world.memo))
     this.dirty = joined(this.dirty, box)
   }
 

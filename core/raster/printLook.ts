@@ -1,5 +1,6 @@
 import { clockwise } from '../geometry'
 import { kindOf, type Axis, type Print, type Step, type World } from '../look'
+import type { Memo } from '../memo'
 import { opacityOf, OPAQUE_FILM } from '../paint'
 import { layFlakes, layGem } from './bits'
 import { blurred, coverageOf, EMPTY_MASK, type Mask } from './coverage'
@@ -147,6 +148,7 @@ export function layPrint(
   head: HeadPicture,
   grain: Float32Array,
   mask = coverOf(print, head),
+  memo?: Memo,
 ): void {
   if (print.particles)
     return print.particles.kind === 'gem'
@@ -155,7 +157,7 @@ export function layPrint(
   const { grid, chart } = head
   const swatches = print.film / OPAQUE_FILM
   const most = Math.max(0.02, swatches * 1.25)
-  const inks = inksOf(print, most)
+  const inks = inksOf(print, most, memo)
   const single = inks.list.length === 1 ? inks.list[0]! : null
   for (let j = 0; j < mask.height; j++) {
     const row = (mask.j0 + j) * grid.width + mask.i0
@@ -203,7 +205,8 @@ export function printSteps(
 ): Painted {
   const painted: Painted = { paint: head.albedo.slice(), sheen: new Float32Array(head.light.length) }
   for (const step of steps) {
-    for (const print of kindOf(step).prints(step, world)) layPrint(painted, print, head, grain)
+    for (const print of kindOf(step).prints(step, world))
+      layPrint(painted, print, head, grain, undefined, world.memo)
     onStep?.(step, painted)
   }
   return painted

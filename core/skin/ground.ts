@@ -12,6 +12,7 @@ import {
   type Point,
   type Ring,
 } from '../geometry'
+import type { Memo } from '../memo'
 import { canvasWords, type ArmCanvas, type BoardCanvas, type Canvas, type FaceCanvas } from './canvas'
 import { chartOf, SAME, type Chart } from './chart'
 import { faceOf, type Face } from './faces/face'
@@ -86,22 +87,26 @@ const lazily = <T>(make: () => T): (() => T) => {
   return () => (value ??= make())
 }
 
-const known = new Map<string, Ground>()
-const MOST = 8
+/** A ground weighs so much in a memo: a few fill it, as each holds a table of the relief. */
+const WEIGHT = 400
 
 /**
- * The ground of a canvas for a person of some age. The last few are kept, as each costs a table of the relief.
+ * The ground of a canvas for a person of some age.
  * Throws RangeError with a sentence when such a face or arm cannot be.
+ * @param memo keeps the last few, as each costs a table of the relief
  */
-export function groundOf(canvas: Canvas, age: number, eyesClosed = false): Ground {
-  const open = openGround(canvas, age)
+export function groundOf(canvas: Canvas, age: number, eyesClosed = false, memo?: Memo): Ground {
+  const key = JSON.stringify(['ground', canvas, grownFor(canvas, age)])
+  const make = () => openGround(canvas, age)
+  const open = memo ? memo.recall(key, [], make, WEIGHT) : make()
   if (!eyesClosed || !open.face) return open
-  let shut = closed.get(open)
-  if (!shut) closed.set(open, (shut = withLidsDown(open)))
-  return shut
+  return memo ? memo.recall(`shut ${key}`, [open], () => withLidsDown(open)) : withLidsDown(open)
 }
 
-const closed = new WeakMap<Ground, Ground>()
+/** The age that shapes a canvas: that of a grown person where the measures are known. */
+const grownFor = (canvas: Canvas, age: number): number =>
+  canvas.kind === 'face' && canvas.measures ? Math.min(age, 18) : age
+
 /** Half the width of the crease that a lid closes over, mm (common practice). */
 const CREASE = 4
 
@@ -133,19 +138,8 @@ function withLidsDown(open: Ground): Ground {
 }
 
 function openGround(canvas: Canvas, age: number): Ground {
-  const key = JSON.stringify([canvas, canvas.kind === 'face' && canvas.measures ? Math.min(age, 18) : age])
-  let found = known.get(key)
-  if (!found) {
-    found =
-      canvas.kind === 'arm'
-        ? armGround(canvas, age)
-        : canvas.kind === 'board'
-          ? boardGround(canvas, age)
-          : faceGround(canvas, age)
-    known.set(key, found)
-    if (known.size > MOST) known.delete(known.keys().next().value!)
-  }
-  return found
+  if (canvas.kind === 'arm') return armGround(canvas, age)
+  return canvas.kind === 'board' ? boardGround(canvas, age) : faceGround(canvas, age)
 }
 
 function zonesOfFace(face: Face): Pick<Ground, 'zones' | 'zone'> {

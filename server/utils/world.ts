@@ -26,7 +26,7 @@ export function worldsNow(): (look: Look) => World {
   }
   return look =>
     withSteps(
-      { ground: groundFor(look), paint: id => known.get(id), ...ownTools(own), stencil, memo },
+      { ground: groundFor(look, memo), paint: id => known.get(id), ...ownTools(own), stencil, memo },
       look.steps,
     )
 }

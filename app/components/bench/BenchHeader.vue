@@ -17,15 +17,17 @@ import {
 } from '@lucide/vue'
 
 const emit = defineEmits<{ help: []; canvas: []; findings: []; skins: []; versions: [] }>()
-const bench = useBench()
+const session = useSession()
+const scene = useScene()
+const analysis = useAnalysis()
 const exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
-const look = computed(() => bench.look!)
-const grave = computed(() => bench.findings.filter(f => f.level === 'stop').length)
-const care = computed(() => bench.findings.filter(f => f.level === 'care').length)
+const look = computed(() => session.look!)
+const grave = computed(() => analysis.findings.filter(f => f.level === 'stop').length)
+const care = computed(() => analysis.findings.filter(f => f.level === 'care').length)
 /** Clear is said only when everything was checked. */
 const verdict = computed(() => {
   const words = grave.value ? `${grave.value} stop` : care.value ? `${care.value} care` : ''
-  if (bench.checking)
+  if (analysis.checking)
     return { icon: LoaderCircle, tone: 'text-soft', words: words ? `${words}?` : 'checking' }
   return grave.value
     ? { icon: OctagonX, tone: 'text-stop', words }
@@ -37,12 +39,12 @@ const rename = (event: Event) => {
   const box = event.target as HTMLInputElement
   const name = box.value.trim().slice(0, 80)
   if (name)
-    bench.edit('rename', d => {
+    session.edit('rename', d => {
       d.name = name
     })
   else box.value = look.value.name
 }
-const saver = computed(() => bench.saver!)
+const saver = computed(() => session.saver!)
 const state = computed(() => saver.value.state.value)
 const save = computed(
   () =>
@@ -80,11 +82,11 @@ function budget(event: Event): void {
   const text = (event.target as HTMLInputElement).value.trim()
   const m = /^(\d{1,3})(?::([0-5]?\d))?$/.exec(text)
   if (text === '')
-    bench.edit('time', d => {
+    session.edit('time', d => {
       d.budget = null
     })
   else if (m)
-    bench.edit('time', d => {
+    session.edit('time', d => {
       d.budget = Math.min(7200, Math.max(10, Number(m[1]) * 60 + Number(m[2] ?? 0)))
     })
   ;(event.target as HTMLInputElement).value = look.value.budget === null ? '' : clock(look.value.budget)
@@ -126,7 +128,7 @@ function budget(event: Event): void {
       title="What it is painted on: another face, an arm, the board"
       @click="emit('canvas')"
     >
-      <Frame :size="15" />{{ bench.ground.words }}, {{ look.skin.age }} y
+      <Frame :size="15" />{{ scene.ground.words }}, {{ look.skin.age }} y
     </button>
     <SkinPanel />
     <span
@@ -134,9 +136,9 @@ function budget(event: Event): void {
       title="Painting time from common practice, drying left out; and the time there is"
     >
       <strong
-        :class="look.budget !== null && bench.seconds > look.budget ? 'text-stop' : ''"
+        :class="look.budget !== null && scene.seconds > look.budget ? 'text-stop' : ''"
         data-testid="time"
-        >{{ clock(bench.seconds) }}</strong><span class="text-sm text-soft">of</span>
+        >{{ clock(scene.seconds) }}</strong><span class="text-sm text-soft">of</span>
       <input
         class="field w-15! px-1! text-center"
         v-kept="look.budget === null ? '' : clock(look.budget)"
@@ -149,15 +151,17 @@ function budget(event: Event): void {
       class="btn shrink-0 px-2"
       :class="verdict.tone"
       :title="
-        bench.checking
+        analysis.checking
           ? 'Being checked; what is told is of before the last change'
           : 'Everything there is to say of this look'
       "
       data-testid="findings"
-      :data-checking="bench.checking"
+      :data-checking="analysis.checking"
       @click="emit('findings')"
     >
-      <component :is="verdict.icon" :size="15" :class="bench.checking && 'animate-spin'" />{{ verdict.words }}
+      <component :is="verdict.icon" :size="15" :class="analysis.checking && 'animate-spin'" />{{
+        verdict.words
+      }}
     </button>
     <span class="flex shrink-0"
       ><button
@@ -169,19 +173,19 @@ function budget(event: Event): void {
         <Users :size="18" /></button
       ><button
         class="icon-btn"
-        :disabled="!bench.undoWords"
-        :title="`Undo ${bench.undoWords}`"
+        :disabled="!session.undoWords"
+        :title="`Undo ${session.undoWords}`"
         aria-label="Undo"
-        @click="bench.undo()"
+        @click="session.undo()"
       >
         <Undo2 :size="18" />
       </button>
       <button
         class="icon-btn"
-        :disabled="!bench.redoWords"
-        :title="`Redo ${bench.redoWords}`"
+        :disabled="!session.redoWords"
+        :title="`Redo ${session.redoWords}`"
         aria-label="Redo"
-        @click="bench.redo()"
+        @click="session.redo()"
       >
         <Redo2 :size="18" />
       </button>

@@ -3,11 +3,14 @@ import { AROUND, AROUND_IDS, shapeWords, STARTER_IDS, starterOf, suits } from '#
 import { DOT_RUNS, dotShape, SHAPE_IDS, shapeOf } from '#core/stroke'
 
 /** Strokes, dots and whole arrangements for the brush. */
-const bench = useBench()
-const brush = useBrushwork()
+const selection = useSelection()
+const scene = useScene()
+const colour = useColour()
+const strokes = useStrokes()
+const arrangements = useArrangements()
 const settings = useSettings()
 const which = ref<'strokes' | 'arrangements'>('strokes')
-const starters = computed(() => STARTER_IDS.filter(id => suits(starterOf(id), bench.ground)))
+const starters = computed(() => STARTER_IDS.filter(id => suits(starterOf(id), scene.ground)))
 const families = [
   ['line', 'Lines'],
   ['flat', 'Flat brush'],
@@ -19,7 +22,7 @@ const listed = computed(() =>
   families
     .map(([family, words]) => ({
       words,
-      ids: SHAPE_IDS.filter(id => shapeOf(id).family === family && (family !== 'eye' || bench.ground.face)),
+      ids: SHAPE_IDS.filter(id => shapeOf(id).family === family && (family !== 'eye' || scene.ground.face)),
     }))
     .filter(f => f.ids.length),
 )
@@ -45,17 +48,17 @@ const listed = computed(() =>
         </button>
       </div>
       <PaintPicker
-        v-if="brush.colour"
+        v-if="colour.now"
         class="w-full"
-        :model-value="brush.colour"
+        :model-value="colour.now"
         label="Colour of the next stroke"
         @update:model-value="
           p => {
-            brush.paint = p
+            colour.chosen = p
           }
         "
       />
-      <SwitchField v-if="bench.ground.face" v-model="settings.twinNew" label="New strokes get a twin" />
+      <SwitchField v-if="scene.ground.face" v-model="settings.twinNew" label="New strokes get a twin" />
     </div>
     <div class="min-h-0 flex-1 space-y-2.5 overflow-y-auto px-3 pb-3">
       <template v-if="which === 'strokes'">
@@ -68,7 +71,7 @@ const listed = computed(() =>
               class="tile"
               :data-shape="id"
               :title="shapeWords(id)"
-              @click="brush.addLine(id)"
+              @click="strokes.addLine(id)"
             >
               <ShapeIcon :shape="id" /><span>{{ shapeWords(id).split(',')[0] }}</span>
             </button>
@@ -82,7 +85,7 @@ const listed = computed(() =>
               :key="run"
               class="tile"
               :data-run="run"
-              @click="brush.addDots(run)"
+              @click="strokes.addDots(run)"
             >
               <ShapeIcon :run="run" /><span>{{ dotShape(run).words.split(',')[0] }}</span>
             </button>
@@ -90,18 +93,18 @@ const listed = computed(() =>
         </section>
         <section>
           <h3 class="eyebrow mb-1">
-            Around {{ bench.selected ? `"${bench.selected.label}"` : 'the last print' }}
+            Around {{ selection.step ? `"${selection.step.label}"` : 'the last print' }}
           </h3>
           <div class="flex flex-wrap gap-1">
             <button
               v-for="id in AROUND_IDS"
               :key="id"
               class="btn text-[0.87rem]"
-              @click="brush.addAround(id)"
+              @click="strokes.addAround(id)"
             >
               {{ AROUND[id].words }}</button><button
               class="btn text-[0.87rem]"
-              @click="brush.addDots('around')"
+              @click="strokes.addDots('around')"
             >
               dots around
             </button>
@@ -110,7 +113,7 @@ const listed = computed(() =>
       </template>
       <template v-else>
         <p class="text-[0.87rem] leading-snug text-soft">
-          Groups of strokes that fit themselves to this {{ bench.ground.words }}. Every stroke stays editable;
+          Groups of strokes that fit themselves to this {{ scene.ground.words }}. Every stroke stays editable;
           G selects the whole.
         </p>
         <button
@@ -118,7 +121,7 @@ const listed = computed(() =>
           :key="id"
           class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry"
           :data-starter="id"
-          @click="brush.addStarter(id)"
+          @click="arrangements.addStarter(id)"
         >
           <StarterIcon :starter="id" /><span class="block leading-tight font-semibold">{{
             starterOf(id).words

@@ -6,7 +6,11 @@ import { BRUSHES, TOOLS } from '#core/paint'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ play: [] }>()
-const bench = useBench()
+const session = useSession()
+const selection = useSelection()
+const scene = useScene()
+const analysis = useAnalysis()
+const edits = useSteps()
 const painter = usePainter()
 const kit = useKit()
 const drawer = useDrawer()
@@ -14,28 +18,25 @@ const drawer = useDrawer()
 /** Pictures of the face after each step; the first is the bare skin. */
 const thumbs = shallowRef<string[]>([])
 const repaint = newestOnly(async () => {
-  if (!bench.look || !bench.loaded) return
-  thumbs.value = (await painter.thumbs(bench.look, 0.5)).map(p => canvasOf(p).toDataURL())
+  if (!session.look || !scene.loaded) return
+  thumbs.value = (await painter.thumbs(session.look, 0.5)).map(p => canvasOf(p).toDataURL())
 })
-watch([() => bench.look, () => bench.loaded, () => drawer.shapes], () => repaint(), { immediate: true })
+watch([() => session.look, () => scene.loaded, () => drawer.shapes], () => repaint(), { immediate: true })
 
 const steps = computed<Step[]>({
-  get: () => [...bench.look!.steps],
-  set(next) {
-    const order = new Map(next.map((s, i) => [s.id, i]))
-    bench.edit('reorder', draft => void draft.steps.sort((a, b) => order.get(a.id)! - order.get(b.id)!))
-  },
+  get: () => [...session.look!.steps],
+  set: next => void edits.order(next.map(s => s.id)),
 })
 /** Wipes, flips and second copies that the order of steps makes needed. */
-const handlings = computed(() => (bench.loaded ? handlingsOf(bench.look!.steps, bench.world) : []))
+const handlings = computed(() => (scene.loaded ? handlingsOf(session.look!.steps, scene.world) : []))
 const before = (id: string) => handlings.value.find(h => h.stepId === id && !h.twin)
 const between = (id: string) => handlings.value.find(h => h.stepId === id && h.twin)
 const colourDots = (step: Step) =>
   'colour' in step ? [step.colour.colour] : paintsOf(step).map(p => swatchOf(kit.find(p.id) ?? p))
 const gravest = (id: string) =>
-  ['stop', 'care'].find(level => bench.findings.some(f => f.stepId === id && f.level === level)) ?? null
+  ['stop', 'care'].find(level => analysis.findings.some(f => f.stepId === id && f.level === level)) ?? null
 /** A gate stands before a sheet for which something must dry. */
-const gate = (step: Step) => (kindOf(step).waits(step) ? bench.waits.get(step.id) || null : null)
+const gate = (step: Step) => (kindOf(step).waits(step) ? analysis.waits.get(step.id) || null : null)
 const toolName = (step: Step) => {
   const tool = kindOf(step).tool(step)
   return tool
@@ -47,7 +48,7 @@ const toolName = (step: Step) => {
 
 /** The strip follows the selection. */
 const strip = useTemplateRef<HTMLElement>('strip')
-watch([() => bench.selectedId, () => bench.look?.steps.length], async ([id]) => {
+watch([() => selection.id, () => session.look?.steps.length], async ([id]) => {
   await nextTick()
   if (id)
     strip.value?.querySelector(`[data-step="${id}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
@@ -55,8 +56,8 @@ watch([() => bench.selectedId, () => bench.look?.steps.length], async ([id]) => 
 
 /** With Shift or Ctrl a step is added to what is selected. */
 function pick(event: MouseEvent, id: string): void {
-  if (event.shiftKey || event.ctrlKey || event.metaKey) bench.alsoSelect(id)
-  else bench.selectedId = id
+  if (event.shiftKey || event.ctrlKey || event.metaKey) selection.also(id)
+  else selection.id = id
 }
 
 function key(event: KeyboardEvent, i: number): void {
@@ -66,7 +67,7 @@ function key(event: KeyboardEvent, i: number): void {
   event.stopPropagation()
   const step = steps.value[i]!
   const to = Math.min(steps.value.length - 1, Math.max(0, i + by))
-  bench.move(step.id, to)
+  edits.move(step.id, to)
   const list = (event.currentTarget as HTMLElement).closest('[data-strip]')
   void nextTick(() => list?.querySelectorAll<HTMLElement>('[data-step]')[to]?.focus())
 }
@@ -119,12 +120,12 @@ function key(event: KeyboardEvent, i: number): void {
           /></template>
           <button
             :data-step="step.id"
-            :aria-current="step.id === bench.selectedId ? 'step' : undefined"
+            :aria-current="step.id === selection.id ? 'step' : undefined"
             class="flex h-[92px] w-[112px] shrink-0 flex-col rounded-lg border-2 p-1 text-left"
             :class="[
-              step.id === bench.selectedId
+              step.id === selection.id
                 ? 'border-mulberry bg-mulberry-wash'
-                : bench.alsoIds.includes(step.id)
+                : selection.alsoIds.includes(step.id)
                   ? 'border-mulberry/60 bg-mulberry-wash'
                   : step.optional
                     ? 'border-dashed border-rule'

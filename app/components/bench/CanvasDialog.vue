@@ -21,11 +21,11 @@ import {
 } from '#core/skin'
 
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench()
+const session = useSession()
 const drawer = useDrawer()
 const worker = useSheetWorker()
 const painter = usePainter()
-const start = toRaw(bench.look!)
+const start = toRaw(session.look!)
 const kinds = [
   ['face', 'A face'],
   ['arm', 'An arm'],
@@ -149,7 +149,7 @@ async function apply(): Promise<void> {
   const look = next.value
   if (!look) return
   await drawer.ensure(accepted.value.map(m => m.instead!.id))
-  bench.edit(
+  session.edit(
     'another canvas',
     draft =>
       void Object.assign(

@@ -3,7 +3,8 @@ import { CircleAlert, Lightbulb, OctagonX } from '@lucide/vue'
 import { LEVEL_WORDS, type Finding } from '#core/checks'
 
 defineProps<{ findings: readonly Finding[] }>()
-const bench = useBench()
+const analysis = useAnalysis()
+const steps = useSteps()
 const looks = {
   stop: { icon: OctagonX, tone: 'text-stop', edge: 'border-l-stop' },
   care: { icon: CircleAlert, tone: 'text-care', edge: 'border-l-care' },
@@ -12,8 +13,8 @@ const looks = {
 </script>
 
 <template>
-  <ul class="space-y-1.5" :class="bench.checking && 'opacity-55'" :aria-busy="bench.checking">
-    <li v-if="bench.checking && findings.length" class="text-[0.8rem] text-soft">
+  <ul class="space-y-1.5" :class="analysis.checking && 'opacity-55'" :aria-busy="analysis.checking">
+    <li v-if="analysis.checking && findings.length" class="text-[0.8rem] text-soft">
       Of before the last change; being checked again.
     </li>
     <li
@@ -30,14 +31,14 @@ const looks = {
           class="mt-0.5 shrink-0"
           :class="looks[f.level].tone"
         /><span
-          ><strong :class="looks[f.level].tone">{{ LEVEL_WORDS[f.level] }}</strong>
-          <strong>{{ f.title }}.</strong> {{ f.why }}</span
+          ><strong :class="looks[f.level].tone">{{ LEVEL_WORDS[f.level] }}</strong
+          >{{ ' ' }}<strong>{{ f.title }}.</strong> {{ f.why }}</span
         >
       </p>
       <button
         v-if="f.fix"
         class="btn mt-1 ml-5.5 px-2 py-0.5 text-[0.87rem] whitespace-normal"
-        @click="bench.applyFix(f.stepId, f.fix)"
+        @click="steps.applyFix(f.stepId, f.fix)"
       >
         {{ f.fix.words }}
       </button>

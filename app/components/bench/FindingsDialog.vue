@@ -1,26 +1,28 @@
 <script setup lang="ts">
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench()
+const session = useSession()
+const selection = useSelection()
+const analysis = useAnalysis()
 const groups = computed(() =>
-  bench
+  session
     .look!.steps.map((step, i) => ({
       step,
       number: i + 1,
-      found: bench.findings.filter(f => f.stepId === step.id),
+      found: analysis.findings.filter(f => f.stepId === step.id),
     }))
     .filter(g => g.found.length),
 )
 /** What concerns the whole sitting. */
-const whole = computed(() => bench.findings.filter(f => f.stepId === null))
+const whole = computed(() => analysis.findings.filter(f => f.stepId === null))
 function select(id: string): void {
-  bench.selectedId = id
+  selection.id = id
   emit('close')
 }
 </script>
 
 <template>
   <PanelDialog open wide title="What there is to say of this look" @close="emit('close')">
-    <p v-if="bench.checking" role="status" class="mb-2 text-soft">Checking…</p>
+    <p v-if="analysis.checking" role="status" class="mb-2 text-soft">Checking…</p>
     <p v-else-if="!groups.length && !whole.length" class="text-go">
       Nothing: every step seats, shows and stays clean, as far as can be told beforehand.
     </p>

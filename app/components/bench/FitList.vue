@@ -4,11 +4,14 @@ import { pathData } from '#core/formats'
 import { discAt, layOn, plainZone, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
 import type { Seat } from '#core/stencil'
 
-const bench = useBench()
+const session = useSession()
+const selection = useSelection()
+const scene = useScene()
+const placing = usePlacing()
 const drawer = useDrawer()
 const worker = useSheetWorker()
 const painter = usePainter()
-const zone = ref<ZoneId>(bench.ground.face ? 'forehead' : 'middle band')
+const zone = ref<ZoneId>(scene.ground.face ? 'forehead' : 'middle band')
 const radius = ref(25)
 const seats = shallowRef<Seat[]>([])
 const done = ref<number | null>(null)
@@ -17,22 +20,22 @@ const failed = ref('')
 const thumb = ref('')
 
 const region = computed(() =>
-  bench.spot
-    ? { ring: discAt(bench.spot, radius.value), even: Math.abs(bench.spot[0]) < 3 }
-    : (zoneSpot(bench.ground, zone.value) ?? zoneSpot(bench.ground, bench.ground.zones[0]!)!),
+  selection.spot
+    ? { ring: discAt(selection.spot, radius.value), even: Math.abs(selection.spot[0]) < 3 }
+    : (zoneSpot(scene.ground, zone.value) ?? zoneSpot(scene.ground, scene.ground.zones[0]!)!),
 )
-const box = computed(() => bench.ground.box)
+const box = computed(() => scene.ground.box)
 watch(
-  () => bench.ground,
+  () => scene.ground,
   ground => {
     if (!ground.zone(zone.value)) zone.value = ground.zones[0]!
   },
 )
 const plain = computed(() => {
-  const id = bench.spot ? zoneAt(bench.ground, bench.spot) : zone.value
+  const id = selection.spot ? zoneAt(scene.ground, selection.spot) : zone.value
   return id && plainZone(id)
 })
-const where = computed(() => (bench.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`))
+const where = computed(() => (selection.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`))
 
 let newest = 0
 async function search(): Promise<void> {
@@ -56,11 +59,11 @@ async function rank(mine: number): Promise<void> {
   const found = await worker.fits(
     {
       ...region.value,
-      keepOuts: [...bench.ground.keepOuts],
-      focus: [...bench.look!.focus],
+      keepOuts: [...scene.ground.keepOuts],
+      focus: [...session.look!.focus],
       zone: plain.value,
     },
-    bench.look!,
+    session.look!,
     share => {
       if (mine === newest && done.value !== null) done.value = share
     },
@@ -78,9 +81,9 @@ async function stop(): Promise<void> {
 }
 watch(region, () => void search(), { immediate: true })
 watch(
-  () => bench.look,
+  () => session.look,
   async look => {
-    if (look && bench.loaded) thumb.value = canvasOf(await painter.paint(look, 1)).toDataURL()
+    if (look && scene.loaded) thumb.value = canvasOf(await painter.paint(look, 1)).toDataURL()
   },
   { immediate: true },
 )
@@ -96,11 +99,11 @@ const view = computed(() => {
 })
 const drawn = (seat: Seat) => {
   const sheet = drawer.shapes.get(seat.id)
-  const laid = layOn(bench.ground.surface, seat, true)
+  const laid = layOn(scene.ground.surface, seat, true)
   return sheet
     ? pathData(
         ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(r =>
-          bench.ground.front.ring(laid.ring(r)),
+          scene.ground.front.ring(laid.ring(r)),
         ),
       )
     : ''
@@ -110,7 +113,7 @@ const drawn = (seat: Seat) => {
 <template>
   <div class="flex min-h-0 flex-1 flex-col">
     <div class="shrink-0 space-y-1.5 px-3 pb-2">
-      <template v-if="bench.spot">
+      <template v-if="selection.spot">
         <label class="flex items-center gap-2 text-[0.87rem]"
           >radius
           <input
@@ -123,16 +126,16 @@ const drawn = (seat: Seat) => {
             aria-label="Radius of the spot, mm"
           /><span class="w-12 text-right">{{ radius }} mm</span></label
         >
-        <button class="btn w-full text-[0.87rem]" @click="bench.spot = null">
+        <button class="btn w-full text-[0.87rem]" @click="selection.spot = null">
           A zone instead of the picked spot
         </button>
       </template>
       <template v-else>
         <select v-model="zone" class="field" aria-label="Zone to fill">
-          <option v-for="z in bench.ground.zones" :key="z" :value="z">{{ zoneWords(z) }}</option>
+          <option v-for="z in scene.ground.zones" :key="z" :value="z">{{ zoneWords(z) }}</option>
         </select>
         <p class="text-[0.8rem] text-soft">
-          Or tap a spot on the {{ bench.ground.words }}; on paint press long.
+          Or tap a spot on the {{ scene.ground.words }}; on paint press long.
         </p>
       </template>
       <p v-if="failed" class="flex items-center gap-2 text-[0.87rem] text-stop" role="alert">
@@ -156,7 +159,7 @@ const drawn = (seat: Seat) => {
         <button
           class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry"
           :data-seat="seat.id"
-          @click="bench.addSheet(seat.id, seat.at, seat)"
+          @click="placing.addSheet(seat.id, seat.at, seat)"
         >
           <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage">
             <image
@@ -169,7 +172,7 @@ const drawn = (seat: Seat) => {
             />
             <path :d="drawn(seat)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" />
             <path
-              :d="pathData([bench.ground.front.ring(region.ring)])"
+              :d="pathData([scene.ground.front.ring(region.ring)])"
               fill="none"
               stroke="#FDFCF9"
               stroke-width="0.8"

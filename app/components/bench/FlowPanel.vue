@@ -3,14 +3,15 @@ import { ArrowDownNarrowWide, LocateFixed, X } from '@lucide/vue'
 import { BREAKS } from '#core/look'
 
 /** How well the look flows to its focal point: one number, a picture, and what breaks it. */
-const bench = useBench()
-const brush = useBrushwork()
-const flow = computed(() => brush.composition?.flow ?? null)
-const breaking = computed(() => flow.value?.elements.filter(e => Math.abs(e.off) > BREAKS) ?? [])
+const selection = useSelection()
+const flow = useFlow()
+const placing = usePlacing()
+const told = computed(() => flow.composition?.flow ?? null)
+const breaking = computed(() => told.value?.elements.filter(e => Math.abs(e.off) > BREAKS) ?? [])
 const end = (off: number, r: number) =>
   [50 + r * Math.sin((off * Math.PI) / 180), 50 - r * Math.cos((off * Math.PI) / 180)] as const
 const cascade = computed(() => {
-  const c = flow.value?.cascade
+  const c = told.value?.cascade
   return c === null || c === undefined
     ? ''
     : c > 0.6
@@ -31,17 +32,17 @@ const cascade = computed(() => {
   >
     <header class="flex items-center gap-1">
       <strong class="flex-1 font-display">Flow to the focal point</strong
-      ><button class="icon-btn size-6!" aria-label="Hide the flow" @click="brush.watching = false">
+      ><button class="icon-btn size-6!" aria-label="Hide the flow" @click="flow.watching = false">
         <X :size="14" />
       </button>
     </header>
-    <template v-if="flow && flow.elements.length">
+    <template v-if="told && told.elements.length">
       <div class="flex items-center gap-2">
         <svg
           viewBox="0 0 100 100"
           class="size-20 shrink-0"
           role="img"
-          :aria-label="`Deviations of ${flow.elements.length} elements from the way to the focal point`"
+          :aria-label="`Deviations of ${told.elements.length} elements from the way to the focal point`"
         >
           <path
             :d="`M50 50 L${end(-BREAKS, 44).join(' ')} A44 44 0 0 1 ${end(BREAKS, 44).join(' ')} Z`"
@@ -51,7 +52,7 @@ const cascade = computed(() => {
           <circle cx="50" cy="50" r="44" fill="none" stroke="#DDD7CC" />
           <circle cx="50" cy="50" r="22" fill="none" stroke="#DDD7CC" />
           <path d="M50 3 l3 6 h-6 z" fill="#7A2E5D" />
-          <template v-for="(e, i) in flow.elements" :key="i">
+          <template v-for="(e, i) in told.elements" :key="i">
             <line
               x1="50"
               y1="50"
@@ -66,19 +67,19 @@ const cascade = computed(() => {
         <p class="leading-tight">
           <strong
             class="font-display text-xl"
-            :class="flow.toward > 0.7 ? 'text-go' : flow.toward > 0.4 ? 'text-care' : 'text-stop'"
+            :class="told.toward > 0.7 ? 'text-go' : told.toward > 0.4 ? 'text-care' : 'text-stop'"
             data-testid="flow-number"
-            >{{ flow.toward.toFixed(2) }}</strong><br />{{ flow.words }}<br /><span
+            >{{ told.toward.toFixed(2) }}</strong><br />{{ told.words }}<br /><span
             class="text-xs text-soft"
             title="Mean resultant length of the deviations: how much they agree, wherever they point"
-            >agree {{ flow.together.toFixed(2) }}</span
+            >agree {{ told.together.toFixed(2) }}</span
           >
         </p>
       </div>
       <p v-if="cascade" class="mt-1 leading-snug text-soft">{{ cascade }}</p>
       <ul v-if="breaking.length" class="mt-1 max-h-24 overflow-y-auto leading-snug">
         <li v-for="(e, i) in breaking" :key="i">
-          <button class="text-left hover:text-mulberry" @click="bench.selectedId = e.stepId">
+          <button class="text-left hover:text-mulberry" @click="selection.id = e.stepId">
             {{ e.label }}{{ e.twin ? ', twin' : '' }}: {{ Math.abs(e.off).toFixed(0) }}° off
           </button>
         </li>
@@ -86,15 +87,15 @@ const cascade = computed(() => {
       <div class="mt-1 flex flex-wrap gap-1">
         <button
           class="btn px-2 py-0.5 text-[0.87rem]"
-          :disabled="!brush.breakers.length"
-          @click="brush.aimAll()"
+          :disabled="!flow.breakers.length"
+          @click="placing.aimThese(flow.breakers)"
         >
           <LocateFixed :size="14" />Aim those
         </button>
         <button
           class="btn px-2 py-0.5 text-[0.87rem]"
           title="Of what is selected, else of all brushwork"
-          @click="brush.cascade()"
+          @click="flow.cascade()"
         >
           <ArrowDownNarrowWide :size="14" />Sizes fall
         </button>

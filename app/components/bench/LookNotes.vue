@@ -3,10 +3,11 @@ import { Layers } from '@lucide/vue'
 import { FEW } from '#core/look'
 
 /** What the step card shows while no step is selected: the look as a whole. */
-const bench = useBench()
+const session = useSession()
+const analysis = useAnalysis()
 const settings = useSettings()
-const look = computed(() => bench.look!)
-const amounts = computed(() => bench.amounts)
+const look = computed(() => session.look!)
+const amounts = computed(() => analysis.paintUse)
 const total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0))
 const cost = computed(() =>
   amounts.value.some(a => a.cost !== null) ? amounts.value.reduce((s, a) => s + (a.cost ?? 0), 0) : null,
@@ -53,7 +54,7 @@ const tagsOf = (text: string) =>
         v-kept="look.notes"
         placeholder="Ticket number, wishes, what to watch"
         @change="
-          bench.edit('notes', d => {
+          session.edit('notes', d => {
             d.notes = value($event)
           })
         "
@@ -65,7 +66,7 @@ const tagsOf = (text: string) =>
         class="field"
         v-kept="look.tags.join(', ')"
         @change="
-          bench.edit('tags', d => {
+          session.edit('tags', d => {
             d.tags = tagsOf(value($event))
           })
         "
@@ -78,8 +79,7 @@ const tagsOf = (text: string) =>
       <summary class="font-semibold">
         Paint for this look: {{ total.toFixed(1) }} g<template v-if="cost !== null"
           >, {{ cost.toFixed(2) }}</template
-        >
-        <span class="rounded bg-rule px-1 text-xs font-normal">estimate</span>
+        >{{ ' ' }}<span class="rounded bg-rule px-1 text-xs font-normal">estimate</span>
       </summary>
       <ul class="mt-1 space-y-0.5 text-[0.87rem]">
         <li v-for="a in amounts" :key="a.id" class="flex items-baseline gap-1.5">

@@ -11,14 +11,14 @@ interface Revision {
   steps: number
 }
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench()
+const session = useSession()
 const list = shallowRef<Revision[] | null>(null)
 const failed = ref<string[]>([])
 const busy = ref(false)
 onMounted(async () => {
   try {
-    await bench.saver?.flush()
-    list.value = await $fetch<Revision[], string>(`/api/looks/${bench.look!.id}/revisions`)
+    await session.saver?.flush()
+    list.value = await $fetch<Revision[], string>(`/api/looks/${session.look!.id}/revisions`)
   } catch (error) {
     failed.value = sentencesOf(error)
   }
@@ -27,7 +27,7 @@ async function copy(version: number): Promise<void> {
   busy.value = true
   try {
     const { look, savedAt } = await $fetch<LookRecord, string>(
-      `/api/looks/${bench.look!.id}/revisions/${version}`,
+      `/api/looks/${session.look!.id}/revisions/${version}`,
     )
     const id = nanoid(12)
     await $fetch('/api/looks', {

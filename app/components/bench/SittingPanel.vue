@@ -2,10 +2,11 @@
 import { ageOf, type Sitting } from '#core/look'
 
 /** What the person is asked before painting; by ticket number only. */
-const bench = useBench()
-const sitting = computed(() => bench.look!.sitting)
+const session = useSession()
+const analysis = useAnalysis()
+const sitting = computed(() => session.look!.sitting)
 const put = <K extends keyof Sitting>(key: K, value: Sitting[K]) =>
-  bench.edit('ask', d => {
+  session.edit('ask', d => {
     d.sitting[key] = value as never
   })
 const asks: {
@@ -22,7 +23,7 @@ const asks: {
 const asked = computed(
   () => asks.filter(a => a.key !== 'patch' && sitting.value[a.key] !== 'not asked').length,
 )
-const whole = computed(() => bench.findings.filter(f => f.stepId === null))
+const whole = computed(() => analysis.findings.filter(f => f.stepId === null))
 function aged(event: Event): void {
   const box = event.target as HTMLInputElement
   if (box.value === '') put('age', null)
@@ -64,7 +65,7 @@ function ticketed(event: Event): void {
           min="0"
           max="120"
           v-kept="sitting.age ?? ''"
-          :placeholder="`${ageOf(bench.look!)}, as the face`"
+          :placeholder="`${ageOf(session.look!)}, as the face`"
           aria-label="Age of the person"
           @change="aged"
       /></label>

@@ -3,7 +3,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { ChevronDown } from '@lucide/vue'
 import type { Look } from '#core/look'
 
-const bench = useBench()
+const session = useSession()
 const button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
 const skins = [
   ['#f3d6c2', 'very light'],
@@ -20,11 +20,12 @@ const hairs = [
   ['#1c1512', 'black'],
   ['#9a938c', 'grey'],
 ] as const
-const skin = computed(() => bench.look!.skin)
+const skin = computed(() => session.look!.skin)
 const toneWords = computed(
   () => skins.find(s => s[0] === skin.value.colour.toLowerCase())?.[1] ?? 'own colour',
 )
-const put = (recipe: (skin: Look['skin']) => void) => bench.edit('skin', draft => recipe(draft.skin), 'skin')
+const put = (recipe: (skin: Look['skin']) => void) =>
+  session.edit('skin', draft => recipe(draft.skin), 'skin')
 </script>
 
 <template>

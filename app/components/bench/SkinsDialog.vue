@@ -3,13 +3,13 @@ import { LoaderCircle } from '@lucide/vue'
 import { labOf, linearOf, SIX_SKINS, skinClass, typologyAngle } from '#core/paint'
 
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench()
+const session = useSession()
 const painter = usePainter()
 const rows = shallowRef<{ words: string; colour: string; angle: number; picture: string; weakest: string }[]>(
   [],
 )
 onMounted(async () => {
-  const look = bench.look!
+  const look = session.look!
   const answers = await painter.onSkins(
     look,
     SIX_SKINS.map(s => s.colour),
@@ -34,7 +34,7 @@ onMounted(async () => {
   })
 })
 const wear = (colour: string) => {
-  bench.edit('skin', d => {
+  session.edit('skin', d => {
     d.skin.colour = colour
   })
   emit('close')

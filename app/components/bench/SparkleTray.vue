@@ -7,8 +7,12 @@ import type { Seat } from '#core/stencil'
 import { discAt, plainZone, zoneAt } from '#core/skin'
 
 /** Gems, glitter and lips, and the empty patches where they could go. */
-const bench = useBench()
-const brush = useBrushwork()
+const session = useSession()
+const scene = useScene()
+const placing = usePlacing()
+const strokes = useStrokes()
+const arrangements = useArrangements()
+const flow = useFlow()
 const drawer = useDrawer()
 const worker = useSheetWorker()
 const areas = [
@@ -19,17 +23,17 @@ const areas = [
   ['print', 'over a print'],
 ] as const
 const fillWords: Record<Fill, string> = { dots: 'Dots', star: 'Star', glitter: 'Glitter' }
-const spots = computed(() => brush.composition?.spots ?? [])
-const balance = computed(() => brush.composition?.balance ?? null)
+const spots = computed(() => flow.composition?.spots ?? [])
+const balance = computed(() => flow.composition?.balance ?? null)
 const share = (pair: readonly [number, number]) =>
   pair[0] + pair[1] > 0 ? Math.round((100 * pair[0]) / (pair[0] + pair[1])) : 50
 /** The composition is worked out while it is looked at. */
 const look = ref(false)
 watch(look, on => {
-  brush.showSpots = on
+  flow.showSpots = on
 })
 onBeforeUnmount(() => {
-  brush.showSpots = false
+  flow.showSpots = false
 })
 
 const searching = ref<number | null>(null)
@@ -38,22 +42,22 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
   searching.value = n
   try {
     await worker.knowDrawer()
-    const zone = zoneAt(bench.ground, spot.at)
+    const zone = zoneAt(scene.ground, spot.at)
     const seats: Seat[] | null = await worker.fits(
       {
         ring: discAt(spot.at, spot.radius * 1.15),
         even: false,
-        keepOuts: [...bench.ground.keepOuts],
-        focus: [...bench.look!.focus],
+        keepOuts: [...scene.ground.keepOuts],
+        focus: [...session.look!.focus],
         zone: zone && plainZone(zone),
       },
-      bench.look!,
+      session.look!,
       () => {},
     )
     const seat = seats?.find(s => drawer.find(s.id)?.kind !== 'texture' && s.score > 0.2)
     if (!seat)
       return void toast.error(`No motif of the drawer is small enough for ${Math.round(2 * spot.radius)} mm.`)
-    await bench.addSheet(seat.id, seat.at, seat)
+    await placing.addSheet(seat.id, seat.at, seat)
   } finally {
     searching.value = null
   }
@@ -70,7 +74,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
           :key="cut"
           class="btn capitalize"
           :data-gem="cut"
-          @click="brush.addGem(cut)"
+          @click="strokes.addGem(cut)"
         >
           {{ cut }}
         </button>
@@ -84,15 +88,15 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
           :key="area"
           class="btn text-[0.87rem]"
           :data-glitter="area"
-          @click="brush.addGlitter(area)"
+          @click="strokes.addGlitter(area)"
         >
           {{ words }}
         </button>
       </div>
     </section>
-    <section v-if="bench.ground.face">
+    <section v-if="scene.ground.face">
       <h3 class="eyebrow mb-1"><Smile :size="13" class="mr-1 inline" />Lips</h3>
-      <button class="btn w-full" @click="brush.addLips()">Paint the lips</button>
+      <button class="btn w-full" @click="strokes.addLips()">Paint the lips</button>
     </section>
     <section class="border-t border-rule pt-2">
       <SwitchField v-model="look" label="Show empty patches" />
@@ -133,7 +137,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
                 v-for="f in FILLS"
                 :key="f"
                 class="btn px-2 py-0.5 text-[0.8rem]"
-                @click="brush.fill(f, s.at, s.radius)"
+                @click="arrangements.fill(f, s.at, s.radius)"
               >
                 {{ fillWords[f] }}</button><button
                 class="btn px-2 py-0.5 text-[0.8rem]"

@@ -14,23 +14,24 @@ import {
 
 /** An arrangement drawn small as it would lie on this canvas. */
 const props = defineProps<{ starter: StarterId }>()
-const bench = useBench()
+const session = useSession()
+const scene = useScene()
 const drawer = useDrawer()
 const ref = (colour: string): PaintRef => ({ id: `icon-${colour.slice(1)}`, name: '', colour })
 const palette = { dark: ref('#23201D'), light: ref('#A89F90'), body: ref('#7A2E5D'), accent: ref('#B47A12') }
 const shapes = computed(() => {
   let n = 0
-  const { ground } = bench
+  const { ground } = scene
   const sheet = [...drawer.shapes.values()][0]
   const host =
     starterOf(props.starter).on === 'sheet' && sheet
-      ? freshSheet('host', '', sheet.id, bench.middleSpot() as [number, number], palette.body)
+      ? freshSheet('host', '', sheet.id, scene.middle() as [number, number], palette.body)
       : null
   const steps: Step[] = [
     ...(host ? [host] : []),
     ...starterOf(props.starter).make({
       ground,
-      focus: bench.look!.focus,
+      focus: session.look!.focus,
       palette,
       id: () => `i${n++}`,
       host,
@@ -49,24 +50,20 @@ const shapes = computed(() => {
       .prints(s, world)
       .map((p, i, all) => ({
         rings: p.rings.map(ground.front.ring),
-        colour:
-          s.kind === 'gem'
-            ? '#5C564E'
-            : s.kind === 'line'
-              ? s.load.kind === 'one'
-                ? s.load.paint.colour
-                : i < all.length / 2
-                  ? '#B98BA5'
-                  : '#7A2E5D'
-              : s.kind === 'dots'
-                ? s.paint.colour
-                : '#7A2E5D',
+        colour: colourIn(s, i / all.length),
       })),
   )
 })
+/** The colour of a print in the icon: of several on one brush a light and a dark one. */
+function colourIn(step: Step, share: number): string {
+  if ('cut' in step) return '#5C564E'
+  const [place, ...others] = kindOf(step).paintPlaces(step)
+  if (place && !others.length) return place.ref.colour
+  return others.length && share < 0.5 ? '#B98BA5' : '#7A2E5D'
+}
 /** The landmarks' outline gives the eye a hold. */
 const eyes = computed(() =>
-  bench.ground.keepOuts.filter(k => k.words.endsWith('eye') || k.words === 'mouth').map(k => k.ring),
+  scene.ground.keepOuts.filter(k => k.words.endsWith('eye') || k.words === 'mouth').map(k => k.ring),
 )
 const view = computed(() => {
   const rings = shapes.value.flatMap(s => s.rings)

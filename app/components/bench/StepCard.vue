@@ -23,7 +23,9 @@ import TwinField from './controls/TwinField.vue'
 import WetnessPicker from './controls/WetnessPicker.vue'
 import ZonesField from './controls/ZonesField.vue'
 
-const bench = useBench()
+const session = useSession()
+const selection = useSelection()
+const steps = useSteps()
 /** Controls that take the whole step, and those that hold the one value their field names. */
 const whole: Partial<Record<Field['control'], Component>> = {
   zones: ZonesField,
@@ -49,13 +51,13 @@ const single: Partial<Record<Field['control'], Component>> = {
   switch: SwitchField,
 }
 
-const step = computed(() => bench.selected)
-const number = computed(() => bench.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
+const step = computed(() => selection.step)
+const number = computed(() => session.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
 const kind = computed(() => step.value && kindOf(step.value))
 const fields = computed(() => (step.value && kind.value ? kind.value.fields(step.value) : []))
 const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
 const put = (field: Field, value: unknown) =>
-  bench.editStep(field.label.toLowerCase(), s => {
+  steps.edit(field.label.toLowerCase(), s => {
     ;(s as unknown as Record<string, unknown>)[field.path] = value
   })
 /** Sections that are folded until somebody opens them; what was opened or folded is remembered by its name. */
@@ -69,11 +71,11 @@ const fold = (label: string, event: Event) => {
 function renumber(event: Event): void {
   const box = event.target as HTMLInputElement
   const to = box.valueAsNumber
-  if (Number.isInteger(to) && to >= 1 && to <= bench.look!.steps.length) bench.move(step.value!.id, to - 1)
+  if (Number.isInteger(to) && to >= 1 && to <= session.look!.steps.length) steps.move(step.value!.id, to - 1)
   box.value = String(number.value)
 }
 const rename = (event: Event) =>
-  bench.editStep('rename', s => {
+  steps.edit('rename', s => {
     s.label = (event.target as HTMLInputElement).value.slice(0, 60)
   })
 </script>
@@ -88,20 +90,20 @@ const rename = (event: Event) =>
               v-kept="number"
               type="number"
               min="1"
-              :max="bench.look!.steps.length"
+              :max="session.look!.steps.length"
               class="number h-6 w-9 rounded-full border-0 bg-mulberry px-1 text-center text-sm font-bold text-white"
-              :title="`Step ${number} of ${bench.look!.steps.length}: type another number to move it there`"
+              :title="`Step ${number} of ${session.look!.steps.length}: type another number to move it there`"
               aria-label="Place of this step"
               @change="renumber"
             />
             <span class="eyebrow flex-1"
-              >{{ kind.words }} <span class="font-normal">of {{ bench.look!.steps.length }}</span></span
+              >{{ kind.words }} <span class="font-normal">of {{ session.look!.steps.length }}</span></span
             >
             <button
               class="icon-btn"
               title="Copy this step"
               aria-label="Copy this step"
-              @click="bench.duplicate()"
+              @click="steps.duplicate()"
             >
               <Copy :size="16" />
             </button>
@@ -109,7 +111,7 @@ const rename = (event: Event) =>
               class="icon-btn"
               title="Delete this step (Delete)"
               aria-label="Delete this step"
-              @click="bench.remove()"
+              @click="steps.remove()"
             >
               <Trash2 :size="16" />
             </button>
@@ -117,7 +119,7 @@ const rename = (event: Event) =>
               class="icon-btn"
               title="Let go of this step (Esc)"
               aria-label="Close the card"
-              @click="bench.selectedId = null"
+              @click="selection.id = null"
             >
               <X :size="16" />
             </button>
@@ -160,7 +162,7 @@ const rename = (event: Event) =>
             label="Can be left out when there is a queue"
             @update:model-value="
               v =>
-                bench.editStep('optional', s => {
+                steps.edit('optional', s => {
                   s.optional = v
                 })
             "

@@ -3,15 +3,16 @@ import { toned } from '#core/checks'
 import { kindOf, type Step } from '#core/look'
 
 const props = defineProps<{ step: Step }>()
-const bench = useBench()
+const scene = useScene()
+const analysis = useAnalysis()
 const settings = useSettings()
-const shows = computed(() => bench.shows.get(props.step.id))
-const outcome = computed(() => bench.outcomes.get(props.step.id))
-const found = computed(() => bench.findings.filter(f => f.stepId === props.step.id))
+const shows = computed(() => analysis.shows.get(props.step.id))
+const outcome = computed(() => analysis.outcomes.get(props.step.id))
+const found = computed(() => analysis.findings.filter(f => f.stepId === props.step.id))
 const tone = computed(
-  () => shows.value !== undefined && shows.value.median < 10 && toned(props.step, shows.value, bench.world),
+  () => shows.value !== undefined && shows.value.median < 10 && toned(props.step, shows.value, scene.world),
 )
-const effort = computed(() => kindOf(props.step).effort(props.step, bench.world))
+const effort = computed(() => kindOf(props.step).effort(props.step, scene.world))
 </script>
 
 <template>

@@ -3,7 +3,9 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { Brush, PaintRoller, PenLine, Search, Sparkles, SquareDashed } from '@lucide/vue'
 import type { ZoneId } from '#core/skin'
 
-const bench = useBench()
+const scene = useScene()
+const steps = useSteps()
+const placing = usePlacing()
 const drawer = useDrawer()
 const kit = useKit()
 const settings = useSettings()
@@ -38,7 +40,7 @@ const onArm: typeof onFace = [
   { words: 'Middle band', zones: ['middle band'] },
   { words: 'Lower band', zones: ['lower band'] },
 ]
-const areas = computed(() => (bench.ground.face ? onFace : onArm))
+const areas = computed(() => (scene.ground.face ? onFace : onArm))
 /** A base on an outline of its own. */
 const DRAWN = 'Its own outline'
 const where = ref<string[]>(['Forehead'])
@@ -52,9 +54,9 @@ const toggle = (list: string[], item: string, most = 99) =>
 function layBase(): void {
   const zones = areas.value.filter(a => where.value.includes(a.words)).flatMap(a => a.zones)
   const paints = colours.value.map(id => kit.refOf(kit.find(id)!))
-  if (where.value.includes(DRAWN) && paints.length) bench.addWash(null, paints, 'Base, drawn')
+  if (where.value.includes(DRAWN) && paints.length) steps.addWash(null, paints, 'Base, drawn')
   else if (zones.length && paints.length)
-    bench.addWash(
+    steps.addWash(
       zones,
       paints,
       `Base, ${areas.value
@@ -183,7 +185,7 @@ function carry(event: DragEvent, id: string): void {
                 aria-label="Search sheets"
             /></label>
             <p class="shrink-0 px-3 pb-1 text-[0.8rem] text-soft">
-              {{ sheets.length }} sheets at one scale. Drag onto the {{ bench.ground.words }}, or press Enter.
+              {{ sheets.length }} sheets at one scale. Drag onto the {{ scene.ground.words }}, or press Enter.
             </p>
             <ul class="min-h-0 flex-1 space-y-1.5 overflow-y-auto px-3 pb-3">
               <li v-for="s in sheets" :key="s.id">
@@ -192,7 +194,7 @@ function carry(event: DragEvent, id: string): void {
                   draggable="true"
                   :data-sheet="s.id"
                   @dragstart="carry($event, s.id)"
-                  @click="bench.addSheet(s.id, null)"
+                  @click="placing.addSheet(s.id, null)"
                 >
                   <img
                     :src="`/api/stencils/${s.id}/picture.svg`"

@@ -6,7 +6,8 @@ import type { HeadScene, Turn } from './head/scene'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench()
+const session = useSession()
+const scene = useScene()
 const painter = usePainter()
 const holder = useTemplateRef<HTMLDivElement>('holder')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
@@ -24,14 +25,14 @@ const thumbs = ref<string[]>([])
 /** px to the mm of the picture that the skin wears. */
 const FINENESS = 4
 
-let scene: HeadScene | null = null,
+let head: HeadScene | null = null,
   limits = { across: 100, up: 35 }
 onMounted(async () => {
   await nextTick()
   try {
     const { HeadScene, MOST_TURN } = await import('./head/scene')
     limits = MOST_TURN
-    scene = new HeadScene(canvas.value!)
+    head = new HeadScene(canvas.value!)
   } catch {
     problem.value =
       'This browser has no WebGL, so the head cannot be turned here. The picture from the front and everything else work as before.'
@@ -40,28 +41,28 @@ onMounted(async () => {
   await refresh()
   canvas.value?.focus()
 })
-onBeforeUnmount(() => scene?.dispose())
+onBeforeUnmount(() => head?.dispose())
 
 const refresh = newestOnly(async () => {
-  const look = bench.look
-  if (!scene || !look || !bench.loaded) return
+  const look = session.look
+  if (!head || !look || !scene.loaded) return
   const picture = await painter.wrapped(look, FINENESS, props.playTo ?? undefined)
-  if (!scene) return
-  scene.setColours(look.skin.colour, look.skin.hair)
-  scene.setModel(modelOf(bench.ground), bench.ground.box)
-  scene.setSkin(picture)
+  if (!head) return
+  head.setColours(look.skin.colour, look.skin.hair)
+  head.setModel(modelOf(scene.ground), scene.ground.box)
+  head.setSkin(picture)
   thumbs.value = fixed.map(([, across]) => {
-    scene!.draw({ across, up: 0 }, 84, 112, 2)
+    head!.draw({ across, up: 0 }, 84, 112, 2)
     return canvas.value!.toDataURL()
   })
   ready.value = true
   draw()
 })
-watch([() => bench.look, () => bench.loaded, () => props.playTo], () => refresh())
+watch([() => session.look, () => scene.loaded, () => props.playTo], () => refresh())
 watch([turn, width, height], draw)
 function draw(): void {
-  if (scene && width.value > 20)
-    scene.draw(turn.value, width.value, height.value, Math.min(2, window.devicePixelRatio || 1))
+  if (head && width.value > 20)
+    head.draw(turn.value, width.value, height.value, Math.min(2, window.devicePixelRatio || 1))
 }
 
 const bounded = (v: number, most: number) => Math.min(most, Math.max(-most, v))

@@ -45,68 +45,77 @@ export function pressedInField(
   return field.tagName === 'SELECT' || (kept !== undefined && field.value === kept)
 }
 
-/** What the bench does for a key press; returns whether the key was one of its own. */
-export function pressKey(
-  event: KeyboardEvent,
-  bench: ReturnType<typeof useBench>,
-  brush: ReturnType<typeof useBrushwork>,
-  actions: { play: () => void; help: () => void },
-): boolean {
-  const { key, shiftKey } = event
-  if (event.ctrlKey || event.metaKey) {
-    if (key.toLowerCase() === 'z') (shiftKey ? bench.redo : bench.undo)()
-    else if (key.toLowerCase() === 'y') bench.redo()
-    else if (key.toLowerCase() === 'a') bench.selectAll()
-    else return false
-    return true
-  }
-  if (event.altKey) return false
-  const arrow = ARROWS[key]
-  if (arrow && bench.selectedId && (brush.many || bench.selectedSheet)) {
-    ;(brush.many ? brush.shift : bench.nudge)(arrow[0] * (shiftKey ? 5 : 1), arrow[1] * (shiftKey ? 5 : 1))
-    return true
-  }
-  const turn = brush.many ? brush.turn : bench.turn
-  switch (key.toLowerCase()) {
-    case 't':
-      bench.twin()
+/** What keys do: the bench's own rooms, and what only the page can do. */
+export interface KeyActions {
+  readonly session: Pick<ReturnType<typeof useSession>, 'undo' | 'redo'>
+  readonly selection: Pick<
+    ReturnType<typeof useSelection>,
+    'id' | 'sheet' | 'byHandles' | 'takeAll' | 'takeGroup' | 'letGo'
+  >
+  readonly steps: Pick<ReturnType<typeof useSteps>, 'remove'>
+  readonly placing: Pick<ReturnType<typeof usePlacing>, 'nudge' | 'turn' | 'flip' | 'aim'>
+  readonly shaping: Pick<ReturnType<typeof useShaping>, 'shift' | 'turn' | 'flip' | 'dab'>
+  readonly twins: Pick<ReturnType<typeof useTwins>, 'toggle'>
+  readonly play: () => void
+  readonly help: () => void
+}
+
+/** With Shift an arrow moves by so many mm, and a bracket turns by so many degrees. */
+const [FAR, WIDE] = [5, 15]
+
+/** Keys pressed with Ctrl. */
+function pressWithCtrl(key: string, shift: boolean, { session, selection }: KeyActions): boolean {
+  switch (key) {
+    case 'z':
+      if (shift) session.redo()
+      else session.undo()
       return true
-    case 'f':
-      ;(brush.many ? brush.flip : bench.flip)()
-      return true
-    // With Shift some keyboards send braces, others keep the bracket.
-    case '[':
-    case '{':
-      turn(shiftKey ? -15 : -1)
-      return true
-    case ']':
-    case '}':
-      turn(shiftKey ? 15 : 1)
+    case 'y':
+      session.redo()
       return true
     case 'a':
-      bench.aim()
-      return true
-    case 'g':
-      brush.takeGroup()
-      return true
-    case 'd':
-      bench.dab(shiftKey ? -1 : 1)
-      return true
-    case 'p':
-      actions.play()
-      return true
-    case '?':
-      actions.help()
-      return true
-    case 'delete':
-    case 'backspace':
-      bench.remove()
-      return true
-    case 'escape':
-      bench.selectedId = null
-      bench.spot = null
+      selection.takeAll()
       return true
     default:
       return false
   }
+}
+
+/** What each key does by itself or with Shift. */
+const KEY_ACTIONS: Readonly<Record<string, (on: KeyActions, shift: boolean) => void>> = {
+  't': on => on.twins.toggle(),
+  'f': on => (on.selection.byHandles ? on.shaping : on.placing).flip(),
+  '[': (on, shift) => turnBy(on, shift ? -WIDE : -1),
+  ']': (on, shift) => turnBy(on, shift ? WIDE : 1),
+  // With Shift some keyboards send braces, others keep the bracket.
+  '{': (on, shift) => turnBy(on, shift ? -WIDE : -1),
+  '}': (on, shift) => turnBy(on, shift ? WIDE : 1),
+  'a': on => on.placing.aim(),
+  'g': on => on.selection.takeGroup(),
+  'd': (on, shift) => on.shaping.dab(shift ? -1 : 1),
+  'p': on => on.play(),
+  '?': on => on.help(),
+  'delete': on => on.steps.remove(),
+  'backspace': on => on.steps.remove(),
+  'escape': on => on.selection.letGo(),
+}
+const turnBy = ({ selection, shaping, placing }: KeyActions, by: number) =>
+  (selection.byHandles ? shaping : placing).turn(by)
+
+/** What the bench does for a key press; returns whether the key was one of its own. */
+export function pressKey(event: KeyboardEvent, on: KeyActions): boolean {
+  const { key, shiftKey } = event
+  if (event.ctrlKey || event.metaKey) return pressWithCtrl(key.toLowerCase(), shiftKey, on)
+  if (event.altKey) return false
+  const arrow = ARROWS[key]
+  const { selection, shaping, placing } = on
+  if (arrow && selection.id && (selection.byHandles || selection.sheet)) {
+    const [dx, dy] = arrow.map(d => d * (shiftKey ? FAR : 1))
+    if (selection.byHandles) shaping.shift(dx!, dy!)
+    else placing.nudge(dx!, dy!)
+    return true
+  }
+  const act = KEY_ACTIONS[key.toLowerCase()]
+  act?.(on, shiftKey)
+  return act !== undefined
 }

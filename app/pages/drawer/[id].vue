@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { ArrowLeft, CircleAlert, CircleCheck, FileDown, Printer } from '@lucide/vue'
-import { LISTED_MM, type Analysis } from '#core/stencil'
+import { unprepared, LISTED_MM, type Analysis } from '#core/stencil'
 import type { LookSummary } from '~/components/looks/LookCard.vue'
 
 const id = String(useRoute().params.id)
@@ -16,7 +16,10 @@ const usedIn = shallowRef<LookSummary[]>([])
 const group = ref<number | null>(null)
 const show = reactive({ bridges: true, slot: true, axes: true, lattice: true, islands: true })
 const about = computed(() => drawer.find(id))
-const sheet = computed(() => drawer.shapes.get(id))
+const sheet = computed(() => {
+  const shape = drawer.shapes.get(id)
+  return shape && unprepared(shape)
+})
 
 try {
   await drawer.load()

@@ -1,15 +1,24 @@
-import { opticsOfColour, opticsOfSwatch } from '../../paint'
+import type { Memo } from '../../memo'
+import { opticsOfColour, opticsOfSwatch, type Optics } from '../../paint'
 import type { CakeRef, PaintRef } from '../document'
 import type { LaidPaint } from './print'
 import type { World } from './world'
 
+/** The paints of the kit, and where results are kept. */
+type Kit = Pick<World, 'paint' | 'memo'>
+
 /** A paint as it lies in a film: the kit's own swatch where it is there, else what follows from the colour in the look. */
-export function laidPaint(ref: Pick<PaintRef, 'id' | 'colour'>, world: Pick<World, 'paint'>): LaidPaint {
-  const paint = world.paint(ref.id)
-  return paint
-    ? { optics: opticsOfSwatch(paint.overBlack, paint.overWhite), finish: paint.finish }
-    : { optics: opticsOfColour(ref.colour), finish: 'matte' }
+export function laidPaint(ref: Pick<PaintRef, 'id' | 'colour'>, { paint: find, memo }: Kit): LaidPaint {
+  const paint = find(ref.id)
+  if (!paint) return { optics: colourOptics(ref.colour, memo), finish: 'matte' }
+  const { overBlack, overWhite, finish } = paint
+  const make = () => opticsOfSwatch(overBlack, overWhite)
+  return { optics: memo ? memo.recall(`swatch ${overBlack} ${overWhite}`, [], make) : make(), finish }
 }
+
+/** The optics of a colour of which nothing else is known. */
+const colourOptics = (colour: string, memo: Memo | undefined): Optics =>
+  memo ? memo.recall(`colour ${colour}`, [], () => opticsOfColour(colour)) : opticsOfColour(colour)
 
 /** The strips of a split cake: the kit's own where it is there, else those that the look remembers. */
 export interface CakeStrips {
@@ -18,14 +27,14 @@ export interface CakeStrips {
   readonly ends: readonly number[]
 }
 
-export function cakeStrips(cake: CakeRef, world: Pick<World, 'paint'>): CakeStrips {
+export function cakeStrips(cake: CakeRef, world: Kit): CakeStrips {
   const own = world.paint(cake.id)
   const list = own?.strips.length ? own.strips : cake.strips
   const total = list.reduce((sum, strip) => sum + strip.width, 0)
   const finish = own?.finish ?? 'matte'
   let sum = 0
   return {
-    paints: list.map(strip => ({ optics: opticsOfColour(strip.colour), finish })),
+    paints: list.map(strip => ({ optics: colourOptics(strip.colour, world.memo), finish })),
     ends: list.map(strip => (sum += strip.width) / total),
   }
 }

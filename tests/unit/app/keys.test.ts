@@ -1,30 +1,30 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { SheetStep } from '#core/look'
 import { KEYS, pressKey } from '../../../app/components/bench/keys'
 
-const names = ['nudge', 'turn', 'flip', 'twin', 'aim', 'dab', 'undo', 'redo', 'remove'] as const
-const bench = {
-  selectedSheet: {} as object | null,
-  selectedId: 'a' as string | null,
-  spot: [0, 0] as unknown,
-  ...(Object.fromEntries(names.map(n => [n, vi.fn()])) as Record<
-    (typeof names)[number],
-    ReturnType<typeof vi.fn>
-  >),
+const selection = {
+  id: 'a' as string | null,
+  sheet: {} as SheetStep | null,
+  byHandles: false,
+  takeAll: vi.fn(),
+  takeGroup: vi.fn(),
+  letGo: vi.fn(),
 }
-const brush = { many: false, shift: vi.fn(), turn: vi.fn(), flip: vi.fn(), takeGroup: vi.fn() }
+const placing = { nudge: vi.fn(), turn: vi.fn(), flip: vi.fn(), aim: vi.fn() }
+const shaping = { shift: vi.fn(), turn: vi.fn(), flip: vi.fn(), dab: vi.fn() }
+const session = { undo: vi.fn(), redo: vi.fn() }
+const steps = { remove: vi.fn() }
+const twins = { toggle: vi.fn() }
 const actions = { play: vi.fn(), help: vi.fn() }
 const press = (key: string, mods: Partial<KeyboardEvent> = {}) =>
   pressKey(
     { key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent,
-    bench as never,
-    brush as never,
-    actions,
+    { selection, placing, shaping, session, steps, twins, ...actions },
   )
 
 beforeEach(() => {
   vi.clearAllMocks()
-  brush.many = false
-  Object.assign(bench, { selectedSheet: {}, selectedId: 'a', spot: [0, 0] })
+  Object.assign(selection, { sheet: {}, id: 'a', byHandles: false })
 })
 
 describe("the bench's keys", () => {
@@ -35,7 +35,7 @@ describe("the bench's keys", () => {
     ['ArrowDown', true, [0, 5]],
   ] as const)('%s (shift %s) moves by %j mm', (key, shiftKey, by) => {
     expect(press(key, { shiftKey })).toBe(true)
-    expect(bench.nudge).toHaveBeenCalledWith(...by)
+    expect(placing.nudge).toHaveBeenCalledWith(...by)
   })
 
   it.each([
@@ -47,45 +47,45 @@ describe("the bench's keys", () => {
     ['}', true, 15],
   ] as const)('%s (shift %s) turns by %d degrees', (key, shiftKey, by) => {
     press(key, { shiftKey })
-    expect(bench.turn).toHaveBeenCalledWith(by)
+    expect(placing.turn).toHaveBeenCalledWith(by)
   })
 
   it.each([
-    ['t', 'twin'],
-    ['T', 'twin'],
-    ['f', 'flip'],
-    ['a', 'aim'],
-    ['Delete', 'remove'],
-    ['Backspace', 'remove'],
-  ] as const)('%s does %s', (key, name) => {
+    ['t', twins.toggle],
+    ['T', twins.toggle],
+    ['f', placing.flip],
+    ['a', placing.aim],
+    ['Delete', steps.remove],
+    ['Backspace', steps.remove],
+  ] as const)('%s does its own', (key, done) => {
     expect(press(key)).toBe(true)
-    expect(bench[name]).toHaveBeenCalledTimes(1)
+    expect(done).toHaveBeenCalledTimes(1)
   })
 
   it('moves, turns and flips brushwork, and several steps, by their handles', () => {
-    brush.many = true
+    selection.byHandles = true
     press('ArrowDown', { shiftKey: true })
     press(']')
     press('f')
     press('g')
-    expect(brush.shift).toHaveBeenCalledWith(0, 5)
-    expect(brush.turn).toHaveBeenCalledWith(1)
-    expect(brush.flip).toHaveBeenCalledTimes(1)
-    expect(brush.takeGroup).toHaveBeenCalledTimes(1)
-    expect(bench.nudge).not.toHaveBeenCalled()
+    expect(shaping.shift).toHaveBeenCalledWith(0, 5)
+    expect(shaping.turn).toHaveBeenCalledWith(1)
+    expect(shaping.flip).toHaveBeenCalledTimes(1)
+    expect(selection.takeGroup).toHaveBeenCalledTimes(1)
+    expect(placing.nudge).not.toHaveBeenCalled()
   })
 
   it('dabs once more, or with Shift once less', () => {
     press('d')
     press('D', { shiftKey: true })
-    expect(bench.dab.mock.calls).toEqual([[1], [-1]])
+    expect(shaping.dab.mock.calls).toEqual([[1], [-1]])
   })
 
   it('undoes and redoes', () => {
     press('z', { ctrlKey: true })
     press('z', { metaKey: true, shiftKey: true })
     press('y', { ctrlKey: true })
-    expect([bench.undo.mock.calls.length, bench.redo.mock.calls.length]).toEqual([1, 2])
+    expect([session.undo.mock.calls.length, session.redo.mock.calls.length]).toEqual([1, 2])
   })
 
   it('plays, shows its keys, and lets go', () => {
@@ -94,16 +94,17 @@ describe("the bench's keys", () => {
     press('Escape')
     expect(actions.play).toHaveBeenCalledTimes(1)
     expect(actions.help).toHaveBeenCalledTimes(1)
-    expect([bench.selectedId, bench.spot]).toEqual([null, null])
+    expect(selection.letGo).toHaveBeenCalledTimes(1)
   })
 
   it('leaves other keys, and those of the browser, alone', () => {
     expect(press('q')).toBe(false)
     expect(press('s', { ctrlKey: true })).toBe(false)
     expect(press('ArrowLeft', { altKey: true })).toBe(false)
-    bench.selectedSheet = null
+    selection.sheet = null
     expect(press('ArrowLeft')).toBe(false)
-    for (const name of names) expect(bench[name]).not.toHaveBeenCalled()
+    for (const room of [placing, shaping, session, steps, twins])
+      for (const act of Object.values(room)) expect(act).not.toHaveBeenCalled()
   })
 
   it('are all told on the sheet of keys', () => {

@@ -1,6 +1,7 @@
 import { reactive, ref, shallowRef } from 'vue'
 import { describe, expect, it } from 'vitest'
-import { History, RefusedEdit } from '../../../app/stores/history'
+import { Refused } from '#core/look'
+import { History } from '../../../app/stores/history'
 import { plain } from '../../../app/utils/plain'
 
 interface Doc {
@@ -62,7 +63,7 @@ describe('what enters a document', () => {
     history.edit('add', d => void d.steps.push({ id: 'b', paint: { name: 'b' } }))
     const before = history.present
     expect(() => history.edit('add', d => void d.steps.push({ id: 'c', paint: { name: 'c' } }))).toThrow(
-      new RefusedEdit('At most two steps.'),
+      new Refused('At most two steps.'),
     )
     expect(history.present).toBe(before)
     expect(history.undo()).toBe('add')
@@ -74,7 +75,7 @@ describe('what enters a document', () => {
     expect(history.edit('take one out', d => void d.steps.pop())).toBe(true)
     expect(history.edit('take one out', d => void d.steps.pop())).toBe(true)
     expect(() => history.edit('add', d => void d.steps.push({ id: 'e', paint: { name: 'e' } }))).toThrow(
-      RefusedEdit,
+      Refused,
     )
   })
 })

@@ -17,6 +17,7 @@ import {
   type FaceCanvas,
   type TapeMeasures,
 } from '#core/skin'
+import { Memo } from '#core/memo'
 
 const plain = (build: (typeof BUILDS)[number]) => ({ build, measures: null, nudges: {} })
 const PRESETS = BUILDS.flatMap(build => [3, 4, 6, 8, 11, 14, 18, 30, 70].map(age => [build, age] as const))
@@ -202,9 +203,14 @@ describe('grounds', () => {
     }
   })
 
-  it('are kept: the same canvas is worked out once', () => {
-    expect(groundOf({ ...PLAIN_FACE }, 30)).toBe(groundOf({ ...PLAIN_FACE }, 30))
-    expect(groundOf(PLAIN_FACE, 30)).not.toBe(groundOf(PLAIN_FACE, 31))
+  it('are worked out once for each canvas by who keeps a memo, with lids down or not', () => {
+    const memo = new Memo()
+    const of = (age: number, shut = false) => groundOf({ ...PLAIN_FACE }, age, shut, memo)
+    expect(of(30)).toBe(of(30))
+    expect(of(30, true)).toBe(of(30, true))
+    expect(of(30, true)).not.toBe(of(30))
+    expect(of(30)).not.toBe(of(31))
+    expect(groundOf(PLAIN_FACE, 30)).not.toBe(groundOf(PLAIN_FACE, 30))
   })
 
   it('are named in words', () => {

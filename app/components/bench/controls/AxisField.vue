@@ -3,7 +3,8 @@ import { boxOf, EMPTY_BOX } from '#core/geometry'
 import { axisFor, washSides, type Wash } from '#core/look'
 
 const props = defineProps<{ step: Wash }>()
-const bench = useBench()
+const scene = useScene()
+const steps = useSteps()
 const choices = {
   out: 'from the middle out',
   down: 'downward',
@@ -26,7 +27,7 @@ const current = computed<Choice>(() => {
 
 /** Which side of the midline the base's own side lies on, mm. */
 function middle(step: Wash): number {
-  const b = washSides(step, bench.ground)[0]!.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX })
+  const b = washSides(step, scene.ground)[0]!.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX })
   return (b.minX + b.maxX) / 2
 }
 const offered = computed(() =>
@@ -37,7 +38,7 @@ const offered = computed(() =>
 
 function choose(event: Event): void {
   const choice = (event.target as HTMLSelectElement).value as Choice
-  const rings = washSides(props.step, bench.ground)[0]!
+  const rings = washSides(props.step, scene.ground)[0]!
   const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX })
   const x = (b.minX + b.maxX) / 2
   const y = (b.minY + b.maxY) / 2
@@ -48,8 +49,8 @@ function choose(event: Event): void {
     outward: { kind: 'line', from: [x < 0 ? b.maxX : b.minX, y], to: [x < 0 ? b.minX : b.maxX, y] },
     inward: { kind: 'line', from: [x < 0 ? b.minX : b.maxX, y], to: [x < 0 ? b.maxX : b.minX, y] },
   }
-  bench.editStep('how the colours run', s => {
-    if (s.kind === 'wash') s.axis = choice === 'out' ? (axisFor(rings) as Wash['axis']) : line[choice]
+  steps.editKind('wash', 'how the colours run', s => {
+    s.axis = choice === 'out' ? axisFor(rings) : line[choice]
   })
 }
 </script>

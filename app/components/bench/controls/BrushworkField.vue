@@ -6,16 +6,13 @@ import { shapeOf } from '#core/stroke'
 
 /** A stroke: its brush, how it is loaded, and its numbers. */
 const props = defineProps<{ step: LineStep }>()
-const bench = useBench()
+const steps = useSteps()
 const kit = useKit()
 const params = computed(() =>
   isAround(props.step.shape) ? AROUND[props.step.shape].params : shapeOf(props.step.shape).params,
 )
 const brushes = computed(() => brushesFor(props.step.shape))
-const edit = (label: string, recipe: (s: LineStep) => void) =>
-  bench.editMark(label, s => {
-    if (s.kind === 'line') recipe(s)
-  })
+const edit = (label: string, recipe: (s: LineStep) => void) => steps.editKind('line', label, recipe)
 const across = computed(
   () => BRUSHES[props.step.brush].form !== 'round' && BRUSHES[props.step.brush].form !== 'dagger',
 )

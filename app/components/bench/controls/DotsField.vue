@@ -5,12 +5,9 @@ import { dotShape } from '#core/stroke'
 
 /** A run of dots: colour, brush and numbers. */
 const props = defineProps<{ step: DotsStep }>()
-const bench = useBench()
+const steps = useSteps()
 const params = computed(() => (props.step.run === 'around' ? AROUND_DOTS : dotShape(props.step.run).params))
-const edit = (label: string, recipe: (s: DotsStep) => void) =>
-  bench.editMark(label, s => {
-    if (s.kind === 'dots') recipe(s)
-  })
+const edit = (label: string, recipe: (s: DotsStep) => void) => steps.editKind('dots', label, recipe)
 const rounds = ['round1', 'round2', 'round3', 'round4'] as const
 </script>
 

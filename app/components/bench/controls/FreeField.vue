@@ -3,12 +3,11 @@ import { FREE, type Wash } from '#core/look'
 
 /** Places that a drawn base leaves unpainted where it runs over them. */
 const props = defineProps<{ step: Wash }>()
-const bench = useBench()
+const steps = useSteps()
 const words = { eyes: 'Open eyes, with the lash line', nostrils: 'Nostrils' } as const
 function put(what: (typeof FREE)[number], on: boolean): void {
   const next = FREE.filter(f => (f === what ? on : props.step.free?.includes(f)))
-  bench.editStep('leave free', s => {
-    if (s.kind !== 'wash') return
+  steps.editKind('wash', 'leave free', s => {
     if (next.length) s.free = next
     else delete s.free
   })

@@ -4,13 +4,11 @@ import { GEM_COLOURS, GEM_CUTS, type GemStep } from '#core/look'
 
 /** Gems: cut, colour, size, and what holds them. */
 const props = defineProps<{ step: GemStep }>()
-const bench = useBench()
-const brush = useBrushwork()
-const edit = (label: string, recipe: (s: GemStep) => void) =>
-  bench.editMark(label, s => {
-    if (s.kind === 'gem') recipe(s)
-  })
-const clear = computed(() => eyeClearance(props.step, bench.world, regionsOf(bench.ground).eyes))
+const scene = useScene()
+const steps = useSteps()
+const gems = useGems()
+const edit = (label: string, recipe: (s: GemStep) => void) => steps.editKind('gem', label, recipe)
+const clear = computed(() => eyeClearance(props.step, scene.world, regionsOf(scene.ground).eyes))
 function sized(event: Event): void {
   const box = event.target as HTMLInputElement
   if (box.valueAsNumber >= 1 && box.valueAsNumber <= 25)
@@ -84,17 +82,16 @@ function sized(event: Event): void {
       >
     </div>
     <div class="flex flex-wrap gap-1">
-      <button class="btn px-2 py-0.5 text-[0.87rem]" @click="brush.placeGems('midline')">
-        on the midline</button
+      <button class="btn px-2 py-0.5 text-[0.87rem]" @click="gems.place('midline')">on the midline</button
       ><button
-        v-if="bench.ground.face"
+        v-if="scene.ground.face"
         class="btn px-2 py-0.5 text-[0.87rem]"
-        @click="brush.placeGems('eye corners')"
+        @click="gems.place('eye corners')"
       >
         at the eye corners</button
-      ><button class="btn px-2 py-0.5 text-[0.87rem]" @click="brush.placeGems('dots')">on the dots</button>
+      ><button class="btn px-2 py-0.5 text-[0.87rem]" @click="gems.place('dots')">on the dots</button>
     </div>
-    <p v-if="bench.ground.face" class="text-[0.87rem] text-soft">
+    <p v-if="scene.ground.face" class="text-[0.87rem] text-soft">
       {{ Math.max(0, clear).toFixed(0) }} mm clear of the nearest eye.
     </p>
   </div>

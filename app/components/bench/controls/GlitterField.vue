@@ -1,25 +1,21 @@
 <script setup lang="ts">
-import { GLITTER_COLOURS, GLITTER_SORTS, GLITTERS, type GlitterStep } from '#core/look'
+import { GLITTER_COLOURS, GLITTER_SORTS, GLITTERS, type GlitterStep, isSparkle } from '#core/look'
 import { zoneWords } from '#core/skin'
 
 /** Glitter: its sort, colour, how much, where, and on what. */
 const props = defineProps<{ step: GlitterStep }>()
-const bench = useBench()
+const session = useSession()
+const scene = useScene()
+const steps = useSteps()
 const edit = (label: string, recipe: (s: GlitterStep) => void, merge: string | null = null) =>
-  bench.editMark(
-    label,
-    s => {
-      if (s.kind === 'glitter') recipe(s)
-    },
-    merge,
-  )
+  steps.editKind('glitter', label, recipe, merge)
 const hosts = computed(() =>
-  bench
+  session
     .look!.steps.slice(
       0,
-      bench.look!.steps.findIndex(s => s.id === props.step.id),
+      session.look!.steps.findIndex(s => s.id === props.step.id),
     )
-    .filter(s => s.kind !== 'gem' && s.kind !== 'glitter'),
+    .filter(s => !isSparkle(s)),
 )
 const toggle = (id: GlitterStep['zones'][number]) =>
   edit('where', s => {
@@ -99,7 +95,7 @@ function wide(event: Event): void {
     /></label>
     <div v-if="step.area === 'zones'" class="flex flex-wrap gap-1">
       <button
-        v-for="id in bench.ground.zones"
+        v-for="id in scene.ground.zones"
         :key="id"
         class="chip"
         :aria-pressed="step.zones.includes(id)"

@@ -6,7 +6,8 @@ import { edgeIn, toolIn } from '#core/look'
 import { handPrint } from '#core/raster'
 
 const props = defineProps<{ tool: ToolId; wetness: Wetness }>()
-const bench = useBench()
+const session = useSession()
+const scene = useScene()
 const button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
 /** The prints that a tool should leave on the back of the hand, dry to wet. */
 const pictures = computed(() =>
@@ -15,10 +16,10 @@ const pictures = computed(() =>
       w,
       canvasOf(
         handPrint(
-          toolIn(bench.world, props.tool),
-          edgeIn(bench.world, props.tool, w),
+          toolIn(scene.world, props.tool),
+          edgeIn(scene.world, props.tool, w),
           w,
-          bench.look!.skin.colour,
+          session.look!.skin.colour,
           62,
         ),
       ).toDataURL(),

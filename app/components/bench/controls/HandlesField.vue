@@ -1,37 +1,21 @@
 <script setup lang="ts">
 import { FlipHorizontal2, LocateFixed, Minus, Plus, RotateCcw, RotateCw, Group } from '@lucide/vue'
-import { anchorOf, FINGER_MM, isAround, mostHandles, whereIs, type MarkStep } from '#core/look'
-import { dotShape, shapeOf } from '#core/stroke'
+import { anchorOf, FINGER_MM, isBase, kindOf, whereIs, type MarkStep, type Step } from '#core/look'
 
 /** Where brushwork lies, in words, and what the hand can do with its handles. */
 const props = defineProps<{ step: MarkStep }>()
-const bench = useBench()
-const brush = useBrushwork()
+const selection = useSelection()
+const scene = useScene()
+const placing = usePlacing()
+const shaping = useShaping()
 const settings = useSettings()
 const words = computed(() => {
-  const w = whereIs(bench.ground, anchorOf(props.step.points), null, settings.finger ?? FINGER_MM)
+  const w = whereIs(scene.ground, anchorOf(props.step.points), null, settings.finger ?? FINGER_MM)
   return [w.landmark, w.second, w.midline].filter(Boolean).join('; ')
 })
+const rules = computed(() => kindOf<Step>(props.step).handling(props.step))
 /** Least and most handles of what is held. */
-const room = computed<[number, number]>(() =>
-  props.step.kind === 'line'
-    ? isAround(props.step.shape)
-      ? [0, 0]
-      : [...shapeOf(props.step.shape).handles]
-    : props.step.kind === 'dots'
-      ? props.step.run === 'around'
-        ? [0, 0]
-        : [...dotShape(props.step.run).handles]
-      : props.step.kind === 'gem'
-        ? [1, 16]
-        : props.step.kind === 'wash'
-          ? [3, mostHandles(props.step)]
-          : props.step.area === 'trail'
-            ? [2, 12]
-            : props.step.area === 'outline'
-              ? [3, mostHandles(props.step)]
-              : [2, 2],
-)
+const room = computed(() => rules.value.room)
 </script>
 
 <template>
@@ -42,7 +26,7 @@ const room = computed<[number, number]>(() =>
         class="btn px-2"
         title="Turn 15° left (Shift [)"
         aria-label="Turn 15 degrees left"
-        @click="brush.turn(-15)"
+        @click="shaping.turn(-15)"
       >
         <RotateCcw :size="15" />
       </button>
@@ -50,14 +34,14 @@ const room = computed<[number, number]>(() =>
         class="btn px-2"
         title="Turn 15° right (Shift ])"
         aria-label="Turn 15 degrees right"
-        @click="brush.turn(15)"
+        @click="shaping.turn(15)"
       >
         <RotateCw :size="15" />
       </button>
-      <button class="btn px-2" title="Flip over (F)" aria-label="Flip over" @click="brush.flip()">
+      <button class="btn px-2" title="Flip over (F)" aria-label="Flip over" @click="shaping.flip()">
         <FlipHorizontal2 :size="15" />
       </button>
-      <button v-if="step.kind !== 'wash'" class="btn" title="Aim at the focal point (A)" @click="bench.aim()">
+      <button v-if="!isBase(step)" class="btn" title="Aim at the focal point (A)" @click="placing.aim()">
         <LocateFixed :size="15" />Aim
       </button>
       <button
@@ -65,7 +49,7 @@ const room = computed<[number, number]>(() =>
         class="btn px-2"
         title="Select the whole arrangement (G)"
         aria-label="Select the whole arrangement"
-        @click="brush.takeGroup()"
+        @click="selection.takeGroup()"
       >
         <Group :size="15" />
       </button>
@@ -75,21 +59,21 @@ const room = computed<[number, number]>(() =>
         class="icon-btn size-7!"
         :disabled="step.points.length <= room[0]"
         aria-label="One handle less"
-        @click="brush.handles(false)"
+        @click="shaping.fewerHandles()"
       >
         <Minus :size="14" /></button
-      >{{ step.points.length }} {{ step.kind === 'gem' ? 'gems' : 'handles'
+      >{{ step.points.length }} {{ rules.words
       }}<button
         class="icon-btn size-7!"
         :disabled="step.points.length >= room[1]"
         aria-label="One more handle"
-        @click="brush.handles(true)"
+        @click="shaping.moreHandles()"
       >
         <Plus :size="14" />
       </button>
     </div>
-    <p v-if="bench.chosen.length > 1" class="text-[0.87rem] text-mulberry">
-      {{ bench.chosen.length }} steps are selected: arrows, turns and aim move them together.
+    <p v-if="selection.steps.length > 1" class="text-[0.87rem] text-mulberry">
+      {{ selection.steps.length }} steps are selected: arrows, turns and aim move them together.
     </p>
   </div>
   <p v-else class="text-[0.87rem] text-soft">It follows what it goes around.</p>

@@ -2,11 +2,8 @@
 import type { LipsStep } from '#core/look'
 
 defineProps<{ step: LipsStep }>()
-const bench = useBench()
-const edit = (label: string, recipe: (s: LipsStep) => void) =>
-  bench.editStep(label, s => {
-    if (s.kind === 'lips') recipe(s)
-  })
+const steps = useSteps()
+const edit = (label: string, recipe: (s: LipsStep) => void) => steps.editKind('lips', label, recipe)
 </script>
 
 <template>

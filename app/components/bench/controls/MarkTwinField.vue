@@ -4,10 +4,10 @@ import type { MarkStep, TwinRule } from '#core/look'
 
 /** The twin of brushwork: the rule that places it, or a step of its own. */
 const props = defineProps<{ step: MarkStep }>()
-const bench = useBench()
-const brush = useBrushwork()
+const scene = useScene()
+const twins = useTwins()
 const rules = computed<[TwinRule, string][]>(() =>
-  bench.ground.face
+  scene.ground.face
     ? [
         ['none', 'no twin'],
         ['features', "by the other side's features"],
@@ -28,13 +28,13 @@ const rules = computed<[TwinRule, string][]>(() =>
       class="field"
       :value="step.twin.rule"
       aria-label="Twin"
-      @change="bench.setTwin(($event.target as HTMLSelectElement).value as TwinRule)"
+      @change="twins.set(($event.target as HTMLSelectElement).value as TwinRule)"
     >
       <option v-for="[rule, text] in rules" :key="rule" :value="rule">{{ text }}</option>
     </select>
     <template v-if="step.twin.rule !== 'none'">
       <p
-        v-if="step.kind === 'line' && step.load.kind !== 'one' && step.twin.rule !== 'turn'"
+        v-if="'dark' in step && step.load.kind !== 'one' && step.twin.rule !== 'turn'"
         class="text-[0.87rem] leading-snug text-soft"
       >
         Turn the brush over for the twin: its dark edge stays outward.
@@ -42,7 +42,7 @@ const rules = computed<[TwinRule, string][]>(() =>
       <button
         class="btn px-2 text-[0.87rem]"
         title="Make the twin a step of its own, to be shaped by itself"
-        @click="brush.freeTwin()"
+        @click="twins.free()"
       >
         <Unlink2 :size="15" />Unlink
       </button>

@@ -4,22 +4,21 @@ import type { LipsStep, PaintRef, Wash } from '#core/look'
 import { linearOf, luminance } from '#core/paint'
 
 const props = defineProps<{ step: Wash | LipsStep }>()
-const bench = useBench()
+const steps = useSteps()
 const kit = useKit()
 const change = (label: string, recipe: (colours: PaintRef[]) => void) =>
-  bench.editStep(label, s => {
-    if (s.kind === 'wash' || s.kind === 'lips') recipe(s.colours)
+  steps.edit(label, s => {
+    if ('colours' in s) recipe(s.colours)
   })
 /** Where light and dark go, and what order the colours stand in. */
 const advice = computed(() => {
   const light = props.step.colours.map(c => luminance(linearOf(kit.find(c.id)?.colour ?? c.colour)))
   const falling = light.every((v, i) => i === 0 || v <= light[i - 1]! + 0.02)
-  const where =
-    props.step.kind === 'lips'
-      ? 'Light in the middle, dark outward.'
-      : props.step.axis.kind === 'out'
-        ? 'Light in the middle of the face, dark outward.'
-        : 'Light where the line begins, dark where it ends.'
+  const where = !('axis' in props.step)
+    ? 'Light in the middle, dark outward.'
+    : props.step.axis.kind === 'out'
+      ? 'Light in the middle of the face, dark outward.'
+      : 'Light where the line begins, dark where it ends.'
   return falling
     ? `${where} Blend neighbours while both are wet.`
     : `${where} Here a darker colour stands before a lighter one: swap them, unless the dark middle is wanted.`
@@ -53,7 +52,7 @@ const more = () => {
       </button>
     </li>
     <li v-if="step.colours.length > 1" class="text-[0.87rem] leading-snug text-soft">{{ advice }}</li>
-    <li v-if="step.colours.length < (step.kind === 'lips' ? 2 : 4)">
+    <li v-if="step.colours.length < ('axis' in step ? 4 : 2)">
       <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another colour</button>
     </li>
   </ul>

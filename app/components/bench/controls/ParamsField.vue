@@ -3,7 +3,7 @@ import type { Param } from '#core/stroke'
 
 /** The numbers that shape a stroke or a run of dots. */
 const props = defineProps<{ params: readonly Param[]; value: Readonly<Record<string, number>> }>()
-const bench = useBench()
+const steps = useSteps()
 const put = (q: Param, event: Event) => {
   const box = event.target as HTMLInputElement
   const v = box.valueAsNumber
@@ -11,7 +11,7 @@ const put = (q: Param, event: Event) => {
     box.value = String(props.value[q.name])
     return void box.reportValidity()
   }
-  bench.editMark(
+  steps.editMark(
     q.words,
     s => {
       if ('params' in s) s.params[q.name] = v
@@ -31,7 +31,7 @@ const put = (q: Param, event: Event) => {
           type="checkbox"
           :checked="value[q.name] === 1"
           @change="
-            bench.editMark(q.words, s => {
+            steps.editMark(q.words, s => {
               if ('params' in s) s.params[q.name] = ($event.target as HTMLInputElement).checked ? 1 : 0
             })
           "

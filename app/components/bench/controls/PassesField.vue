@@ -3,7 +3,8 @@ import { MousePointerClick, Plus, Trash2 } from '@lucide/vue'
 import type { Pass, SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench()
+const steps = useSteps()
+const choice = useChoice()
 const drawer = useDrawer()
 const sheet = computed(() => drawer.shapes.get(props.step.stencil))
 const groups = computed(() => drawer.find(props.step.stencil)?.groups ?? [])
@@ -14,11 +15,11 @@ const use = (i: number, value: string) =>
     p.openings = value === 'all' ? { use: 'all' } : { use: 'group', name: value.slice(6) }
   })
 const change = (label: string, i: number, recipe: (pass: Pass) => void) =>
-  bench.editSheet(label, s => recipe(s.passes[i]!))
+  steps.editKind('sheet', label, s => recipe(s.passes[i]!))
 
 function more(): void {
   const last = props.step.passes.at(-1)!
-  bench.editSheet('add a pass', s => void s.passes.push({ ...structuredClone(toRaw(last)), dabs: 2 }))
+  steps.editKind('sheet', 'add a pass', s => void s.passes.push({ ...structuredClone(toRaw(last)), dabs: 2 }))
 }
 </script>
 
@@ -47,7 +48,7 @@ function more(): void {
           v-if="step.passes.length > 1"
           class="icon-btn"
           :aria-label="`Delete pass ${i + 1}`"
-          @click="bench.editSheet('delete a pass', s => void s.passes.splice(i, 1))"
+          @click="steps.editKind('sheet', 'delete a pass', s => void s.passes.splice(i, 1))"
         >
           <Trash2 :size="15" />
         </button>
@@ -103,10 +104,10 @@ function more(): void {
         </select>
         <button
           class="btn px-2"
-          :class="bench.choosing === i && 'border-mulberry! bg-mulberry-wash text-mulberry'"
-          :aria-pressed="bench.choosing === i"
+          :class="choice.pass === i && 'border-mulberry! bg-mulberry-wash text-mulberry'"
+          :aria-pressed="choice.pass === i"
           title="Click openings on the face"
-          @click="bench.choosing = bench.choosing === i ? null : i"
+          @click="choice.pass = choice.pass === i ? null : i"
         >
           <MousePointerClick :size="15" />Choose
         </button>

@@ -1,14 +1,17 @@
 <script setup lang="ts">
+import { tenth } from '#core/geometry'
 import { FlipHorizontal2, LocateFixed, RotateCcw, RotateCw } from '@lucide/vue'
 import { placementOf, placeWords, type SheetStep } from '#core/look'
 import { layOn } from '#core/skin'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench()
+const selection = useSelection()
+const scene = useScene()
+const placing = usePlacing()
 /** What the hand holds: the sheet, or its unlinked twin. */
-const held = computed(() => (bench.holdsTwin ? props.step.twin.own : null) ?? placementOf(props.step))
-const words = computed(() => placeWords(props.step, held.value, bench.world))
-const middle = computed(() => layOn(bench.ground.surface, held.value).point([0, 0]).map(bench.round))
+const held = computed(() => (selection.holdsTwin ? props.step.twin.own : null) ?? placementOf(props.step))
+const words = computed(() => placeWords(props.step, held.value, scene.world))
+const middle = computed(() => layOn(scene.ground.surface, held.value).point([0, 0]).map(tenth))
 
 function typed(
   event: Event,
@@ -19,7 +22,7 @@ function typed(
   const box = event.target as HTMLInputElement
   const value = box.valueAsNumber
   if (Number.isFinite(value) && value >= least && value <= most) {
-    bench.place('place', s => apply(s, bench.round(value)))
+    placing.place('place', s => apply(s, tenth(value)))
     void nextTick(() => {
       box.value = String(
         box.ariaLabel?.startsWith('Tilt')
@@ -33,22 +36,27 @@ function typed(
 
 <template>
   <div class="space-y-1.5">
-    <p v-if="bench.holdsTwin" class="rounded-md bg-mulberry-wash px-2 py-0.5 text-[0.87rem] text-mulberry">
+    <p
+      v-if="selection.holdsTwin"
+      class="rounded-md bg-mulberry-wash px-2 py-0.5 text-[0.87rem] text-mulberry"
+    >
       The unlinked twin is in hand.
-      <button class="font-semibold underline" @click="bench.holdsTwin = false">Take the sheet itself</button>
+      <button class="font-semibold underline" @click="selection.holdsTwin = false">
+        Take the sheet itself
+      </button>
     </p>
     <p class="leading-snug" data-testid="where">
       {{ words.where }}.
       <span class="text-soft">{{ words.turned.replace(/^./, c => c.toUpperCase()) }}.</span>
     </p>
     <div
-      v-if="bench.seating.length"
+      v-if="scene.seating.length"
       class="space-y-1 rounded-lg border border-rule bg-card px-2 py-1 text-[0.87rem] leading-snug"
       data-testid="seating"
     >
-      <p v-for="(s, i) in bench.seating" :key="i">
+      <p v-for="(s, i) in scene.seating" :key="i">
         <strong
-          >{{ bench.seating.length === 1 ? '' : i ? 'Twin: ' : 'Sheet: ' }}{{ Math.round(100 * s.seated) }} %
+          >{{ scene.seating.length === 1 ? '' : i ? 'Twin: ' : 'Sheet: ' }}{{ Math.round(100 * s.seated) }} %
           seats by itself, {{ Math.round(100 * s.seatedPressed) }} % pressed down where you dab.</strong
         >
         {{ s.sentence }} <span v-if="i === 0" class="rounded bg-rule px-1 text-xs">estimate</span>
@@ -121,7 +129,7 @@ function typed(
         class="btn px-2"
         title="Turn 15° left (Shift [)"
         aria-label="Turn 15 degrees left"
-        @click="bench.turn(-15)"
+        @click="placing.turn(-15)"
       >
         <RotateCcw :size="15" />
       </button>
@@ -129,14 +137,14 @@ function typed(
         class="btn px-2"
         title="Turn 15° right (Shift ])"
         aria-label="Turn 15 degrees right"
-        @click="bench.turn(15)"
+        @click="placing.turn(15)"
       >
         <RotateCw :size="15" />
       </button>
-      <button class="btn" title="Flip over (F)" @click="bench.flip()">
+      <button class="btn" title="Flip over (F)" @click="placing.flip()">
         <FlipHorizontal2 :size="15" />Side {{ held.side }}
       </button>
-      <button class="btn" title="Aim at the focal point (A)" @click="bench.aim()">
+      <button class="btn" title="Aim at the focal point (A)" @click="placing.aim()">
         <LocateFixed :size="15" />Aim
       </button>
     </div>

@@ -1,13 +1,22 @@
 <script setup lang="ts">
 import { Magnet, X } from '@lucide/vue'
-import { paintedOpenings, registerFit, registerMeets, type RegisterWay, type SheetStep } from '#core/look'
+import {
+  ofKind,
+  paintedOpenings,
+  registerFit,
+  registerMeets,
+  type RegisterWay,
+  type SheetStep,
+} from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench()
+const session = useSession()
+const scene = useScene()
+const placing = usePlacing()
 const drawer = useDrawer()
 const hosts = computed(() =>
-  bench.look!.steps.filter(
-    (s): s is SheetStep => s.kind === 'sheet' && s.id !== props.step.id && s.register?.on !== props.step.id,
+  ofKind('sheet', session.look!.steps).filter(
+    s => s.id !== props.step.id && s.register?.on !== props.step.id,
   ),
 )
 const on = ref('')
@@ -24,7 +33,7 @@ const ways: [RegisterWay, string][] = [
   ['edge', 'edge to edge'],
 ]
 const name = (step: SheetStep) =>
-  `${bench.look!.steps.findIndex(s => s.id === step.id) + 1} ${step.label || drawer.find(step.stencil)?.name}`
+  `${session.look!.steps.findIndex(s => s.id === step.id) + 1} ${step.label || drawer.find(step.stencil)?.name}`
 /** What the register leaves, worked out anew from both sheets. */
 const report = computed(() => {
   const { register } = props.step
@@ -48,7 +57,7 @@ const lost = computed(() => {
   const met = registerMeets(
     a,
     b,
-    { host: paintedOpenings(host, bench.world)[0]!, guest: paintedOpenings(props.step, bench.world)[0]! },
+    { host: paintedOpenings(host, scene.world)[0]!, guest: paintedOpenings(props.step, scene.world)[0]! },
     register.way,
     register,
   )
@@ -69,10 +78,10 @@ const lost = computed(() => {
       </select>
     </div>
     <div class="flex items-center gap-1.5">
-      <button class="btn text-[0.87rem]" :disabled="!on" @click="bench.register(on, way)">
+      <button class="btn text-[0.87rem]" :disabled="!on" @click="placing.register(on, way)">
         <Magnet :size="15" />Register
       </button>
-      <button v-if="step.register" class="btn px-2 text-[0.87rem]" @click="bench.register(null, way)">
+      <button v-if="step.register" class="btn px-2 text-[0.87rem]" @click="placing.register(null, way)">
         <X :size="15" />Let go
       </button>
     </div>

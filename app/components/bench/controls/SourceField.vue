@@ -1,33 +1,35 @@
 <script setup lang="ts">
 import { MousePointerClick } from '@lucide/vue'
-import { sourceRings, type DotsStep, type LineStep, type Source } from '#core/look'
+import { sourceRings, type DotsStep, type LineStep, type Source, isSparkle } from '#core/look'
 import { zoneWords, type ZoneId } from '#core/skin'
 
 /** What an outline or a run of dots goes around: an earlier step, some of its openings, or zones. */
 const props = defineProps<{ step: LineStep | DotsStep }>()
-const bench = useBench()
-const brush = useBrushwork()
+const session = useSession()
+const scene = useScene()
+const steps = useSteps()
+const choice = useChoice()
 const put = (of: Source) =>
-  bench.editMark('what it goes around', s => {
-    if ('of' in s) s.of = of as never
+  steps.editMark('what it goes around', s => {
+    if ('of' in s) s.of = of
   })
 const hosts = computed(() =>
-  bench
+  session
     .look!.steps.slice(
       0,
-      bench.look!.steps.findIndex(s => s.id === props.step.id),
+      session.look!.steps.findIndex(s => s.id === props.step.id),
     )
-    .filter(s => s.kind !== 'gem' && s.kind !== 'glitter'),
+    .filter(s => !isSparkle(s)),
 )
 const lost = computed(
-  () => props.step.of !== null && sourceRings(props.step.of, props.step.id, bench.world).length === 0,
+  () => props.step.of !== null && sourceRings(props.step.of, props.step.id, scene.world).length === 0,
 )
 const value = computed(() => (props.step.of?.use === 'step' ? props.step.of.step : ' zones'))
 function choose(event: Event): void {
   const id = (event.target as HTMLSelectElement).value
   put(
     id === ' zones'
-      ? { use: 'zones', zones: [bench.ground.face ? 'right.cheek' : 'middle band'] }
+      ? { use: 'zones', zones: [scene.ground.face ? 'right.cheek' : 'middle band'] }
       : { use: 'step', step: id, openings: null },
   )
 }
@@ -46,21 +48,21 @@ function toggle(id: ZoneId): void {
         <option v-if="step.of.use === 'step' && !hosts.some(h => h.id === value)" :value="value" disabled>
           a step that is gone
         </option>
-        <option value=" zones">zones of the {{ bench.ground.words }}</option>
+        <option value=" zones">zones of the {{ scene.ground.words }}</option>
       </select></label
     >
-    <div v-if="brush.host" class="flex items-center gap-1.5 text-[0.87rem] text-soft">
+    <div v-if="choice.host" class="flex items-center gap-1.5 text-[0.87rem] text-soft">
       <button
         class="btn px-2 py-0.5 text-[0.87rem]"
-        :aria-pressed="brush.choosing"
-        @click="brush.choosing = !brush.choosing"
+        :aria-pressed="choice.around"
+        @click="choice.around = !choice.around"
       >
         <MousePointerClick :size="14" />Choose openings</button
-      >{{ brush.host.openings ? `${brush.host.openings.length} chosen` : 'all that is printed' }}
+      >{{ choice.host.openings ? `${choice.host.openings.length} chosen` : 'all that is printed' }}
     </div>
     <div v-if="step.of.use === 'zones'" class="flex flex-wrap gap-1">
       <button
-        v-for="id in bench.ground.zones"
+        v-for="id in scene.ground.zones"
         :key="id"
         class="chip"
         :aria-pressed="step.of.zones.includes(id)"

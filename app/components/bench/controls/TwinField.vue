@@ -11,10 +11,12 @@ import {
 } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
-const bench = useBench()
+const selection = useSelection()
+const scene = useScene()
+const twins = useTwins()
 const settings = useSettings()
 const rules = computed<[TwinRule, string][]>(() =>
-  bench.ground.face
+  scene.ground.face
     ? [
         ['none', 'no twin'],
         ['features', "by the other side's features"],
@@ -27,8 +29,8 @@ const rules = computed<[TwinRule, string][]>(() =>
         ['turn', 'half a turn, for the other edge'],
       ],
 )
-const twin = computed(() => placementsOf(props.step, bench.world)[1])
-const words = computed(() => twin.value && placeWords(props.step, twin.value, bench.world))
+const twin = computed(() => placementsOf(props.step, scene.world)[1])
+const words = computed(() => twin.value && placeWords(props.step, twin.value, scene.world))
 const handling = computed(
   () =>
     ({
@@ -36,18 +38,18 @@ const handling = computed(
       'as it is': 'Lay the same sheet again as it is',
       'wipe and flip': 'Wipe the sheet, flip it',
       'second copy': 'Take the second copy, flipped',
-    })[twinHandling(props.step, bench.world)],
+    })[twinHandling(props.step, scene.world)],
 )
 const miss = computed(() => {
-  const exact = exactTwin(props.step, bench.world)
+  const exact = exactTwin(props.step, scene.world)
   return props.step.twin.own && exact
-    ? twinMiss(props.step.twin.own, exact, bench.world.stencil(props.step.stencil)?.measures.axis ?? null)
+    ? twinMiss(props.step.twin.own, exact, scene.world.stencil(props.step.stencil)?.measures.axis ?? null)
     : null
 })
 function choose(event: Event): void {
   const rule = (event.target as HTMLSelectElement).value as TwinRule
   if (rule === 'features' || rule === 'midline') settings.mirrorRule = rule
-  bench.setTwin(rule)
+  twins.set(rule)
 }
 </script>
 
@@ -75,7 +77,7 @@ function choose(event: Event): void {
           v-if="!step.twin.own"
           class="btn px-2 text-[0.87rem]"
           title="Let the twin go its own way"
-          @click="bench.linkTwin(false)"
+          @click="twins.link(false)"
         >
           <Unlink2 :size="15" />Unlink
         </button>
@@ -83,16 +85,16 @@ function choose(event: Event): void {
           <button
             class="btn px-2 text-[0.87rem]"
             title="Put the twin back where its rule puts it"
-            @click="bench.linkTwin(true)"
+            @click="twins.link(true)"
           >
             <Link2 :size="15" />Relink
           </button>
           <button
             class="btn px-2 text-[0.87rem]"
-            :class="bench.holdsTwin && 'border-mulberry! bg-mulberry-wash text-mulberry'"
-            :aria-pressed="bench.holdsTwin"
+            :class="selection.holdsTwin && 'border-mulberry! bg-mulberry-wash text-mulberry'"
+            :aria-pressed="selection.holdsTwin"
             title="Arrows, turns and numbers move the twin"
-            @click="bench.holdsTwin = !bench.holdsTwin"
+            @click="selection.holdsTwin = !selection.holdsTwin"
           >
             <Hand :size="15" />Hold the twin
           </button>

@@ -4,23 +4,23 @@ import { axisFor, NO_TWIN, washSides, type Wash } from '#core/look'
 import { zoneWords, type ZoneId } from '#core/skin'
 
 const props = defineProps<{ step: Wash }>()
-const bench = useBench()
-const brush = useBrushwork()
+const scene = useScene()
+const steps = useSteps()
+const shaping = useShaping()
 
 function toggle(id: ZoneId): void {
   const { zones: now } = props.step
   const zones = now.includes(id) ? now.filter(z => z !== id) : [...now, id]
   if (zones.length === 0) return
-  bench.editStep('where the base goes', s => {
-    if (s.kind !== 'wash') return
+  steps.editKind('wash', 'where the base goes', s => {
     Object.assign(s, { zones, points: [], twin: { ...NO_TWIN } })
     // Light stays in the middle of what is painted.
-    if (s.axis.kind === 'out') s.axis = axisFor(washSides(s, bench.ground)[0]!) as Wash['axis']
+    if (s.axis.kind === 'out') s.axis = axisFor(washSides(s, scene.ground)[0]!)
   })
 }
 const straighten = (straight: boolean) =>
-  bench.editStep(straight ? 'straight edges' : 'round edges', s => {
-    if (s.kind === 'wash') s.straight = straight
+  steps.editKind('wash', straight ? 'straight edges' : 'round edges', s => {
+    s.straight = straight
   })
 </script>
 
@@ -41,13 +41,13 @@ const straighten = (straight: boolean) =>
       v-else
       class="btn px-2 text-[0.87rem]"
       title="Go on from the outline of these zones, with handles"
-      @click="brush.drawOutline()"
+      @click="shaping.drawOutline()"
     >
       <PenLine :size="14" />Draw its outline
     </button>
     <div class="flex flex-wrap gap-1">
       <button
-        v-for="id in bench.ground.zones"
+        v-for="id in scene.ground.zones"
         :key="id"
         class="chip"
         :aria-pressed="step.zones.includes(id)"

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { useEventListener, useIntervalFn } from '@vueuse/core'
-import { pressedInField, pressKey } from '~/components/bench/keys'
+import { pressedInField, pressKey, type KeyActions } from '~/components/bench/keys'
 
 const route = useRoute()
 const id = String(route.params.id)
-const bench = useBench()
-const brush = useBrushwork()
+const session = useSession()
 const failed = ref<string[]>([])
 const help = ref(false)
 const choosing = ref(false)
@@ -15,7 +14,7 @@ const versions = ref(false)
 /** Whether two versions are to be chosen from, and the painter has put that off. */
 const later = ref(false)
 watch(
-  () => bench.saver?.theirs.value,
+  () => session.saver?.theirs.value,
   () => {
     later.value = false
   },
@@ -26,22 +25,22 @@ const playTo = ref<number | null>(null)
 async function open(): Promise<void> {
   failed.value = []
   try {
-    await bench.open(id)
+    await session.open(id)
   } catch (error) {
     failed.value = sentencesOf(error)
   }
 }
 await open()
-useHead({ title: () => (bench.look ? `${bench.look.name}, Janusform` : 'Janusform') })
+useHead({ title: () => (session.look ? `${session.look.name}, Janusform` : 'Janusform') })
 // When one look leads straight to another, that one is open already when this page goes.
 onBeforeUnmount(() => {
-  if (bench.look?.id === id) bench.close()
+  if (session.look?.id === id) session.close()
 })
-useEventListener(window, 'pagehide', () => void bench.saver?.flush())
+useEventListener(window, 'pagehide', () => void session.saver?.flush())
 
 const { pause, resume } = useIntervalFn(
   () => {
-    if (playTo.value === null || playTo.value >= bench.look!.steps.length) {
+    if (playTo.value === null || playTo.value >= session.look!.steps.length) {
       playTo.value = null
       pause()
     } else playTo.value++
@@ -55,12 +54,24 @@ function play(): void {
   else resume()
 }
 
+const keys: KeyActions = {
+  session,
+  selection: useSelection(),
+  steps: useSteps(),
+  placing: usePlacing(),
+  shaping: useShaping(),
+  twins: useTwins(),
+  play,
+  help: () => {
+    help.value = true
+  },
+}
 useEventListener(window, 'keydown', event => {
   const target = event.target as HTMLElement
   // A key that a list, a tab or a menu has taken is theirs alone.
   if (
     event.defaultPrevented ||
-    !bench.look ||
+    !session.look ||
     help.value ||
     choosing.value ||
     listing.value ||
@@ -76,21 +87,13 @@ useEventListener(window, 'keydown', event => {
     return
   const field = target.closest<HTMLInputElement>('input, textarea, select')
   if (field && !pressedInField(event, field)) return
-  if (
-    pressKey(event, bench, brush, {
-      play,
-      help: () => {
-        help.value = true
-      },
-    })
-  )
-    event.preventDefault()
+  if (pressKey(event, keys)) event.preventDefault()
 })
 </script>
 
 <template>
   <main
-    v-if="bench.look"
+    v-if="session.look"
     class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]"
   >
     <BenchHeader
@@ -99,7 +102,7 @@ useEventListener(window, 'keydown', event => {
       @canvas="choosing = true"
       @findings="listing = true"
       @skins="trying = true"
-      @versions="bench.saver?.theirs.value ? (later = false) : (versions = true)"
+      @versions="session.saver?.theirs.value ? (later = false) : (versions = true)"
     />
     <TrayPanel />
     <FaceStage :play-to="playTo" />
@@ -111,8 +114,8 @@ useEventListener(window, 'keydown', event => {
     <KeysDialog :open="help" @close="help = false" />
     <RevisionsDialog v-if="versions" @close="versions = false" />
     <ConflictDialog
-      v-if="bench.saver?.theirs.value && !later"
-      :theirs="bench.saver.theirs.value"
+      v-if="session.saver?.theirs.value && !later"
+      :theirs="session.saver.theirs.value"
       @close="later = true"
     />
   </main>

@@ -16,7 +16,8 @@ const thumbs = shallowRef<string[]>([])
 const picture = ref('')
 const look = computed(() => record.value?.look)
 const world = computed<World>(() => ({
-  ground: groundFor(look.value!),
+  ground: groundFor(look.value!, pageMemo),
+  memo: pageMemo,
   stencil: s => drawer.shapes.get(s),
   paint: p => kit.find(p),
   ...hostsIn(look.value!.steps),

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import {
+  Compass,
+  Crosshair,
+  Grid3x3,
+  Layers2,
+  Ruler,
+  ScanFace,
+  Rotate3d,
+  Waypoints,
+  ZoomIn,
+  ZoomOut,
+} from '@lucide/vue'
+
+/** The switches beside the face. */
+defineProps<{ onFace: boolean }>()
+const turned = defineModel<boolean>('turned', { required: true })
+const fitting = defineModel<boolean>('fitting', { required: true })
+const picking = defineModel<boolean>('picking', { required: true })
+const emit = defineEmits<{ zoom: [factor: number] }>()
+const scene = useScene()
+const settings = useSettings()
+const flow = useFlow()
+/** How much nearer one press brings the picture. */
+const NEARER = 1.35
+</script>
+
+<template>
+  <div class="absolute right-2 bottom-2 flex flex-col gap-1 rounded-lg border border-rule bg-card/90 p-0.5">
+    <StageSwitch
+      :model-value="turned"
+      :title="`Turn the ${scene.ground.face ? 'head' : 'arm'}`"
+      label="Turn the head"
+      @update:model-value="turned = true"
+    >
+      <Rotate3d :size="17" />
+    </StageSwitch>
+    <StageSwitch v-if="onFace" v-model="fitting" title="Fit landmarks to a person" label="Fit landmarks" held>
+      <ScanFace :size="17" />
+    </StageSwitch>
+    <StageSwitch v-model="settings.lift" title="How the sheet lifts off the skin" label="Lift">
+      <Layers2 :size="17" />
+    </StageSwitch>
+    <StageSwitch v-model="settings.grid" title="The sheet's own grid, 10 mm" label="Sheet grid">
+      <Grid3x3 :size="17" />
+    </StageSwitch>
+    <StageSwitch v-model="flow.watching" title="Where everything points, and to what" label="Flow">
+      <Compass :size="17" />
+    </StageSwitch>
+    <StageSwitch
+      v-model="picking"
+      title="Pick a spot, also on what is painted (or press long, or Alt and click)"
+      label="Pick a spot"
+      held
+    >
+      <Crosshair :size="17" />
+    </StageSwitch>
+    <span class="mx-1 h-px bg-rule" />
+    <button class="icon-btn" title="Zoom in" aria-label="Zoom in" @click="emit('zoom', NEARER)">
+      <ZoomIn :size="17" />
+    </button>
+    <button class="icon-btn" title="Zoom out" aria-label="Zoom out" @click="emit('zoom', 1 / NEARER)">
+      <ZoomOut :size="17" />
+    </button>
+    <StageSwitch v-model="settings.guides" title="Midline, landmarks and focal point" label="Guides">
+      <Waypoints :size="17" />
+    </StageSwitch>
+    <StageSwitch v-model="settings.ruler" title="Edge ruler" label="Edge ruler">
+      <Ruler :size="17" />
+    </StageSwitch>
+  </div>
+</template>

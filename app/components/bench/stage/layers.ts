@@ -1,0 +1,157 @@
+import Konva from 'konva'
+import { watchEffect, type Ref } from 'vue'
+import { BREAKS, isMark, laidOf, ofKind, type SheetStep, type World } from '#core/look'
+import { useAnalysis } from '~/stores/analysis'
+import { useChoice } from '~/stores/choice'
+import { useFlow } from '~/stores/flow'
+import { useScene } from '~/stores/scene'
+import { useSelection } from '~/stores/selection'
+import { useSession } from '~/stores/session'
+import { useSettings } from '~/stores/settings'
+import { drawGuides, drawLandmarkHandles, drawRuler } from './guides'
+import { drawLift, drawSheetGrid } from './lift'
+import { lightened } from './lighter'
+import { drawFlow, drawSpots } from './flow'
+import { drawMarks } from './marks'
+import { drawChoice } from './openings'
+import type { StandingPicture } from './picture'
+import { drawLoop, drawOutlines, drawSelection } from './selection'
+import type { Ghosts } from './tools'
+import { toScreen, type View } from './view'
+
+/** What the layers of the stage show. */
+export interface Shown {
+  readonly picture: Readonly<Ref<StandingPicture | null>>
+  readonly view: Readonly<Ref<View>>
+  readonly width: Readonly<Ref<number>>
+  readonly height: Readonly<Ref<number>>
+  readonly fitting: Readonly<Ref<boolean>>
+  /** Landmarks that were moved by hand. */
+  readonly moved: Readonly<Ref<ReadonlySet<string>>>
+  readonly playing: () => boolean
+  readonly ghosts: Ghosts
+}
+
+const layer = () => new Konva.Layer({ listening: false })
+
+/** Draws a layer anew whenever something that it shows changes. */
+const kept = (on: Konva.Layer, draw: () => void) =>
+  watchEffect(() => {
+    on.destroyChildren()
+    draw()
+    on.batchDraw()
+  })
+
+/** The picture itself. */
+function pictureLayer({ picture, view }: Shown): Konva.Layer {
+  const on = layer()
+  kept(on, () => {
+    if (!picture.value) return
+    const { k, ox, oy } = view.value
+    const { canvas: image, box } = picture.value
+    const size = { width: k * (box.maxX - box.minX), height: k * (box.maxY - box.minY) }
+    on.add(new Konva.Image({ image, x: ox + k * box.minX, y: oy + k * box.minY, ...size }))
+  })
+  return on
+}
+
+/** Guides, landmarks, the flow, empty patches, the picked spot and the rulers. */
+function guideLayer({ view, width, height, fitting, moved, ghosts }: Shown): Konva.Layer {
+  const on = layer()
+  const session = useSession()
+  const selection = useSelection()
+  const scene = useScene()
+  const flow = useFlow()
+  const settings = useSettings()
+  const spot = () => {
+    if (!selection.spot) return
+    const [x, y] = toScreen(view.value, selection.spot)
+    on.add(new Konva.Circle({ x, y, radius: 5, fill: '#7A2E5D', stroke: 'white', strokeWidth: 2 }))
+  }
+  kept(on, () => {
+    const { look } = session
+    if (look) {
+      const { marks } = scene.ground
+      if (fitting.value) drawLandmarkHandles(on, view.value, marks, moved.value, ghosts.mark.value)
+      else if (settings.guides)
+        drawGuides(on, view.value, marks, ghosts.focusAt.value ?? look.focus, height.value)
+      const { composition } = flow
+      if (composition && flow.watching) drawFlow(on, composition.flow.elements, BREAKS, view.value)
+      if (composition && flow.showSpots) drawSpots(on, composition.spots, view.value)
+      spot()
+    }
+    if (settings.ruler) drawRuler(on, view.value, width.value, height.value, settings.inches)
+  })
+  return on
+}
+
+/** While something moves it is laid more coarsely, so that no frame waits for it. */
+const coarse = (world: World): World => ({
+  ...world,
+  quick: true,
+  stencil: id => {
+    const sheet = world.stencil(id)
+    return sheet && lightened(sheet)
+  },
+})
+
+/** A cross where paint closes a bridge. */
+const cross = (x: number, y: number) =>
+  new Konva.Text({
+    x: x - 5,
+    y: y - 6,
+    text: '×',
+    fontSize: 13,
+    fontStyle: 'bold',
+    fill: '#A0331F',
+    listening: false,
+  })
+
+/** What is selected, with its handles; what is chosen; and what moves under the hand. */
+function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
+  const on = layer()
+  const selection = useSelection()
+  const scene = useScene()
+  const analysis = useAnalysis()
+  const choice = useChoice()
+  const settings = useSettings()
+
+  function marks(): void {
+    const shaped = ghosts.shaped.value
+    const list = shaped ?? selection.steps.filter(isMark)
+    const only = selection.steps.length === 1 ? (list[0] ?? null) : null
+    const world = shaped ? coarse(scene.world) : scene.world
+    if (!choice.now && list.length) drawMarks(on, list, only, world, view.value, shaped !== null)
+  }
+  /** What is told of the selected sheet where it lies. */
+  function told(step: SheetStep): void {
+    const sheet = scene.world.stencil(step.stencil)
+    if (!sheet) return
+    const laid = laidOf(step, scene.world)
+    for (const at of analysis.outcomes.get(step.id)?.marks ?? []) on.add(cross(...toScreen(view.value, at)))
+    if (settings.grid) laid.forEach(l => drawSheetGrid(on, l, sheet, view.value))
+    scene.seating.forEach((s, i) => laid[i] && drawLift(on, laid[i], sheet, s.gaps, view.value))
+  }
+  kept(on, () => {
+    if (fitting.value || playing()) return
+    for (const step of ofKind('sheet', selection.steps))
+      if (step.id !== selection.id) drawOutlines(on, step, scene.world, view.value)
+    marks()
+    const moving = ghosts.preview.value
+    const step = moving ?? selection.sheet
+    const world = moving ? coarse(scene.world) : scene.world
+    if (step) drawSelection(on, step, world, view.value, moving !== null, selection.holdsTwin)
+    if (step && !moving) told(step)
+    if (!choice.now) return
+    drawChoice(on, choice.now.step, choice.now.chosen, choice.now.may, scene.world, view.value)
+    if (ghosts.loop.value) drawLoop(on, ghosts.loop.value, view.value)
+  })
+  return on
+}
+
+/** The layers of the stage, from the picture up. */
+export const stageLayers = (shown: Shown): Konva.Layer[] => [
+  pictureLayer(shown),
+  guideLayer(shown),
+  handleLayer(shown),
+]

@@ -1,0 +1,99 @@
+import { ref, shallowRef, watch, type Ref } from 'vue'
+import type { Box } from '#core/geometry'
+import { usePainter } from '~/composables/usePainter'
+import { useAnalysis } from '~/stores/analysis'
+import { useDrawer } from '~/stores/drawer'
+import { useKit } from '~/stores/kit'
+import { useScene } from '~/stores/scene'
+import { useSession } from '~/stores/session'
+import type { Update } from '~/workers/stagePicture'
+
+/** The picture as it stands on the stage: a canvas, and the part of the picture's plane that it shows, mm. */
+export interface StandingPicture {
+  readonly canvas: HTMLCanvasElement
+  readonly box: Readonly<Box>
+}
+
+/** After so long the painter is told that the picture is being painted, ms. */
+const LATE_MS = 500
+
+/** Puts the changed part of a picture on its canvas; a fresh picture gets a canvas of its own. */
+function patched(
+  canvas: HTMLCanvasElement | null,
+  { fresh, width, height, patch }: Update,
+): HTMLCanvasElement {
+  let on = canvas
+  if (fresh || !on) {
+    on = document.createElement('canvas')
+    on.width = width
+    on.height = height
+  }
+  if (patch)
+    on.getContext('2d')!.putImageData(
+      new ImageData(patch.rgba, patch.width, patch.height),
+      patch.i0,
+      patch.j0,
+    )
+  return on
+}
+
+/** What the stage shows: at some px/mm, once it has its size, and only the first steps while the build is played. */
+export interface PictureWish {
+  readonly fineness: Readonly<Ref<number>>
+  readonly sized: Readonly<Ref<boolean>>
+  readonly upTo: () => number | undefined
+}
+
+/** Keeps the stage's picture up with the look. */
+export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
+  const session = useSession()
+  const scene = useScene()
+  const analysis = useAnalysis()
+  const painter = usePainter()
+  const kit = useKit()
+  const drawer = useDrawer()
+  const picture = shallowRef<StandingPicture | null>(null)
+  const busy = ref(false)
+  const slow = ref(false)
+  const problem = ref('')
+  /** The number of the picture that stands there. */
+  let have: number | null = null
+  let wanted = 0
+
+  async function paint(): Promise<void> {
+    const look = session.look!
+    const steps = upTo()
+    const { box } = scene.ground
+    // A newer change makes the worker give this one up.
+    const answer = await painter.update(look, fineness.value, steps, have)
+    if (!answer) return
+    have = answer.picture
+    picture.value = { canvas: patched(picture.value?.canvas ?? null, answer), box }
+    // A build that is played shows only some of the steps.
+    if (steps === undefined) analysis.painted(look, answer.shows)
+    problem.value = ''
+  }
+  async function repaint(): Promise<void> {
+    // How fine the picture must be is known once the stage has its size.
+    if (!session.look || !scene.loaded || !sized.value) return
+    busy.value = true
+    const mine = ++wanted
+    const late = setTimeout(() => {
+      slow.value = true
+    }, LATE_MS)
+    try {
+      await paint()
+    } catch (error) {
+      const what = error instanceof Error ? error.message : String(error)
+      problem.value = `The picture could not be painted (${what}). The look itself is safe; reload the page to try again.`
+    } finally {
+      clearTimeout(late)
+      if (mine === wanted) slow.value = busy.value = false
+    }
+  }
+  const known = [() => kit.paints, () => kit.readings, () => drawer.shapes]
+  watch([() => session.look, () => scene.loaded, sized, fineness, upTo, ...known], () => void repaint(), {
+    immediate: true,
+  })
+  return { picture, busy, slow, problem }
+}

@@ -1,0 +1,100 @@
+import { nextTick } from 'vue'
+import { tenth, type Point } from '#core/geometry'
+import {
+  isBase,
+  isKind,
+  isMark,
+  movedHandles,
+  placementOf,
+  stepAt,
+  type SheetStep,
+  type Step,
+} from '#core/look'
+import { useShaping } from '~/composables/useShaping'
+import { useScene } from '~/stores/scene'
+import { useSelection } from '~/stores/selection'
+import { useSession } from '~/stores/session'
+import { useHeldSheet } from '../heldSheet'
+import type { Grip, StageHand, Tool } from './tool'
+
+/** A sheet pulled closer to the midline than this snaps onto it, mm, unless Alt is held. */
+const SNAP = 1.2
+/** Brushwork that is pulled by less than this stays, mm. */
+const LEAST = 0.4
+
+/** The ways in which an original goes when its twin is pulled: as in a mirror, or as by half a turn. */
+const along = (twin: boolean, step: Step): Point =>
+  !twin ? [1, 1] : step.twin.rule === 'turn' ? [-1, -1] : [-1, 1]
+
+/** Takes hold of what lies under the hand: selects it, and carries it along. */
+export function stepTool({ ghosts, pickAt }: StageHand): Tool {
+  const session = useSession()
+  const selection = useSelection()
+  const scene = useScene()
+  const shaping = useShaping()
+  const held = useHeldSheet()
+
+  function carrying(step: Step, twin: boolean, from: Point): Grip {
+    if (!selection.ids.has(step.id)) selection.id = step.id
+    selection.spot = null
+    const marks = selection.steps.filter(isMark).filter(s => s.points.length)
+    const [kx, ky] = along(twin, step)
+    let by: Point | null = null
+    // What follows something else has nothing to be carried by, but the hand is down all the same.
+    if (!marks.length) return {}
+    return {
+      drag({ skin }) {
+        if (!skin) return
+        const dx = kx * (skin[0] - from[0])
+        const dy = ky * (skin[1] - from[1])
+        if (Math.hypot(dx, dy) <= LEAST) return
+        by = [dx, dy]
+        ghosts.shaped.value = marks.map(s => ({
+          ...s,
+          points: movedHandles(s.points, ([x, y]) => [x + dx, y + dy]),
+        }))
+      },
+      release(to) {
+        if (by) shaping.shift(...by)
+        // A tap on the base that is held picks the spot for the next sheet, as one beside it does.
+        else if (isBase(marks[0]!)) pickAt(to)
+      },
+    }
+  }
+
+  function moving(step: SheetStep, twin: boolean, from: Point): Grip {
+    const own = twin ? step.twin.own : null
+    selection.id = step.id
+    selection.spot = null
+    void nextTick(() => {
+      selection.holdsTwin = own !== null
+    })
+    // A linked twin pulls its original along.
+    const [kx, ky] = along(twin && own === null, step)
+    const start = held.atMiddle(own ?? placementOf(step))
+    return {
+      drag({ skin, alt }) {
+        if (!skin || !selection.sheet) return
+        const x = tenth(start.at[0] + kx * (skin[0] - from[0]))
+        const y = tenth(start.at[1] + ky * (skin[1] - from[1]))
+        const at: Point = [Math.abs(x) < SNAP && !alt ? 0 : x, y]
+        ghosts.preview.value = held.laidAs(selection.sheet, { ...start, at })
+      },
+      release: () => held.settle('move', ghosts.preview.value),
+    }
+  }
+
+  return {
+    press({ skin, shift, ctrl }) {
+      const { look } = session
+      const found = skin && stepAt(look!.steps, selection.sheet, selection.steps, scene.world, skin)
+      if (!found) return null
+      const { step, twin } = found
+      if (shift || ctrl) {
+        selection.also(step.id)
+        return 'done'
+      }
+      return isKind('sheet', step) ? moving(step, twin, skin) : carrying(step, twin, skin)
+    },
+  }
+}

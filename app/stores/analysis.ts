@@ -1,0 +1,54 @@
+import { defineStore } from 'pinia'
+import type { Look, PaintUse, Shows } from '#core/look'
+import type { Finding } from '#core/checks'
+import type { Outcome } from '~/workers/painter'
+import { useScene } from './scene'
+import { useSession } from './session'
+
+/** What the worker has found of the look: how steps show, what there is to say, what comes of them; and of which look that was. */
+export const useAnalysis = defineStore('analysis', () => {
+  const session = useSession()
+  const scene = useScene()
+  const painter = usePainter()
+  const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map())
+  const findings = shallowRef<readonly Finding[]>([])
+  const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
+  /** Seconds to wait before each step. */
+  const waits = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const paintUse = shallowRef<readonly PaintUse[]>([])
+  /** The look whose picture is complete, and the one of which everything was checked: what is told of any other is of before. */
+  const seen = shallowRef<Look | null>(null)
+  const checked = shallowRef<Look | null>(null)
+  const checking = computed(() => session.look === null || checked.value !== session.look)
+
+  const check = newestOnly(async () => {
+    const now = session.look
+    if (!now || !scene.loaded) return
+    const complete = seen.value === now
+    const found = await painter.findings(now, new Date().toISOString().slice(0, 10))
+    if (session.look?.id !== now.id) return
+    if (complete) checked.value = now
+    findings.value = found.findings
+    outcomes.value = new Map(found.outcomes.map(o => [o.stepId, o]))
+    waits.value = new Map(found.waits)
+    paintUse.value = found.paintUse
+  })
+  /** Takes in how steps show once their picture is painted, and has the look checked again. */
+  function painted(of: Look, list: readonly Shows[]): void {
+    if (of.id !== session.look?.id) return
+    shows.value = new Map(list.map(s => [s.stepId, s]))
+    seen.value = of
+    check()
+  }
+  // Of another look nothing is known.
+  watch(
+    () => session.opened,
+    () => {
+      seen.value = checked.value = null
+      findings.value = []
+      shows.value = new Map()
+      outcomes.value = new Map()
+    },
+  )
+  return { shows, findings, outcomes, waits, paintUse, checking, painted }
+})

@@ -1,0 +1,36 @@
+import { defineStore } from 'pinia'
+import { BREAKS, cascade as cascadeOf, moveFocus as focusAt } from '#core/look'
+import type { Point } from '#core/geometry'
+import type { Composition } from '~/workers/painter'
+import { useScene } from './scene'
+import { useSelection } from './selection'
+import { useSession } from './session'
+
+/** How the look hangs together: its flow to the focal point, its empty patches and its balance, while that is shown. */
+export const useFlow = defineStore('flow', () => {
+  const session = useSession()
+  const selection = useSelection()
+  const scene = useScene()
+  const painter = usePainter()
+  const composition = shallowRef<Composition | null>(null)
+  const watching = ref(false)
+  const showSpots = ref(false)
+  const compose = newestOnly(async () => {
+    if (session.look && scene.loaded) composition.value = await painter.composition(session.look)
+  })
+  watch([() => session.look, () => scene.loaded, watching, showSpots], () => {
+    if (watching.value || showSpots.value) compose()
+  })
+  /** The steps that break the flow. */
+  const breakers = computed(() => {
+    const off = composition.value?.flow.elements.filter(e => !e.twin && Math.abs(e.off) > BREAKS) ?? []
+    return [...new Set(off.map(e => e.stepId))]
+  })
+  const moveFocus = (at: Point) => void session.edit('move the focal point', focusAt(at))
+  /** Lets the sizes of what is selected, or of all brushwork, fall from the farthest to the nearest of the focal point. */
+  const cascade = () => {
+    const steps = selection.steps.length > 1 ? selection.steps : session.look!.steps
+    session.edit('sizes fall', cascadeOf(steps, scene.world))
+  }
+  return { composition, watching, showSpots, breakers, moveFocus, cascade }
+})
