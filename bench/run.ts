@@ -15,7 +15,14 @@ import {
   withSteps,
   type World,
 } from '../core/look'
-import { Bares, coverageOf, emptySpots, gridOver, Painting, type Mask } from '../core/raster'
+import {
+  BareSkinCache,
+  coverageOf,
+  emptySpots,
+  gridOver,
+  IncrementalCompositor,
+  type Mask,
+} from '../core/raster'
 import { groundOf, layOn, liftOf, PLAIN_FACE } from '../core/skin'
 import { lightened } from '../app/components/bench/stage/lighter'
 import { analyse, prepared, readSvg, seatsFor, type Candidate, type SheetGeometry } from '../core/stencil'
@@ -164,7 +171,7 @@ const people = [4, 30].map((age, i) => ({
 for (const look of people)
   small(
     `bare head of ${look.skin.age} years, 3 px/mm`,
-    median(() => void new Bares(1).of(look, groundFor(look), 3), 3),
+    median(() => void new BareSkinCache(1).of(look, groundFor(look), 3), 3),
     '',
   )
 
@@ -195,7 +202,7 @@ const twenty = {
   })),
 }
 const all: World = { ground: groundFor(twenty), paint: () => undefined, stencil: id => shelfSheets.get(id) }
-const bare = new Bares(1).of(twenty, all.ground, 4)
+const bare = new BareSkinCache(1).of(twenty, all.ground, 4)
 const keyOf = (s: object) => JSON.stringify(s)
 const fill = (steps: typeof twenty.steps) => {
   const paint = bare.head.albedo.slice()
@@ -216,16 +223,16 @@ const line = (name: string, ms: number, limit: string) =>
   console.log(
     `${name.padEnd(46)} ${ms.toFixed(1).padStart(6)} ms   ${(ms / plain).toFixed(2).padStart(7)} x filling the same paths with plain alpha (${plain.toFixed(0)} ms)   ${limit}`,
   )
-const compose = (painting: Painting, steps: typeof twenty.steps) => {
+const compose = (painting: IncrementalCompositor, steps: typeof twenty.steps) => {
   for (const _ of painting.toward(steps, all, keyOf)) void _
   painting.patch()
 }
 line(
   '20 steps at 4 px/mm from nothing',
-  median(() => compose(new Painting(bare), twenty.steps), 3),
+  median(() => compose(new IncrementalCompositor(bare), twenty.steps), 3),
   'must be under 1,500 ms',
 )
-const kept = new Painting(bare)
+const kept = new IncrementalCompositor(bare)
 compose(kept, twenty.steps)
 let moved = 0
 line(
@@ -248,11 +255,11 @@ const ember: World = withSteps(
   { ground: groundFor(emberWing), paint: () => undefined, stencil: id => shelfSheets.get(id) },
   emberWing.steps,
 )
-const emberBare = new Bares(1).of(emberWing, ember.ground, 4)
+const emberBare = new BareSkinCache(1).of(emberWing, ember.ground, 4)
 line(
   `a menu look of ${emberWing.steps.length} steps at 4 px/mm`,
   median(() => {
-    for (const _ of new Painting(emberBare).toward(emberWing.steps, ember, keyOf)) void _
+    for (const _ of new IncrementalCompositor(emberBare).toward(emberWing.steps, ember, keyOf)) void _
   }, 3),
   'must be under 1,500 ms',
 )

@@ -7,7 +7,7 @@ import { shelf, shelfSvg } from '../demo/shelf'
 import { findingsOf } from '../core/checks'
 import { lookSvg } from '../core/formats'
 import { groundFor, kindOf, lookSeconds, withSteps, type Look, type Step, type World } from '../core/look'
-import { Bares, finishedPicture, printSteps } from '../core/raster'
+import { BareSkinCache, finishedPicture, printSteps } from '../core/raster'
 import { analyse, prepared, readSvg, summaryOf } from '../core/stencil'
 import { looks as testLooks } from '../tests/looks'
 
@@ -26,7 +26,7 @@ const sheets = new Map(
   }),
 )
 const kit = new Map(paints.map(p => [p.id, p]))
-const bares = new Bares(3)
+const bares = new BareSkinCache(3)
 
 function stepWords(step: Step, world: World): unknown {
   const kind = kindOf(step)

@@ -24,10 +24,10 @@ import { Memo } from '#core/memo'
 import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
 import {
   balanceOf,
-  Bares,
+  BareSkinCache,
   emptySpots,
   finishedPicture,
-  Painting,
+  IncrementalCompositor,
   printSteps,
   skinTexture,
   type Balance,
@@ -49,7 +49,7 @@ const sheets = new Map<string, PreparedSheet>()
 let paints = new Map<string, Paint>(),
   readings: Readings = NO_READINGS,
   kitVersion = 0
-const bares = new Bares(6)
+const bares = new BareSkinCache(6)
 const memo = new Memo()
 
 const worldOf = (look: Look): World =>
@@ -182,7 +182,7 @@ const painter = {
       const worn = { ...look, skin: { ...look.skin, colour } }
       const world = worldOf(worn)
       const bare = bares.of(worn, world.ground, pxPerMm)
-      const painting = new Painting(bare)
+      const painting = new IncrementalCompositor(bare)
       const shows: Shows[] = []
       for (const step of painting.toward(worn.steps, world, step => step.id)) {
         const pairs = painting.compared()

@@ -1,5 +1,5 @@
 import { kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
-import { Painting, type Bares } from '#core/raster'
+import { IncrementalCompositor, type BareSkinCache } from '#core/raster'
 
 /** A part of a picture that changed, with the number of the picture that it belongs to and the size of the whole; `fresh` when the part is the whole. */
 export interface Update {
@@ -31,13 +31,18 @@ export interface Wish {
  * very picture it belongs to, since one may be given up before the page saw anything of it.
  */
 export class StagePicture {
-  private kept: { key: string; picture: number; painting: Painting; shows: Map<string, Shows> } | null = null
+  private kept: {
+    key: string
+    picture: number
+    painting: IncrementalCompositor
+    shows: Map<string, Shows>
+  } | null = null
   private pictures = 0
   private newest = 0
 
   /** @param pause lets messages that wait come in */
   constructor(
-    private readonly bares: Bares,
+    private readonly bares: BareSkinCache,
     private readonly pause: () => Promise<void>,
   ) {}
 
@@ -58,7 +63,12 @@ export class StagePicture {
     const bare = this.bares.of(look, world.ground, pxPerMm)
     const key = JSON.stringify([look.canvas, look.skin, pxPerMm])
     if (this.kept?.key !== key)
-      this.kept = { key, picture: ++this.pictures, painting: new Painting(bare), shows: new Map() }
+      this.kept = {
+        key,
+        picture: ++this.pictures,
+        painting: new IncrementalCompositor(bare),
+        shows: new Map(),
+      }
     const { painting, shows, picture } = this.kept
     const steps = look.steps.slice(0, upTo)
     for (const step of painting.toward(steps, world, keyOf)) {

@@ -1,6 +1,6 @@
 import { labDifference, labOf, type LinearRgb } from '../paint'
 import type { HeadPicture } from './head'
-import type { Painted } from './printLook'
+import type { Painted } from './painted'
 
 /** How paint is shared between the left and the right of the picture. */
 export interface Balance {

@@ -1,6 +1,6 @@
 import { srgbByte } from '../paint/colour'
 import type { HeadPicture } from './head'
-import type { Painted, PixelBox } from './printLook'
+import type { Painted, PixelBox } from './painted'
 
 /** How strongly pearl and metal send the lamp back where the skin faces it, and how broad that is. */
 const SHINE = { broad: 0.16, sharp: 2.4 } as const

@@ -1,6 +1,6 @@
 import { radians, type Point } from '../geometry'
 import type { Surface } from './surface'
-import type { Laid } from './place'
+import type { Laid } from './layOn'
 
 /** How far the skin gives way under a sheet, mm (common practice). */
 export const SKIN_GIVES = 1

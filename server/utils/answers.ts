@@ -41,7 +41,7 @@ export async function bodyJson(event: H3Event): Promise<unknown> {
 export function lookFrom(data: unknown): Look {
   const parsed = parseLook(data)
   if (!parsed.ok) throw refusal(422, parsed.errors)
-  const { stencils } = useHouse()
+  const { stencils } = useRepositories()
   const missing = missingSheets(parsed.look, id => stencils.find(id) !== null)
   if (missing.length) throw refusal(422, missing)
   return parsed.look
@@ -49,7 +49,7 @@ export function lookFrom(data: unknown): Look {
 
 /** The look that a route names, or 404. */
 export function lookOf(event: H3Event) {
-  const found = useHouse().looks.find(getRouterParam(event, 'id') ?? '')
+  const found = useRepositories().looks.find(getRouterParam(event, 'id') ?? '')
   if (!found) throw refusal(404, 'There is no such look; it may have been deleted.')
   return found
 }

@@ -85,7 +85,7 @@ export const readingSchemas = {
 
 /** A paint as it is kept: a split cake is only as safe near eyes and on lips as its least safe strip, whatever was ticked. */
 export function leastSafe(paint: Paint): Paint {
-  const kit = useHouse()
+  const kit = useRepositories()
     .paints.all()
     .filter(p => p.id !== paint.id)
   return { ...paint, eyeSafe: safeNear(paint, 'eyes', kit), lipSafe: safeNear(paint, 'lips', kit) }

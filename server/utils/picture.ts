@@ -1,9 +1,9 @@
 import { encode } from 'fast-png'
 import type { Look, World } from '#core/look'
-import { Bares, finishedPicture, printSteps } from '#core/raster'
+import { BareSkinCache, finishedPicture, printSteps } from '#core/raster'
 
 /** Heads already drawn; a handful is enough for a gallery. */
-const bares = new Bares(12)
+const bares = new BareSkinCache(12)
 
 /** A look painted on its canvas as PNG bytes. */
 export function lookPng(look: Look, world: World, pxPerMm: number): Uint8Array {

@@ -18,7 +18,7 @@ export function remembered<T>(key: string, make: () => T): T {
 
 /** A short name for everything beside a look that pictures and times depend on: the kit, and what is noted of sheets. */
 export function kitStamp(): string {
-  const { paints, readings, stencils } = useHouse()
+  const { paints, readings, stencils } = useRepositories()
   const noted = stencils.all().map(({ id, groups, copies, heading }) => [id, groups, copies, heading])
   return createHash('sha1')
     .update(JSON.stringify([paints.all(), readings.all(), noted]))

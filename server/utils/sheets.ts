@@ -45,7 +45,7 @@ export const summarySchema = z.strictObject({
 
 /** The sheet that a route names with its shape, or 404. */
 export function sheetOf(event: H3Event): { about: StencilMeta; sheet: SheetGeometry } {
-  const { stencils } = useHouse()
+  const { stencils } = useRepositories()
   const id = getRouterParam(event, 'id') ?? ''
   const about = stencils.find(id)
   const json = stencils.geometry(id)

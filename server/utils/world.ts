@@ -6,7 +6,7 @@ import { prepared, type PreparedSheet } from '#core/stencil'
 
 /** What looks are read against, from the drawer and the kit: the world of each look. Sheets are read once a call. */
 export function worldsNow(): (look: Look) => World {
-  const { stencils, paints, readings } = useHouse()
+  const { stencils, paints, readings } = useRepositories()
   const known = new Map(paints.all().map(p => [p.id, p]))
   const own = readings.all()
   const memo = new Memo()

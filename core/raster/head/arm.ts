@@ -3,14 +3,14 @@ import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
 import type { Ground } from '../../skin/ground'
 import { monotoneCubic } from '../../skin/profile'
 import { noise, smoothstep } from '../grid'
-import { closedCurve, strokeRing, tapered, type Easel } from './easel'
+import { closedCurve, strokeRing, tapered, type SkinLayers } from './skinLayers'
 import { lay, lightOn } from './lamp'
 
 const CLOTH = '#8d8791'
 
 /** An arm hanging down: what is painted is the exact cone, and what goes on past its ends is only drawn. */
 export function drawArm(
-  easel: Easel,
+  easel: SkinLayers,
   { surface, length, canvas }: NonNullable<Ground['arm']>,
   skin: LinearRgb,
 ): void {
@@ -129,7 +129,14 @@ export function drawArm(
   sleeve(plain, y0 - ahead * (fore ? 0.75 : 0.28), half, skin)
 }
 
-function drawThumb(plain: Easel, w: number, y1: number, ahead: number, out: number, skin: LinearRgb): void {
+function drawThumb(
+  plain: SkinLayers,
+  w: number,
+  y1: number,
+  ahead: number,
+  out: number,
+  skin: LinearRgb,
+): void {
   const shape = closedCurve(
     (
       [
@@ -149,7 +156,7 @@ function drawThumb(plain: Easel, w: number, y1: number, ahead: number, out: numb
 }
 
 /** A rolled sleeve over the upper end. */
-function sleeve(plain: Easel, y: number, half: (y: number) => number, skin: LinearRgb): void {
+function sleeve(plain: SkinLayers, y: number, half: (y: number) => number, skin: LinearRgb): void {
   const w = half(y) * 1.1 + 2
   const cloth = linearOf(CLOTH)
   const ring = closedCurve([

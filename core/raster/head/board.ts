@@ -3,14 +3,14 @@ import { linearOf } from '../../paint/colour'
 import type { Ground } from '../../skin/ground'
 import { reliefOf, silhouetteOf } from '../../skin/relief'
 import { hairRing } from '../../skin/faces/hair'
-import { strokeRing, type Easel } from './easel'
+import { strokeRing, type SkinLayers } from './skinLayers'
 import { lay } from './lamp'
 
 const PAPER = '#fbfaf6'
 const PRINT = '#8b857c'
 
 /** A sheet of A4 with the outlines of a face printed on it at true size. */
-export function drawBoard(easel: Easel, ground: Ground): void {
+export function drawBoard(easel: SkinLayers, ground: Ground): void {
   const [paper] = ground.extent
   const { face } = ground
   if (!paper || !face) return

@@ -8,7 +8,7 @@ import { blurred, type Mask } from '../coverage'
 import { noise, smoothstep, type Grid } from '../grid'
 import { drawArm } from './arm'
 import { drawBoard } from './board'
-import { closedCurve, Easel, strokeRing, tapered, type HeadPicture } from './easel'
+import { closedCurve, SkinLayers, strokeRing, tapered, type HeadPicture } from './skinLayers'
 import { drawFeatures } from './features'
 import { drawHair, hairShade } from './hair'
 import { lay, lightOn, STAGE } from './lamp'
@@ -25,7 +25,7 @@ const RIM = 8
 
 /** Draws what is painted on, unpainted: a practice head, an arm or a board, under a lamp from up left, as a picture seen from the front shows it. */
 export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPicture {
-  const easel = new Easel(grid, ground.front)
+  const easel = new SkinLayers(grid, ground.front)
   const skin = linearOf(look.skinColour)
   const { face, relief } = ground
   easel.prime(linearOf(STAGE))
@@ -43,7 +43,7 @@ export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPictur
 }
 
 /** Takes the rest of the face out where only a part of it is painted. */
-function veil(easel: Easel, { extent }: Ground): void {
+function veil(easel: SkinLayers, { extent }: Ground): void {
   const stage = linearOf(STAGE)
   const mask = easel.shape(extent, 0.3)
   const inside = new Float32Array(easel.light.length)
@@ -60,7 +60,7 @@ function veil(easel: Easel, { extent }: Ground): void {
 
 /** Draws the colours of an unpainted face or arm on another chart of it, without light: for views from the side. */
 export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Chart): HeadPicture {
-  const easel = new Easel(grid, chart)
+  const easel = new SkinLayers(grid, chart)
   const skin = linearOf(look.skinColour)
   easel.prime(skin)
   easel.skin.fill(1)
@@ -71,7 +71,7 @@ export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Char
   return easel
 }
 
-function neckAndCape(easel: Easel, face: Face, relief: Relief, skin: LinearRgb): void {
+function neckAndCape(easel: SkinLayers, face: Face, relief: Relief, skin: LinearRgb): void {
   const { kx, ky, foot, grown } = face.form
   const slim = kx * (0.9 + 0.1 * grown)
   const to = ([x, y]: readonly [number, number]): Point => [x * slim, foot + (y - 120.5) * ky]
@@ -149,7 +149,7 @@ function neckAndCape(easel: Easel, face: Face, relief: Relief, skin: LinearRgb):
     )
 }
 
-function ears(easel: Easel, { form }: Face, skin: LinearRgb): void {
+function ears(easel: SkinLayers, { form }: Face, skin: LinearRgb): void {
   for (const s of [-1, 1]) {
     const to = (points: readonly (readonly [number, number])[]) =>
       points.map(([x, y]): Point => [x * s * form.wide(y), form.fromMean(y)])
@@ -229,7 +229,7 @@ function ears(easel: Easel, { form }: Face, skin: LinearRgb): void {
 }
 
 /** The relief under the lamps. Shadowed folds come from how far the skin lies below its own blurred surface. */
-function drawFace(easel: Easel, { surface }: Ground, face: Face, relief: Relief, skin: LinearRgb): void {
+function drawFace(easel: SkinLayers, { surface }: Ground, face: Face, relief: Relief, skin: LinearRgb): void {
   const { form } = face
   const wide = form.skullWidth * 84
   const here = new Float64Array(3)

@@ -4,12 +4,12 @@ import { lipRings } from '../../skin/zones'
 import { mix, type Point } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
 import { hash, smoothstep } from '../grid'
-import { closedCurve, strokeRing, tapered, type Easel } from './easel'
+import { closedCurve, strokeRing, tapered, type SkinLayers } from './skinLayers'
 
 type SideOf = Readonly<Record<SideLandmark, Point>>
 
 /** Blush, brows, nose, lips and eyes, drawn from the landmarks. */
-export function drawFeatures(easel: Easel, whole: Face, skin: LinearRgb, eyes: 'open' | 'closed'): void {
+export function drawFeatures(easel: SkinLayers, whole: Face, skin: LinearRgb, eyes: 'open' | 'closed'): void {
   const { landmarks: face, form } = whole
   const young = 1 - form.grown
   const k = form.kx
@@ -47,7 +47,7 @@ const oval = ([x, y]: Point, rx: number, ry: number, turn = 0): Float64Array => 
 }
 
 /** Fine hairs, lying outward and up at the start and along the brow at its tail. */
-function drawBrow(easel: Easel, side: SideOf, skin: LinearRgb, form: Form): void {
+function drawBrow(easel: SkinLayers, side: SideOf, skin: LinearRgb, form: Form): void {
   const young = 1 - form.grown
   const k = form.kx * (1 - 0.28 * young)
   const dark = mixLinear(linearOf('#2a1b13'), skin, 0.02 + 0.2 * young)
@@ -93,7 +93,7 @@ function drawBrow(easel: Easel, side: SideOf, skin: LinearRgb, form: Form): void
   }
 }
 
-function drawNostril(easel: Easel, face: Landmarks, side: SideOf, { kx: k, ky }: Form): void {
+function drawNostril(easel: SkinLayers, face: Landmarks, side: SideOf, { kx: k, ky }: Form): void {
   const out = Math.sign(side.noseWing[0])
   const [, base] = face.mid.noseBase
   const wing = side.noseWing
@@ -121,7 +121,7 @@ function drawNostril(easel: Easel, face: Landmarks, side: SideOf, { kx: k, ky }:
   )
 }
 
-function drawLips(easel: Easel, whole: Face, skin: LinearRgb): void {
+function drawLips(easel: SkinLayers, whole: Face, skin: LinearRgb): void {
   const {
     landmarks: face,
     form: { kx: k, ky },
@@ -160,7 +160,7 @@ function drawLips(easel: Easel, whole: Face, skin: LinearRgb): void {
 
 /** An eye: lids, lashes and, when open, what lies between them. */
 function drawEye(
-  easel: Easel,
+  easel: SkinLayers,
   side: SideOf,
   skin: LinearRgb,
   rose: LinearRgb,

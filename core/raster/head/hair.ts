@@ -3,13 +3,13 @@ import { SAME } from '../../skin/chart'
 import type { Form } from '../../skin/faces/face'
 import { HAIR_END, hairCrown, hairline, hairPolar } from '../../skin/faces/hair'
 import { noise, smoothstep } from '../grid'
-import type { Easel } from './easel'
+import type { SkinLayers } from './skinLayers'
 
 /** Height of the mean adult below which no hair grows, mm. */
 const HAIR_LOW = 40
 
 /** Smooth hair combed back from the hairline, over skin and paint. */
-export function drawHair(easel: Easel, form: Form, colour: string): void {
+export function drawHair(easel: SkinLayers, form: Form, colour: string): void {
   const { grid, over, chart } = easel
   const rimmed = chart === SAME
   const base = linearOf(colour)

@@ -1,2 +1,2 @@
 export * from './drawHead'
-export type { HeadPicture } from './easel'
+export type { HeadPicture } from './skinLayers'

@@ -1,5 +1,5 @@
 import type { LinearRgb } from '../../paint/colour'
-import type { Easel } from './easel'
+import type { SkinLayers } from './skinLayers'
 
 /** The quiet colour around the face. */
 export const STAGE = '#E9E6E0'
@@ -24,7 +24,7 @@ export function lightOn(nx: number, ny: number, nz: number): { light: number; gl
 }
 
 /** Lays a colour under some light on one pixel. */
-export function lay(easel: Easel, pixel: number, cover: number, colour: LinearRgb, light: number): void {
+export function lay(easel: SkinLayers, pixel: number, cover: number, colour: LinearRgb, light: number): void {
   for (let k = 0; k < 3; k++)
     easel.albedo[3 * pixel + k]! += (colour[k]! - easel.albedo[3 * pixel + k]!) * cover
   easel.light[pixel]! += (light - easel.light[pixel]!) * cover

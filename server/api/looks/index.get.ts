@@ -5,7 +5,7 @@ import { canvasWords } from '#core/skin'
 export default defineEventHandler(() => {
   const world = worldsNow()
   const kit = kitStamp()
-  return useHouse()
+  return useRepositories()
     .looks.all()
     .map(({ look, version, savedAt }) => ({
       id: look.id,

@@ -1,2 +1,2 @@
 /** The kit's paints. */
-export default defineEventHandler(() => useHouse().paints.all())
+export default defineEventHandler(() => useRepositories().paints.all())

@@ -5,7 +5,7 @@ export default defineEventHandler(async event => {
   const sent = paintSchema.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   const paint = leastSafe({ id: randomUUID(), ...sent.data })
-  useHouse().paints.create(paint)
+  useRepositories().paints.create(paint)
   setResponseStatus(event, 201)
   return paint
 })

@@ -1,2 +1,2 @@
 /** The painter's readings of the bridge ladder and of the own tools. */
-export default defineEventHandler(() => useHouse().readings.all())
+export default defineEventHandler(() => useRepositories().readings.all())

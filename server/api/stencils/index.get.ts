@@ -1,2 +1,2 @@
 /** The drawer: every sheet without its shape. */
-export default defineEventHandler(() => useHouse().stencils.all())
+export default defineEventHandler(() => useRepositories().stencils.all())

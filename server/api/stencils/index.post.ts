@@ -18,7 +18,7 @@ export default defineEventHandler(async event => {
   const sent = body.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(400, schemaSentences(sent.error))
   const { file, widthMm, about, analysis, mendedFrom } = sent.data
-  const { stencils } = useHouse()
+  const { stencils } = useRepositories()
   let read: FileRead
   try {
     read = readSheetFile(file, widthMm)

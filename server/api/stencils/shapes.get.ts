@@ -1,6 +1,6 @@
 /** The shapes of several sheets: `?ids=a,b,c`. Unknown ids are passed over. */
 export default defineEventHandler(event => {
-  const { stencils } = useHouse()
+  const { stencils } = useRepositories()
   const ids = String(getQuery(event).ids ?? '')
     .split(',')
     .filter(Boolean)

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { StagePicture, type Update, type Wish } from '../../../app/workers/stagePicture'
 import { freshLook, freshWash, withSteps, type Look } from '#core/look'
-import { Bares, finishedPicture, printSteps } from '#core/raster'
+import { BareSkinCache, finishedPicture, printSteps } from '#core/raster'
 import { paint, world } from '../world'
 
-const bares = new Bares(4)
+const bares = new BareSkinCache(4)
 const look: Look = {
   ...freshLook('l', 'L'),
   steps: ['forehead', 'left.cheek', 'right.cheek'].map((z, i) =>

@@ -6,7 +6,7 @@ import {
   along,
   blurred,
   coverageOf,
-  coverOf,
+  maskOf,
   drawBare,
   finishedPicture,
   gridOver,
@@ -152,7 +152,7 @@ describe('prints', () => {
 
   it('grows by its spread with an edge as soft, and a film of less hides less', () => {
     const reach = (spread: number) => {
-      const { data, width, i0, j0 } = coverOf({ ...print, spread: [spread] }, flat())
+      const { data, width, i0, j0 } = maskOf({ ...print, spread: [spread] }, flat())
       const row = Math.round(10 * 2) - j0
       const line = Array.from(
         { length: width },

@@ -10,7 +10,7 @@ export default defineEventHandler(async event => {
   if (look.id !== getRouterParam(event, 'id'))
     throw refusal(400, 'The look that was sent is another one than the one named.')
   try {
-    const saved = useHouse().looks.save(look, base, now())
+    const saved = useRepositories().looks.save(look, base, now())
     if (!saved) throw refusal(404, 'There is no such look; it may have been deleted.')
     return { version: saved.version, savedAt: saved.savedAt }
   } catch (error) {

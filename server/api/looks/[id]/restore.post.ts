@@ -1,6 +1,6 @@
 /** Brings a deleted look back. */
 export default defineEventHandler(event => {
-  if (!useHouse().looks.restore(getRouterParam(event, 'id')!))
+  if (!useRepositories().looks.restore(getRouterParam(event, 'id')!))
     throw refusal(404, 'There is no deleted look of that id.')
   return lookOf(event)
 })

@@ -1,6 +1,6 @@
 /** Takes a paint out of the kit; looks that use it keep its name and colour. */
 export default defineEventHandler(event => {
-  if (!useHouse().paints.remove(getRouterParam(event, 'id') ?? ''))
+  if (!useRepositories().paints.remove(getRouterParam(event, 'id') ?? ''))
     throw refusal(404, 'There is no such paint in the kit.')
   return { removed: true }
 })

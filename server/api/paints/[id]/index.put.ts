@@ -4,7 +4,7 @@ export default defineEventHandler(async event => {
   const id = getRouterParam(event, 'id') ?? ''
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   const paint = leastSafe({ id, ...sent.data })
-  if (!useHouse().paints.change(paint))
+  if (!useRepositories().paints.change(paint))
     throw refusal(404, 'There is no such paint in the kit; it may have been taken out.')
   return paint
 })

@@ -1,6 +1,6 @@
 /** Takes a reading of the bridge ladder back. */
 export default defineEventHandler(event => {
-  if (!useHouse().readings.remove('edges', Number(getRouterParam(event, 'id'))))
+  if (!useRepositories().readings.remove('edges', Number(getRouterParam(event, 'id'))))
     throw refusal(404, 'There is no such reading.')
-  return useHouse().readings.all()
+  return useRepositories().readings.all()
 })

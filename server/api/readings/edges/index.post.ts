@@ -2,7 +2,7 @@
 export default defineEventHandler(async event => {
   const sent = readingSchemas.edges.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
-  useHouse().readings.addEdge(sent.data, now())
+  useRepositories().readings.addEdge(sent.data, now())
   setResponseStatus(event, 201)
-  return useHouse().readings.all()
+  return useRepositories().readings.all()
 })

@@ -1,6 +1,6 @@
 /** Takes a reading of what a tool lets go, holds or how wide it is back. */
 export default defineEventHandler(event => {
-  if (!useHouse().readings.remove('tools', Number(getRouterParam(event, 'id'))))
+  if (!useRepositories().readings.remove('tools', Number(getRouterParam(event, 'id'))))
     throw refusal(404, 'There is no such reading.')
-  return useHouse().readings.all()
+  return useRepositories().readings.all()
 })

@@ -2,7 +2,7 @@
 export default defineEventHandler(async event => {
   const sent = readingSchemas.tools.safeParse(await bodyJson(event))
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
-  useHouse().readings.addTool(sent.data, now())
+  useRepositories().readings.addTool(sent.data, now())
   setResponseStatus(event, 201)
-  return useHouse().readings.all()
+  return useRepositories().readings.all()
 })

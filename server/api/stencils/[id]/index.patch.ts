@@ -6,7 +6,7 @@ export default defineEventHandler(async event => {
   if (sent.data.groups?.some(g => g.openings.some(n => n >= (about.analysis?.openings ?? Infinity))))
     throw refusal(422, 'A group names an opening that the sheet does not have.')
   const { name, kind, tags, zones, heading, copies, notes, material, cleanedOn, groups } = about
-  return useHouse().stencils.change(about.id, {
+  return useRepositories().stencils.change(about.id, {
     name,
     kind,
     tags,

@@ -2,7 +2,7 @@
 export default defineEventHandler(event => {
   const { look } = lookOf(event)
   const version = Number(getRouterParam(event, 'version'))
-  const found = useHouse()
+  const found = useRepositories()
     .looks.revisions(look.id)
     .find(r => r.version === version)
   if (!found) throw refusal(404, 'There is no such version of this look.')

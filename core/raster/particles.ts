@@ -2,7 +2,7 @@ import { rimOf, type Flakes, type Gem } from '../look'
 import type { Mask } from './coverage'
 import { hash, smoothstep } from './grid'
 import type { HeadPicture } from './head'
-import type { Painted } from './printLook'
+import type { Painted } from './painted'
 
 /** One flake in so many lies just so that it throws the lamp back. */
 const GLINTS = 0.045

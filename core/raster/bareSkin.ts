@@ -2,7 +2,7 @@ import type { Look } from '../look'
 import type { Ground } from '../skin'
 import { gridOver } from './grid'
 import { drawBare, drawSkin, type HeadPicture } from './head'
-import { spongeGrain } from './printLook'
+import { spongeGrain } from './grain'
 
 /** What steps are printed on: the bare skin on a grid, and the grain of sponges there. */
 export interface Bare {
@@ -14,7 +14,7 @@ export interface Bare {
 export type Seen = 'front' | 'wrap'
 
 /** Draws bare skin once for each canvas, skin and fineness, and keeps the last few. */
-export class Bares {
+export class BareSkinCache {
   private readonly known = new Map<string, Bare>()
 
   constructor(private readonly most: number) {}

@@ -22,7 +22,7 @@ export interface HeadPicture {
 }
 
 /** Draws soft shapes given in skin coordinates (mm) into a picture's layers. */
-export class Easel implements HeadPicture {
+export class SkinLayers implements HeadPicture {
   readonly albedo: Float32Array
   readonly light: Float32Array
   readonly gloss: Float32Array
@@ -52,8 +52,8 @@ export class Easel implements HeadPicture {
   }
 
   /** The same layers drawn in the picture's own coordinates: for what is no skin. */
-  onPicture(): Easel {
-    return Object.assign(Object.create(Easel.prototype) as Easel, this, { chart: SAME })
+  onPicture(): SkinLayers {
+    return Object.assign(Object.create(SkinLayers.prototype) as SkinLayers, this, { chart: SAME })
   }
 
   /** Coverage of a closed shape, softened by `soft` mm. */

@@ -1,8 +1,10 @@
 import { COMPARED, kindOf, type Step, type World } from '../look'
 import type { LinearRgb } from '../paint'
-import type { Bare } from './bare'
+import type { Bare } from './bareSkin'
 import { finishedPatch } from './compose'
-import { coverOf, joined, layPrint, NO_PIXELS, type Painted, type PixelBox } from './printLook'
+import { joined, NO_PIXELS, type Painted, type PixelBox } from './painted'
+import { layPrint } from './printLook'
+import { maskOf } from './printMask'
 
 /** One step as it was laid: what it was laid from, where it changed the picture, and what lay there before. */
 interface Layer {
@@ -26,7 +28,7 @@ export interface Patch {
  * A picture that is painted anew only from the changed step upward and only where something changed: every step keeps what it covered, so it can be
  * taken off again.
  */
-export class Painting {
+export class IncrementalCompositor {
   private readonly layers: Layer[] = []
   private readonly painted: Painted
   private readonly rgba: Uint8ClampedArray<ArrayBuffer>
@@ -68,7 +70,7 @@ export class Painting {
   private lay(step: Step, key: string, world: World): void {
     const { head, grain } = this.bare
     const prints = kindOf(step).prints(step, world)
-    const masks = prints.map(p => coverOf(p, head))
+    const masks = prints.map(p => maskOf(p, head))
     const box = masks
       .map((m): PixelBox => ({ i0: m.i0, j0: m.j0, i1: m.i0 + m.width, j1: m.j0 + m.height }))
       .reduce(joined, NO_PIXELS)

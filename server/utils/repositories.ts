@@ -9,7 +9,7 @@ function open() {
   return { db, looks: looksIn(db), stencils: stencilsIn(db), paints: paintsIn(db), readings: readingsIn(db) }
 }
 
-let house: ReturnType<typeof open> | null = null
+let repositories: ReturnType<typeof open> | null = null
 
 /** The repositories, opened once. */
-export const useHouse = () => (house ??= open())
+export const useRepositories = () => (repositories ??= open())

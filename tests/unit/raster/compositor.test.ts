@@ -1,15 +1,22 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../../demo/looks'
 import { groundFor, withSteps, type Look, type Step, type World } from '#core/look'
-import { Bares, distanceFrom, finishedPicture, Painting, printSteps, type Mask } from '#core/raster'
+import {
+  BareSkinCache,
+  distanceFrom,
+  finishedPicture,
+  IncrementalCompositor,
+  printSteps,
+  type Mask,
+} from '#core/raster'
 import { sheets, world } from '../world'
 
 const moth = looks.find(l => l.id === 'demo-midnight-moth')!
 const there = (look: Look): World =>
   withSteps({ ...world, stencil: id => sheets.get(id), ground: groundFor(look) }, look.steps)
 const key = (step: Step) => JSON.stringify(step)
-const bare = new Bares(2).of(moth, groundFor(moth), 1)
-function run(painting: Painting, steps: readonly Step[]): Step[] {
+const bare = new BareSkinCache(2).of(moth, groundFor(moth), 1)
+function run(painting: IncrementalCompositor, steps: readonly Step[]): Step[] {
   return [...painting.toward(steps, there(moth), key)]
 }
 
@@ -19,7 +26,7 @@ const same = (a: Uint8ClampedArray, b: Uint8ClampedArray): boolean =>
 
 describe('a painting that is kept', () => {
   it('is the same picture as one painted from nothing', () => {
-    const painting = new Painting(bare)
+    const painting = new IncrementalCompositor(bare)
     run(painting, moth.steps)
     expect(
       same(
@@ -30,7 +37,7 @@ describe('a painting that is kept', () => {
   })
 
   it('is painted anew only from the changed step upward, and only where something changed', () => {
-    const painting = new Painting(bare)
+    const painting = new IncrementalCompositor(bare)
     const last = moth.steps.length - 1
     run(painting, moth.steps)
     painting.whole()
@@ -41,42 +48,42 @@ describe('a painting that is kept', () => {
     const patch = painting.patch()!
     expect(patch.width * patch.height).toBeLessThan(0.5 * bare.head.grid.width * bare.head.grid.height)
     expect(painting.patch()).toBeNull()
-    const fresh = new Painting(bare)
+    const fresh = new IncrementalCompositor(bare)
     run(fresh, changed)
     expect(same(painting.whole(), fresh.whole())).toBe(true)
   })
 
   it('goes back when steps are taken off, and takes another order', () => {
-    const painting = new Painting(bare)
-    const empty = new Painting(bare)
+    const painting = new IncrementalCompositor(bare)
+    const empty = new IncrementalCompositor(bare)
     run(painting, moth.steps)
     run(painting, [])
     expect(same(painting.whole(), empty.whole())).toBe(true)
     const turned = [...moth.steps].reverse()
-    const fresh = new Painting(bare)
+    const fresh = new IncrementalCompositor(bare)
     run(painting, turned)
     run(fresh, turned)
     expect(same(painting.whole(), fresh.whole())).toBe(true)
   })
 
   it('can be left in the middle for a newer wish', () => {
-    const painting = new Painting(bare)
+    const painting = new IncrementalCompositor(bare)
     const job = painting.toward(moth.steps, there(moth), key)
     job.next()
     job.next()
     run(painting, moth.steps.slice(0, 1))
-    const fresh = new Painting(bare)
+    const fresh = new IncrementalCompositor(bare)
     run(fresh, moth.steps.slice(0, 1))
     expect(same(painting.whole(), fresh.whole())).toBe(true)
   })
 
   it('compares a print with what lay beneath it', () => {
-    const painting = new Painting(bare)
+    const painting = new IncrementalCompositor(bare)
     run(painting, moth.steps)
     const pairs = painting.compared(100)
     expect(pairs.length).toBeGreaterThan(20)
     expect(pairs.some(([a, b]) => Math.abs(a[0] - b[0]) > 0.02)).toBe(true)
-    expect(new Painting(bare).compared()).toEqual([])
+    expect(new IncrementalCompositor(bare).compared()).toEqual([])
   })
 })
 
