@@ -11,8 +11,8 @@ import { BareSkinCache, finishedPicture, printSteps } from '../core/raster'
 import { analyse, prepared, readSvg, summaryOf } from '../core/stencil'
 import { looks as testLooks } from '../tests/looks'
 
-/** Pixels to the millimetre of the pictures. */
-const FINE = 2
+/** Pixels to the millimetre of the pictures: the first argument, or 2. */
+const FINE = Number(process.argv[2] ?? 2)
 const TODAY = '2026-06-01'
 
 const digest = (data: string | Uint8ClampedArray): string =>

@@ -11,77 +11,116 @@ const GLINTS = 0.045
  * Strews flakes where a mask says: each lies somewhere in a cell of the skin, with a tilt of its own. Most are a little brighter or darker than their
  * colour, a few glint. The same flakes lie at the same places at every size of the picture.
  */
-export function layFlakes(
-  { paint, sheen }: Painted,
-  { colour, size, density, seed, gel }: Flakes,
-  head: HeadPicture,
-  mask: Mask,
-): void {
-  const { grid, chart } = head
-  const k = grid.pxPerMm
-  const cell = 1 / Math.sqrt(density)
-  const px = size * k
+export function layFlakes(painted: Painted, flakes: Flakes, head: HeadPicture, mask: Mask): void {
+  shineOfGel(painted, flakes.gel, head, mask)
+  const cells = cellsUnder(mask, 1 / Math.sqrt(flakes.density), head)
+  if (!cells) return
+  const { x0, x1, y0, y1 } = cells
+  for (let cy = y0; cy <= y1; cy++)
+    for (let cx = x0; cx <= x1; cx++) layFlake(painted, flakes, head, mask, cx, cy)
+}
+
+/** Gel that holds flakes shines itself. */
+function shineOfGel({ sheen }: Painted, gel: number, { grid }: HeadPicture, mask: Mask): void {
   for (let j = 0; gel > 0 && j < mask.height; j++) {
     for (let i = 0; i < mask.width; i++)
       sheen[(mask.j0 + j) * grid.width + mask.i0 + i]! += gel * 0.5 * mask.data[j * mask.width + i]!
   }
-  // The skin under the mask's corners and edges bounds the cells.
+}
+
+/** The cells of the skin under a mask, bounded by the skin under its corners and edges; null when there is none. */
+function cellsUnder(mask: Mask, cell: number, { grid, chart }: HeadPicture) {
+  const k = grid.pxPerMm
   const corners = Array.from({ length: 16 }, (_, n) =>
     chart.back([
       grid.x0 + (mask.i0 + (mask.width * (n % 4)) / 3) / k,
       grid.y0 + (mask.j0 + (mask.height * Math.floor(n / 4)) / 3) / k,
     ]),
   ).filter(c => c !== null)
-  if (!corners.length || mask.data.length === 0) return
-  const x0 = Math.floor(Math.min(...corners.map(c => c[0])) / cell) - 1
-  const x1 = Math.ceil(Math.max(...corners.map(c => c[0])) / cell) + 1
-  const y0 = Math.floor(Math.min(...corners.map(c => c[1])) / cell) - 1
-  const y1 = Math.ceil(Math.max(...corners.map(c => c[1])) / cell) + 1
-  for (let cy = y0; cy <= y1; cy++) {
-    for (let cx = x0; cx <= x1; cx++) {
-      const [x, y] = chart.point([(cx + hash(cx, cy, seed)) * cell, (cy + hash(cx, cy, seed + 1)) * cell])
-      const u = (x - grid.x0) * k
-      const v = (y - grid.y0) * k
-      const i = Math.floor(u) - mask.i0
-      const j = Math.floor(v) - mask.j0
-      if (i < 0 || j < 0 || i >= mask.width || j >= mask.height) continue
-      const cover = mask.data[j * mask.width + i]!
-      const h = hash(cx, cy, seed + 2)
-      // Toward the edge fewer lie, not fainter ones.
-      if (cover < 0.02 || hash(cx, cy, seed + 3) > cover) continue
-      const glint = h < GLINTS
-      const bright = glint ? 2.2 + 4 * hash(cx, cy, seed + 4) : 0.35 + 0.95 * h
-      const big = px * (0.7 + 0.6 * hash(cx, cy, seed + 5))
-      // A glint smaller than a pixel lights all of that pixel, and so the less.
-      const wide = glint ? Math.max(big, 0.85) : big
-      put(u, v, wide, bright, glint, (big / wide) ** 2)
-      if (glint && k > 2.4)
-        for (const [dx, dy] of [
-          [1, 0],
-          [-1, 0],
-          [0, 1],
-          [0, -1],
-        ] as const)
-          put(u + dx * big * 0.9, v + dy * big * 0.9, big * 0.5, bright * 0.5, true, 1)
-    }
+  if (!corners.length || mask.data.length === 0) return null
+  const xs = corners.map(c => c[0])
+  const ys = corners.map(c => c[1])
+  return {
+    x0: Math.floor(Math.min(...xs) / cell) - 1,
+    x1: Math.ceil(Math.max(...xs) / cell) + 1,
+    y0: Math.floor(Math.min(...ys) / cell) - 1,
+    y1: Math.ceil(Math.max(...ys) / cell) + 1,
   }
+}
 
-  /** A square flake spread over the pixels that it touches. */
-  function put(u: number, v: number, w: number, bright: number, glint: boolean, weight: number): void {
-    for (let j = Math.floor(v - w / 2); j <= v + w / 2; j++) {
-      for (let i = Math.floor(u - w / 2); i <= u + w / 2; i++) {
-        if (i < 0 || j < 0 || i >= grid.width || j >= grid.height) continue
-        const a =
-          Math.max(0, Math.min(i + 1, u + w / 2) - Math.max(i, u - w / 2)) *
-          Math.max(0, Math.min(j + 1, v + w / 2) - Math.max(j, v - w / 2))
-        const p = j * grid.width + i
-        const share = a * weight * head.skin[p]!
-        if (share <= 0) continue
-        for (let b = 0; b < 3; b++)
-          paint[3 * p + b]! +=
-            ((glint ? 0.35 + 0.65 * colour[b]! : colour[b]!) * bright - paint[3 * p + b]!) * share
-        sheen[p]! += (0.8 - sheen[p]!) * share * (1 - gel)
-      }
+/** The four sides to which a glint throws light. */
+const SIDES = [
+  [1, 0],
+  [-1, 0],
+  [0, 1],
+  [0, -1],
+] as const
+
+/** The flake of one cell of the skin, where it lies in the mask. Toward the edge fewer lie, not fainter ones. */
+function layFlake(
+  painted: Painted,
+  flakes: Flakes,
+  head: HeadPicture,
+  mask: Mask,
+  cx: number,
+  cy: number,
+): void {
+  const { size, density, seed } = flakes
+  const { grid, chart } = head
+  const k = grid.pxPerMm
+  const cell = 1 / Math.sqrt(density)
+  const [x, y] = chart.point([(cx + hash(cx, cy, seed)) * cell, (cy + hash(cx, cy, seed + 1)) * cell])
+  const u = (x - grid.x0) * k
+  const v = (y - grid.y0) * k
+  const i = Math.floor(u) - mask.i0
+  const j = Math.floor(v) - mask.j0
+  if (i < 0 || j < 0 || i >= mask.width || j >= mask.height) return
+  const cover = mask.data[j * mask.width + i]!
+  const h = hash(cx, cy, seed + 2)
+  if (cover < 0.02 || hash(cx, cy, seed + 3) > cover) return
+  const glint = h < GLINTS
+  const bright = glint ? 2.2 + 4 * hash(cx, cy, seed + 4) : 0.35 + 0.95 * h
+  const big = size * k * (0.7 + 0.6 * hash(cx, cy, seed + 5))
+  // A glint smaller than a pixel lights all of that pixel, and so the less.
+  const wide = glint ? Math.max(big, 0.85) : big
+  put(painted, flakes, head, { u, v, w: wide, bright, glint, weight: (big / wide) ** 2 })
+  if (!glint || k <= 2.4) return
+  for (const [dx, dy] of SIDES) {
+    const ray = { u: u + dx * big * 0.9, v: v + dy * big * 0.9, w: big * 0.5, weight: 1 }
+    put(painted, flakes, head, { ...ray, bright: bright * 0.5, glint })
+  }
+}
+
+/** A square flake on the picture: its middle and width in pixels, and how bright it is. */
+interface Square {
+  readonly u: number
+  readonly v: number
+  readonly w: number
+  readonly bright: number
+  readonly glint: boolean
+  readonly weight: number
+}
+
+/** Spreads a square flake over the pixels that it touches. */
+function put(
+  { paint, sheen }: Painted,
+  { colour, gel }: Flakes,
+  { grid, skin }: HeadPicture,
+  { u, v, w, bright, glint, weight }: Square,
+): void {
+  for (let j = Math.floor(v - w / 2); j <= v + w / 2; j++) {
+    for (let i = Math.floor(u - w / 2); i <= u + w / 2; i++) {
+      if (i < 0 || j < 0 || i >= grid.width || j >= grid.height) continue
+      const a =
+        Math.max(0, Math.min(i + 1, u + w / 2) - Math.max(i, u - w / 2)) *
+        Math.max(0, Math.min(j + 1, v + w / 2) - Math.max(j, v - w / 2))
+      const p = j * grid.width + i
+      const share = a * weight * skin[p]!
+      if (share <= 0) continue
+      for (let b = 0; b < 3; b++)
+        paint[3 * p + b]! +=
+          ((glint ? 0.35 + 0.65 * colour[b]! : colour[b]!) * bright - paint[3 * p + b]!) * share
+      sheen[p]! += (0.8 - sheen[p]!) * share * (1 - gel)
     }
   }
 }

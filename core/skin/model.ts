@@ -1,6 +1,6 @@
 import type { Box } from '../geometry'
 import { HAIR_END, hairline, hairPolar } from './faces/hair'
-import type { Ground } from './ground'
+import type { Ground } from './grounds'
 
 /** A part of a solid model: triangles over points in space (mm, +z toward the painter), each with a place in the skin's picture or a tint. */
 export interface Part {

@@ -1,5 +1,5 @@
 import { ringOf, type Point, type Ring } from '../geometry'
-import type { Ground } from './ground'
+import type { Ground } from './grounds'
 import type { ZoneId } from './zones'
 
 /** A round spot of the skin, mm. */

@@ -1,6 +1,6 @@
 import { mix, smoothThrough, type Point, type Ring } from '../geometry'
 import type { Face } from './faces/face'
-import type { Side, SideLandmark } from './faces/landmarks'
+import type { Landmarks, Side, SideLandmark } from './faces/landmarks'
 
 /** Zones of a face that exist once, across the midline. */
 export const MID_ZONES = ['face', 'forehead', 'nose', 'muzzle', 'lips', 'chin'] as const
@@ -17,6 +17,7 @@ export const FACE_ZONES: readonly FaceZone[] = [
   ...MID_ZONES,
   ...SIDE_ZONES.flatMap(z => [`left.${z}`, `right.${z}`] as const),
 ]
+export const isFaceZone = (id: ZoneId): id is FaceZone => (FACE_ZONES as readonly ZoneId[]).includes(id)
 export const ZONE_IDS: readonly ZoneId[] = [...FACE_ZONES, ...ARM_ZONES]
 
 /** A zone's name in words: "left cheek". */
@@ -112,75 +113,81 @@ const SIDE_SHAPES: Record<(typeof SIDE_ZONES)[number], (s: SideOf, off: Off) => 
   ],
 }
 
+/** What the right half of a midline zone is drawn from. */
+interface Half {
+  readonly s: SideOf
+  readonly m: Landmarks['mid']
+  readonly off: Off
+  /** A point beside the midline at a height, dx outward in mm of the mean adult. */
+  readonly beside: (dx: number, y: number) => Point
+  readonly ky: number
+}
+
+/** The right halves of the zones across the midline, top to bottom. */
+const MID_SHAPES: Record<(typeof MID_ZONES)[number], (half: Half) => Point[]> = {
+  face: ({ s, m, off, beside, ky }) => [
+    beside(18, m.hairline[1] + ky),
+    off(s.temple, -11, -13),
+    off(s.temple, 0, 10),
+    off(s.browTail, 14, 12),
+    off(s.earFront, -2, 8),
+    off(s.cheekbone, 8, 24),
+    off(s.cheekbone, -6, 58),
+    off(s.mouthCorner, -2, 36),
+    beside(9, m.chin[1] - 3 * ky),
+  ],
+  forehead: ({ s, m, off, beside, ky }) => [
+    beside(12, m.hairline[1] + 3 * ky),
+    off(s.temple, -17, -16),
+    off(s.temple, -8, 0),
+    off(s.browTail, 0, -6),
+    off(s.browPeak, 4, -5),
+    off(s.browStart, 0, -5),
+    beside(4, s.browStart[1] - 2 * ky),
+  ],
+  nose: ({ s, m, off, beside, ky }) => [
+    beside(6, m.nasion[1] - 2 * ky),
+    off(s.noseWing, -8, -24),
+    off(s.noseWing, 0, -4),
+    off(s.noseWing, -3, 4),
+    beside(4, m.noseBase[1] + ky),
+  ],
+  muzzle: ({ s, m, off, beside, ky }) => [
+    off(s.noseWing, 0, 1),
+    off(s.noseWing, 9, 7),
+    off(s.mouthCorner, 8, -4),
+    off(s.mouthCorner, 4, 10),
+    beside(14, m.lowerLip[1] + 12 * ky),
+    beside(4, m.lowerLip[1] + 14 * ky),
+  ],
+  lips: ({ s, m, off, beside, ky }) => [
+    beside(4, m.upperLip[1] - 0.5 * ky),
+    off(s.mouthCorner, -12, -5),
+    s.mouthCorner,
+    off(s.mouthCorner, -10, 6),
+    beside(6, m.lowerLip[1]),
+  ],
+  chin: ({ s, m, off, beside, ky }) => [
+    beside(6, m.lowerLip[1] + 4 * ky),
+    off(s.mouthCorner, -4, 16),
+    off(s.mouthCorner, 0, 28),
+    beside(14, m.chin[1] - 3 * ky),
+  ],
+}
+
+const isSide = (name: string): name is (typeof SIDE_ZONES)[number] => name in SIDE_SHAPES
+const isMid = (name: string): name is (typeof MID_ZONES)[number] => name in MID_SHAPES
+
 /** The outline of a zone of a face in the skin frame (mm), following the landmarks; a midline zone is one ring. */
 export function zoneRing({ landmarks, form: { kx, ky } }: Face, id: FaceZone): Ring {
   const off: Off = ([x, y], dx, dy) => [x + Math.sign(x) * dx * kx, y + dy * ky]
-  const [side, name] = id.includes('.')
-    ? (id.split('.') as [Side, (typeof SIDE_ZONES)[number]])
-    : [null, id as (typeof MID_ZONES)[number]]
-  if (side) return curve(SIDE_SHAPES[name as (typeof SIDE_ZONES)[number]](landmarks[side], off))
-  const { left: l, right: r, mid: m } = landmarks
-  /** A zone across the midline from its right half, top to bottom. */
-  const across = (half: (s: SideOf, beside: (dx: number, y: number) => Point) => Point[]): Ring => {
-    const points = (s: SideOf) => half(s, (dx, y) => [Math.sign(s.pupil[0]) * dx * kx, y])
-    return curve([...points(r), ...points(l).reverse()])
-  }
-  switch (name as (typeof MID_ZONES)[number]) {
-    case 'face':
-      return across((s, beside) => [
-        beside(18, m.hairline[1] + ky),
-        off(s.temple, -11, -13),
-        off(s.temple, 0, 10),
-        off(s.browTail, 14, 12),
-        off(s.earFront, -2, 8),
-        off(s.cheekbone, 8, 24),
-        off(s.cheekbone, -6, 58),
-        off(s.mouthCorner, -2, 36),
-        beside(9, m.chin[1] - 3 * ky),
-      ])
-    case 'forehead':
-      return across((s, beside) => [
-        beside(12, m.hairline[1] + 3 * ky),
-        off(s.temple, -17, -16),
-        off(s.temple, -8, 0),
-        off(s.browTail, 0, -6),
-        off(s.browPeak, 4, -5),
-        off(s.browStart, 0, -5),
-        beside(4, s.browStart[1] - 2 * ky),
-      ])
-    case 'nose':
-      return across((s, beside) => [
-        beside(6, m.nasion[1] - 2 * ky),
-        off(s.noseWing, -8, -24),
-        off(s.noseWing, 0, -4),
-        off(s.noseWing, -3, 4),
-        beside(4, m.noseBase[1] + ky),
-      ])
-    case 'muzzle':
-      return across((s, beside) => [
-        off(s.noseWing, 0, 1),
-        off(s.noseWing, 9, 7),
-        off(s.mouthCorner, 8, -4),
-        off(s.mouthCorner, 4, 10),
-        beside(14, m.lowerLip[1] + 12 * ky),
-        beside(4, m.lowerLip[1] + 14 * ky),
-      ])
-    case 'lips':
-      return across((s, beside) => [
-        beside(4, m.upperLip[1] - 0.5 * ky),
-        off(s.mouthCorner, -12, -5),
-        s.mouthCorner,
-        off(s.mouthCorner, -10, 6),
-        beside(6, m.lowerLip[1]),
-      ])
-    case 'chin':
-      return across((s, beside) => [
-        beside(6, m.lowerLip[1] + 4 * ky),
-        off(s.mouthCorner, -4, 16),
-        off(s.mouthCorner, 0, 28),
-        beside(14, m.chin[1] - 3 * ky),
-      ])
-  }
+  const { left, right, mid: m } = landmarks
+  const name = plainZone(id)
+  if (isSide(name)) return curve(SIDE_SHAPES[name](id.startsWith('left') ? left : right, off))
+  if (!isMid(name)) throw new RangeError(`There is no zone "${id}" on a face.`)
+  const half = (s: SideOf): Point[] =>
+    MID_SHAPES[name]({ s, m, off, ky, beside: (dx, y) => [Math.sign(s.pupil[0]) * dx * kx, y] })
+  return curve([...half(right), ...half(left).reverse()])
 }
 
 /** A place that paint must keep off. */

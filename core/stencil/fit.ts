@@ -1,109 +1,6 @@
-import {
-  bearing,
-  boxOf,
-  polygonHolds,
-  radians,
-  ringCentroid,
-  ringHolds,
-  wrapDegrees,
-  type Point,
-  type Ring,
-} from '../geometry'
-import type { Placement } from '../skin'
-import type { SheetGeometry, StencilKind } from './types'
-
-/** Where something is looked for: a region of the skin (mm), whether it lies even across the midline, what must stay free, and the zone's plain name. */
-export interface Spot {
-  readonly ring: Ring
-  readonly even: boolean
-  readonly keepOuts: readonly { words: string; ring: Ring }[]
-  readonly focus: Point
-  readonly zone: string | null
-}
-
-/** A sheet as the search sees it. */
-export interface Candidate extends SheetGeometry {
-  readonly id: string
-  readonly kind: StencilKind
-  readonly zones: readonly string[]
-  readonly heading: number | null
-  readonly axes: readonly number[]
-  readonly bridge: number | null
-}
-
-/** The best seat of a sheet on a spot: its score 0 to 1, and the shares that make it up. */
-export interface Seat extends Placement {
-  readonly id: string
-  readonly score: number
-  readonly inside: number
-  readonly filled: number
-  readonly aim: number | null
-  readonly kept: number
-  readonly even: boolean
-  readonly reasons: string[]
-  /** Of a texture that is larger than the spot: the openings inside, which alone are dabbed; null for all. */
-  readonly openings: number[] | null
-}
-
-/** How finely the region is gridded, mm. */
-const CELL = 1
-const SAMPLES = 140
-
-/** What stands for a sheet in the search: points spread evenly over its openings. */
-export function samplePoints(sheet: SheetGeometry, wanted = SAMPLES): Point[] {
-  const area = sheet.width * sheet.height
-  for (let step = Math.sqrt(area / (wanted * 3)); step > 0.3; step *= 0.7) {
-    const points: Point[] = []
-    for (const opening of sheet.openings) {
-      const b = boxOf(opening.outer)
-      const before = points.length
-      for (let y = Math.ceil(b.minY / step) * step; y <= b.maxY; y += step)
-        for (let x = Math.ceil(b.minX / step) * step; x <= b.maxX; x += step)
-          if (polygonHolds(opening, x, y)) points.push([x, y])
-      // An opening that falls between the points still counts, with its middle.
-      if (points.length === before && sheet.openings.length < wanted) points.push(ringCentroid(opening.outer))
-    }
-    if (points.length >= wanted * 0.6) {
-      const every = Math.max(1, Math.floor(points.length / wanted))
-      return points.filter((_, i) => i % every === 0)
-    }
-  }
-  return sheet.openings.map(o => ringCentroid(o.outer))
-}
-
-/** A spot as a grid of 1 mm: 1 inside, -1 on what must stay free, 0 elsewhere. */
-export interface Field {
-  x0: number
-  y0: number
-  w: number
-  h: number
-  cells: Int8Array
-  area: number
-  box: ReturnType<typeof boxOf>
-}
-
-export function fieldOf({ ring, keepOuts }: Spot): Field {
-  const box = boxOf(ring)
-  const pad = 40
-  const x0 = Math.floor(box.minX - pad)
-  const y0 = Math.floor(box.minY - pad)
-  const w = Math.ceil(box.maxX + pad) - x0
-  const h = Math.ceil(box.maxY + pad) - y0
-  const cells = new Int8Array(w * h)
-  let area = 0
-  for (let j = 0; j < h; j++) {
-    for (let i = 0; i < w; i++) {
-      const x = x0 + i + CELL / 2
-      const y = y0 + j + CELL / 2
-      if (keepOuts.some(k => ringHolds(k.ring, x, y))) cells[j * w + i] = -1
-      else if (ringHolds(ring, x, y)) {
-        cells[j * w + i] = 1
-        area++
-      }
-    }
-  }
-  return { x0, y0, w, h, cells, area, box }
-}
+import { bearing, radians, ringCentroid, ringHolds, wrapDegrees, type Point } from '../geometry'
+import { reasonsOf, type Trial } from './seatReasons'
+import { cellAt, fieldOf, samplePoints, type Candidate, type Field, type Seat, type Spot } from './spot'
 
 /**
  * The best seat of every sheet on a spot, best first. For each sheet positions, tilts and, on an even spot, its own axes are tried; what counts is the
@@ -126,24 +23,21 @@ export function seatsFor(
   return seats.sort((a, b) => b.score - a.score)
 }
 
-interface Trial {
-  at: Point
-  tilt: number
-  inside: number
-  kept: number
-  filled: number
-  aim: number | null
-  score: number
+/** The search on one spot for one sheet. */
+interface Search {
+  readonly spot: Spot
+  readonly field: Field
+  readonly sheet: Candidate
+  /** On an even spot a sheet with an axis sits on the midline, with the axis upright. */
+  readonly even: boolean
+  /** Area that the sheet takes up, mm2. */
+  readonly span: number
 }
 
-function bestSeat(spot: Spot, field: Field, sheet: Candidate): Seat | null {
-  const points = samplePoints(sheet)
-  const rough = points.filter((_, i) => i % 4 === 0)
-  if (points.length === 0) return null
-  const span = spanOf(points)
+/** Places and tilts spread over the spot, the best first. */
+function roughTrials(search: Search, points: readonly Point[]): Trial[] {
+  const { spot, field, sheet, even } = search
   const { box } = field
-  const even = spot.even && sheet.axes.length > 0
-  // On an even spot a sheet with an axis sits on the midline, with the axis upright.
   const xs = even ? [0] : steps(box.minX, box.maxX, 7)
   const ys = steps(box.minY, box.maxY, 6)
   const tilts = even
@@ -153,61 +47,64 @@ function bestSeat(spot: Spot, field: Field, sheet: Candidate): Seat | null {
   for (const y of ys) {
     for (const x of xs) {
       if (field.cells[cellAt(field, x, y)] === undefined) continue
-      for (const tilt of [
-        ...tilts,
-        ...(even || sheet.heading === null ? [] : [wrapDegrees(bearing([x, y], spot.focus) - sheet.heading)]),
-      ])
-        trials.push(tried(spot, field, sheet, rough, span, [x, y], tilt))
+      const aimed =
+        even || sheet.heading === null ? [] : [wrapDegrees(bearing([x, y], spot.focus) - sheet.heading)]
+      for (const tilt of [...tilts, ...aimed]) trials.push(tried(search, points, [x, y], tilt))
     }
   }
-  let best: Trial | null = null
-  for (const start of trials.sort((a, b) => b.score - a.score).slice(0, 4)) {
-    let now = tried(spot, field, sheet, points, span, start.at, start.tilt)
-    for (const [d, turn] of [
-      [4, 10],
-      [2, 5],
-      [1, 2],
-    ] as const) {
-      for (let moved = true; moved;) {
-        moved = false
-        for (const [dx, dy, dt] of [
-          [d, 0, 0],
-          [-d, 0, 0],
-          [0, d, 0],
-          [0, -d, 0],
-          [0, 0, turn],
-          [0, 0, -turn],
-        ] as const) {
-          if (even && (dx || dt)) continue
-          const next = tried(
-            spot,
-            field,
-            sheet,
-            points,
-            span,
-            [now.at[0] + dx, now.at[1] + dy],
-            wrapDegrees(now.tilt + dt),
-          )
-          if (next.score > now.score + 1e-6) {
-            now = next
-            moved = true
-          }
-        }
+  return trials.sort((a, b) => b.score - a.score)
+}
+
+/** By how much a seat is moved and turned while it is refined, mm and degrees: coarsely first. */
+const REFINED = [
+  [4, 10],
+  [2, 5],
+  [1, 2],
+] as const
+
+/** A seat moved and turned as long as that makes it better. */
+function refined(search: Search, points: readonly Point[], start: Trial): Trial {
+  let now = tried(search, points, start.at, start.tilt)
+  for (const [d, turn] of REFINED) {
+    const moves = [
+      [d, 0, 0],
+      [-d, 0, 0],
+      [0, d, 0],
+      [0, -d, 0],
+      [0, 0, turn],
+      [0, 0, -turn],
+    ] as const
+    for (let moved = true; moved;) {
+      moved = false
+      for (const [dx, dy, dt] of moves) {
+        if (search.even && (dx || dt)) continue
+        const next = tried(search, points, [now.at[0] + dx, now.at[1] + dy], wrapDegrees(now.tilt + dt))
+        if (next.score <= now.score + 1e-6) continue
+        now = next
+        moved = true
       }
     }
+  }
+  return now
+}
+
+function bestSeat(spot: Spot, field: Field, sheet: Candidate): Seat | null {
+  const points = samplePoints(sheet)
+  if (points.length === 0) return null
+  const even = spot.even && sheet.axes.length > 0
+  const search = { spot, field, sheet, even, span: spanOf(points) }
+  const rough = points.filter((_, i) => i % 4 === 0)
+  let best: Trial | null = null
+  for (const start of roughTrials(search, rough).slice(0, 4)) {
+    const now = refined(search, points, start)
     if (!best || now.score > best.score) best = now
   }
-  const openings =
-    best && sheet.kind === 'texture' && best.inside < 0.99 ? openingsInside(spot, sheet, best) : null
-  if (!best || openings?.length === 0) return null
-  return {
-    id: sheet.id,
-    side: 'A',
-    even,
-    ...best,
-    openings,
-    reasons: reasonsOf(spot, sheet, best, even, openings),
-  }
+  if (!best) return null
+  const part = sheet.kind === 'texture' && best.inside < 0.99
+  const openings = part ? openingsInside(spot, sheet, best) : null
+  if (openings?.length === 0) return null
+  const reasons = reasonsOf(spot, sheet, best, even, openings)
+  return { id: sheet.id, side: 'A', even, ...best, openings, reasons }
 }
 
 /** The openings whose middles land inside the spot and on nothing that must stay free. */
@@ -224,11 +121,6 @@ function openingsInside(spot: Spot, sheet: Candidate, { at, tilt }: Trial): numb
 
 const steps = (from: number, to: number, most: number): number[] =>
   Array.from({ length: most }, (_, i) => from + ((to - from) * (i + 0.5)) / most)
-const cellAt = (f: Field, x: number, y: number): number => {
-  const i = Math.floor(x - f.x0)
-  const j = Math.floor(y - f.y0)
-  return i < 0 || j < 0 || i >= f.w || j >= f.h ? -1 : j * f.w + i
-}
 
 /** Whether a sheet is laid upright, as a crown is, rather than led to the focal point. */
 const standing = ({ kind }: Candidate): boolean =>
@@ -241,12 +133,10 @@ function spanOf(points: readonly Point[]): number {
   return Math.max(9, (Math.max(...xs) - Math.min(...xs) + 2) * (Math.max(...ys) - Math.min(...ys) + 2))
 }
 
+/** How good a place and a tilt are. */
 function tried(
-  spot: Spot,
-  field: Field,
-  sheet: Candidate,
+  { spot, field, sheet, span }: Search,
   points: readonly Point[],
-  span: number,
   at: Point,
   tilt: number,
 ): Trial {
@@ -283,48 +173,4 @@ function tried(
         (texture ? 0.2 : 2) * kept,
     ),
   }
-}
-
-function reasonsOf(
-  spot: Spot,
-  sheet: Candidate,
-  t: Trial,
-  even: boolean,
-  openings: readonly number[] | null,
-): string[] {
-  const percent = (v: number) => `${Math.round(100 * v)} %`
-  const reasons = [
-    openings
-      ? `dab only the ${openings.length} of ${sheet.openings.length} openings inside`
-      : `${percent(t.inside)} of its openings lie inside`,
-  ]
-  if (!openings && t.kept > 0.004) {
-    const hit = spot.keepOuts
-      .filter(k =>
-        sheet.openings.some(o => {
-          const [x, y] = ringCentroid(o.outer)
-          const c = Math.cos(radians(t.tilt))
-          const s = Math.sin(radians(t.tilt))
-          return ringHolds(k.ring, t.at[0] + c * x - s * y, t.at[1] + s * x + c * y)
-        }),
-      )
-      .map(k => k.words)
-    reasons.push(
-      `${percent(t.kept)} would fall on ${hit.length ? hit.join(', ') : 'eyes, nostrils or mouth'}`,
-    )
-  }
-  reasons.push(
-    t.filled > 0.85
-      ? 'fills the spot'
-      : t.filled > 0.4
-        ? `fills ${percent(t.filled)} of the spot`
-        : `small for it: ${percent(t.filled)} of the spot`,
-  )
-  if (spot.zone !== null && sheet.zones.includes(spot.zone)) reasons.push(`made for the ${spot.zone}`)
-  if (even) reasons.push('even on the midline')
-  else if (t.aim !== null && Math.abs(t.aim) < 20) reasons.push('leads to the focal point')
-  else if (t.aim !== null && Math.abs(t.aim) > 100) reasons.push('leads away from the focal point')
-  if (sheet.bridge !== null && sheet.bridge < 0.8)
-    reasons.push(`fine: bridges of ${sheet.bridge.toFixed(1)} mm`)
-  return reasons
 }

@@ -1,6 +1,6 @@
 import type { Point } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
-import type { Ground } from '../../skin/ground'
+import type { Ground } from '../../skin/grounds'
 import { monotoneCubic } from '../../skin/profile'
 import { noise, smoothstep } from '../grid'
 import { closedCurve, strokeRing, tapered, type SkinLayers } from './skinLayers'
@@ -8,20 +8,28 @@ import { lay, lightOn } from './lamp'
 
 const CLOTH = '#8d8791'
 
-/** An arm hanging down: what is painted is the exact cone, and what goes on past its ends is only drawn. */
-export function drawArm(
-  easel: SkinLayers,
-  { surface, length, canvas }: NonNullable<Ground['arm']>,
-  skin: LinearRgb,
-): void {
-  const plain = easel.onPicture()
+/** An arm's form as it is drawn: its ends, and its half width at any height, past the ends too; mm. */
+interface ArmForm {
+  readonly y0: number
+  readonly y1: number
+  readonly w0: number
+  readonly w1: number
+  readonly length: number
+  /** How far it goes on past its ends. */
+  readonly ahead: number
+  readonly fore: boolean
+  /** The side of the thumb: -1 or 1. */
+  readonly thumb: number
+  readonly half: (y: number) => number
+}
+
+/** Half widths past the ends: elbow and upper arm above a forearm, the hand below it; shoulder above an upper arm, forearm below. */
+function formOf({ surface, length, canvas }: NonNullable<Ground['arm']>): ArmForm {
   const y0 = -length / 2
   const y1 = length / 2
   const w0 = surface.halfWidth(y0)
   const w1 = surface.halfWidth(y1)
   const fore = canvas.part === 'forearm'
-  const thumb = canvas.side === 'left' ? -1 : 1
-  // Half widths past the ends: elbow and upper arm above a forearm, the hand below it; shoulder above an upper arm, forearm below.
   const growth = (w1 - w0) / length
   const ahead = 0.24 * length
   const above = fore
@@ -50,10 +58,31 @@ export function drawArm(
         [y1 + ahead * 1.3, w1 * 0.93],
       ])
   const half = (y: number) => (y < y0 ? above(y) : y > y1 ? below(y) : surface.halfWidth(y))
+  return { y0, y1, w0, w1, length, ahead, fore, thumb: canvas.side === 'left' ? -1 : 1, half }
+}
+
+/** An arm hanging down: what is painted is the exact cone, and what goes on past its ends is only drawn. */
+export function drawArm(easel: SkinLayers, arm: NonNullable<Ground['arm']>, skin: LinearRgb): void {
+  const plain = easel.onPicture()
+  const form = formOf(arm)
+  const { y0, y1, w1, ahead, fore, half } = form
   const right: Point[] = []
   for (let y = y0 - ahead * 1.2; y <= y1 + ahead * 1.3; y += 1.5) right.push([half(y), y])
-  if (fore) drawThumb(plain, w1, y1, ahead, thumb, skin)
+  if (fore) drawThumb(plain, w1, y1, ahead, form.thumb, skin)
   const outline = Float64Array.from([...right, ...right.map(([x, y]): Point => [-x, y]).reverse()].flat())
+  drawFlesh(easel, plain, outline, form, skin)
+  drawCreases(plain, form, [skin[0] * 0.45, skin[1] * 0.3, skin[2] * 0.27])
+  sleeve(plain, y0 - ahead * (fore ? 0.75 : 0.28), half, skin)
+}
+
+/** The skin of the arm under the lamp; a muscle's swell and the tendons at the wrist, as light only. */
+function drawFlesh(
+  easel: SkinLayers,
+  plain: SkinLayers,
+  outline: Float64Array,
+  { y0, y1, length, fore, thumb, half }: ArmForm,
+  skin: LinearRgb,
+): void {
   plain.each(plain.shape(outline), (p, cover, x, y) => {
     const w = half(y)
     const t = Math.max(-1, Math.min(1, x / w))
@@ -61,7 +90,6 @@ export function drawArm(
     const nx = t
     const l = Math.hypot(nx, nz, 0.05)
     const { light, gloss } = lightOn(nx / l, 0.05 / l, nz / l)
-    // A muscle's swell and the tendons at the wrist, as light only.
     const swell =
       0.07 *
       Math.exp(
@@ -87,46 +115,35 @@ export function drawArm(
       cover * smoothstep(y0 - 0.5, y0 + 0.5, y) * (1 - smoothstep(y1 - 0.5, y1 + 0.5, y)),
     )
   })
-  const deep: LinearRgb = [skin[0] * 0.45, skin[1] * 0.3, skin[2] * 0.27]
-  const crease = (y: number, w: number, dip: number) =>
-    plain.tint(
-      plain.shape(
-        strokeRing(
-          [
-            [-w * 0.82, y - dip],
-            [0, y],
-            [w * 0.82, y - dip],
-          ],
-          tapered(1.1),
-        ),
-        0.8,
-      ),
-      deep,
-      0.4,
-    )
-  if (fore) {
-    crease(y1 + 3, w1, -1.5)
-    crease(y1 + 6.5, w1, -2)
-    crease(y0 - 5, w0, 4)
-    for (let i = -1.5; i <= 1.5; i++)
-      plain.tint(
-        plain.shape(
-          closedCurve([
-            [i * w1 * 0.62 - 4, y1 + ahead * 0.86],
-            [i * w1 * 0.62, y1 + ahead * 0.8],
-            [i * w1 * 0.62 + 4, y1 + ahead * 0.86],
-            [i * w1 * 0.62, y1 + ahead * 0.92],
-          ]),
-          2.4,
-        ),
-        deep,
-        0.22,
-      )
-  } else {
+}
+
+/** The folds at wrist and elbow, and the knuckles. */
+function drawCreases(plain: SkinLayers, { y0, y1, w0, w1, ahead, fore }: ArmForm, deep: LinearRgb): void {
+  const crease = (y: number, w: number, dip: number) => {
+    const line: Point[] = [
+      [-w * 0.82, y - dip],
+      [0, y],
+      [w * 0.82, y - dip],
+    ]
+    plain.tint(plain.shape(strokeRing(line, tapered(1.1)), 0.8), deep, 0.4)
+  }
+  if (!fore) {
     crease(y1 + 5, w1, 4)
     crease(y1 + 9, w1, 4.5)
+    return
   }
-  sleeve(plain, y0 - ahead * (fore ? 0.75 : 0.28), half, skin)
+  crease(y1 + 3, w1, -1.5)
+  crease(y1 + 6.5, w1, -2)
+  crease(y0 - 5, w0, 4)
+  for (let i = -1.5; i <= 1.5; i++) {
+    const knuckle = closedCurve([
+      [i * w1 * 0.62 - 4, y1 + ahead * 0.86],
+      [i * w1 * 0.62, y1 + ahead * 0.8],
+      [i * w1 * 0.62 + 4, y1 + ahead * 0.86],
+      [i * w1 * 0.62, y1 + ahead * 0.92],
+    ])
+    plain.tint(plain.shape(knuckle, 2.4), deep, 0.22)
+  }
 }
 
 function drawThumb(

@@ -3,6 +3,7 @@ import { linearOf, type LinearRgb } from '../../paint/colour'
 import { blurred, coverageOf, type Mask } from '../coverage'
 import type { Grid } from '../grid'
 import { SAME, type Chart } from '../../skin/chart'
+import type { SideLandmark } from '../../skin/faces/landmarks'
 
 /** The unpainted head as layers: what the skin is, how the light falls, where paint holds and what lies over it. */
 export interface HeadPicture {
@@ -138,3 +139,21 @@ export const tapered =
   (thick: number, thin = 0) =>
   (t: number): number =>
     thin + (thick - thin) * Math.sin(Math.PI * t) ** 0.8
+
+/** The landmarks of one side of a face. */
+export type SideOf = Readonly<Record<SideLandmark, Point>>
+
+/** An oval about a point, turned by some radians. */
+export const oval = ([x, y]: Point, rx: number, ry: number, turn = 0): Float64Array => {
+  const out = new Float64Array(64)
+  const c = Math.cos(turn)
+  const s = Math.sin(turn)
+  for (let i = 0; i < 32; i++) {
+    const a = (2 * Math.PI * i) / 32
+    const u = rx * Math.cos(a)
+    const v = ry * Math.sin(a)
+    out[2 * i] = x + c * u - s * v
+    out[2 * i + 1] = y + s * u + c * v
+  }
+  return out
+}

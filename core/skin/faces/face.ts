@@ -1,7 +1,7 @@
-import type { Point } from '../../geometry'
+import { mirrored, type Point } from '../../geometry'
 import type { FaceCanvas, TapeMeasures } from '../canvas'
 import { monotoneCubic } from '../profile'
-import { landmarkProblem, movedLandmarks, type Landmarks, type SideLandmark } from './landmarks'
+import { landmarkProblem, mapSide, movedLandmarks, type Landmarks, type SideLandmark } from './landmarks'
 import {
   GROWN,
   heightGrown,
@@ -103,9 +103,20 @@ function fromMeasures(m: FaceMeasures, age: number): Face {
   const grown = Math.min(1, (Math.min(age, GROWN) - YOUNGEST) / (GROWN - YOUNGEST))
   const skullWidth = ((0.45 * skullGrown(age)) / widthGrown(age) + 0.55) * kx
   const skullHeight = (((0.55 * skullGrown(age)) / heightGrown(age) + 0.45) * (ky + m.forehead / 65)) / 2
+  const landmarks = landmarksFrom(m, { kx, ky, skullWidth, young: 1 - grown })
+  const plain = { crown: 0, foot: 0, toMean: same, fromMean: same, wide: () => 1 }
+  const form = formed({ grown, kx, ky, skullWidth, skullHeight, ...plain }, landmarks)
+  return { measures: m, landmarks, form }
+}
+const same = (y: number): number => y
+
+/** The landmarks of an even face from its measures. */
+function landmarksFrom(
+  m: FaceMeasures,
+  { kx, ky, skullWidth, young }: { kx: number; ky: number; skullWidth: number; young: number },
+): Landmarks {
   const nose = m.noseHeight / MEAN_MID.noseBase
   const brow = m.outerEyes / 89
-  const young = 1 - grown
   // Below the nose, what is left of the face's height is shared as on the mean adult.
   const below = (y: number) =>
     m.noseHeight +
@@ -124,14 +135,9 @@ function fromMeasures(m: FaceMeasures, age: number): Face {
     earFront: [70 * kx, 14 * ky],
     temple: [(61 * (kx + skullWidth)) / 2, (-34 * m.forehead) / 65],
   }
-  const flip = (marks: Record<SideLandmark, Point>) =>
-    Object.fromEntries(Object.entries(marks).map(([k, [x, y]]) => [k, [-x, y]])) as unknown as Record<
-      SideLandmark,
-      Point
-    >
-  const landmarks: Landmarks = {
+  return {
     right: side,
-    left: flip(side),
+    left: mapSide(side, mirrored),
     mid: {
       hairline: [0, -m.forehead],
       nasion: [0, 0],
@@ -142,25 +148,6 @@ function fromMeasures(m: FaceMeasures, age: number): Face {
       lowerLip: [0, below(MEAN_MID.lowerLip)],
       chin: [0, m.faceHeight],
     },
-  }
-  return {
-    measures: m,
-    landmarks,
-    form: formed(
-      {
-        grown,
-        kx,
-        ky,
-        skullWidth,
-        skullHeight,
-        crown: 0,
-        foot: 0,
-        toMean: y => y,
-        fromMean: y => y,
-        wide: () => 1,
-      },
-      landmarks,
-    ),
   }
 }
 

@@ -59,6 +59,15 @@ const WORDS: Record<SideLandmark | MidLandmark, string> = {
   chin: 'chin',
 }
 
+/** The landmarks of one side, each put through a map. */
+export function mapSide(
+  marks: Readonly<Record<SideLandmark, Point>>,
+  map: (at: Point) => Point,
+): Record<SideLandmark, Point> {
+  const entries = SIDE_LANDMARKS.map(name => [name, map(marks[name])] as const)
+  return Object.fromEntries(entries) as Record<SideLandmark, Point>
+}
+
 /** A landmark with its name in a painter's words: "left peak of the brow". */
 export interface NamedLandmark {
   readonly id: string

@@ -1,0 +1,67 @@
+import type { Box } from '../../geometry'
+import { blurred, type Mask } from '../coverage'
+import type { Grid } from '../grid'
+
+/** Two values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read linearly for each pixel of the grid. */
+export function onCells(
+  mask: Mask,
+  grid: Grid,
+  values: (x: number, y: number) => readonly [number, number],
+): { first: (pixel: number) => number; second: (pixel: number) => number } {
+  const cell = Math.max(1, Math.floor(0.75 * grid.pxPerMm))
+  const nx = Math.ceil(mask.width / cell) + 1
+  const ny = Math.ceil(mask.height / cell) + 1
+  const a = new Float32Array(nx * ny)
+  const b = new Float32Array(nx * ny)
+  for (let v = 0; v < ny; v++) {
+    for (let u = 0; u < nx; u++)
+      [a[v * nx + u], b[v * nx + u]] = values(
+        grid.x0 + (mask.i0 + u * cell + 0.5) / grid.pxPerMm,
+        grid.y0 + (mask.j0 + v * cell + 0.5) / grid.pxPerMm,
+      )
+  }
+  const read =
+    (data: Float32Array) =>
+    (pixel: number): number => {
+      const i = (pixel % grid.width) - mask.i0
+      const j = Math.floor(pixel / grid.width) - mask.j0
+      const u = Math.floor(i / cell)
+      const v = Math.floor(j / cell)
+      const s = i / cell - u
+      const t = j / cell - v
+      const p = v * nx + u
+      return (
+        (data[p]! * (1 - s) + data[p + 1]! * s) * (1 - t) +
+        (data[p + nx]! * (1 - s) + data[p + nx + 1]! * s) * t
+      )
+    }
+  return { first: read(a), second: read(b) }
+}
+
+/** The relief blurred by a Gaussian of `sigma` mm, tabulated to 2 mm and read linearly. */
+export function blurredRelief(
+  z: (x: number, y: number) => number,
+  box: Readonly<Box>,
+  sigma: number,
+): (x: number, y: number) => number {
+  const step = 2
+  const nx = Math.ceil((box.maxX - box.minX) / step) + 2
+  const ny = Math.ceil((box.maxY - box.minY) / step) + 2
+  const data = new Float32Array(nx * ny)
+  for (let j = 0; j < ny; j++)
+    for (let i = 0; i < nx; i++) data[j * nx + i] = z(box.minX + i * step, box.minY + j * step)
+  const { data: soft } = blurred({ i0: 0, j0: 0, width: nx, height: ny, data }, sigma / step)
+  return (x, y) => {
+    const u = Math.min(nx - 1.001, Math.max(0, (x - box.minX) / step))
+    const v = Math.min(ny - 1.001, Math.max(0, (y - box.minY) / step))
+    const i = Math.floor(u)
+    const j = Math.floor(v)
+    const s = u - i
+    const t = v - j
+    const p = j * nx + i
+    return (
+      (soft[p]! * (1 - s) + soft[p + 1]! * s) * (1 - t) +
+      (soft[p + nx]! * (1 - s) + soft[p + nx + 1]! * s) * t
+    )
+  }
+}
