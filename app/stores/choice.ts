@@ -12,6 +12,35 @@ export interface Choosing {
   readonly may: ReadonlySet<number>
 }
 
+type Scene = ReturnType<typeof useScene>
+
+/** Choosing openings for a pass of a sheet; `emptied` when none is chosen yet. */
+function choosingFor(step: SheetStep | null, pass: number | null, emptied: boolean, { world }: Scene) {
+  const own = pass === null ? undefined : step?.passes[pass]
+  const sheet = step && own && world.stencil(step.stencil)
+  if (!step || !own || !sheet) return null
+  return {
+    step,
+    words: `openings for pass ${pass! + 1}`,
+    chosen: new Set(emptied ? [] : openingNumbers(own, sheet)),
+    may: new Set(sheet.openings.keys()),
+  } satisfies Choosing
+}
+
+/** A stencil step that others go around, and which of its openings; null for all that it prints. */
+export interface AroundSheet {
+  readonly step: SheetStep
+  readonly openings: readonly number[] | null
+}
+
+/** Choosing the openings that a line goes around: only what is printed can be; none chosen means all of it. */
+const choosingAround = ({ step, openings }: AroundSheet, { world }: Scene): Choosing => ({
+  step,
+  words: 'openings to outline',
+  chosen: new Set(openings ?? []),
+  may: paintedOpenings(step, world)[0]!,
+})
+
 /** Choosing openings on the face: those that a pass dabs, or those that a line goes around. */
 export const useChoice = defineStore('choice', () => {
   const session = useSession()
@@ -34,38 +63,18 @@ export const useChoice = defineStore('choice', () => {
     emptied.value = false
   })
 
-  /** The stencil step around whose openings the selected line goes, and which of them. */
-  const host = computed(() => {
+  /** What the selected line goes around, when that is a stencil. */
+  const host = computed<AroundSheet | null>(() => {
     const { mark } = selection
     const of = mark && 'of' in mark ? mark.of : null
-    if (of?.use !== 'step') return null
-    const step = session.look!.steps.find(s => s.id === of.step)
-    return isKind('sheet', step) ? { step, openings: of.openings } : null
+    const step = of?.use === 'step' ? session.look!.steps.find(s => s.id === of.step) : undefined
+    return of?.use === 'step' && isKind('sheet', step) ? { step, openings: of.openings } : null
   })
-  const forPass = computed<Choosing | null>(() => {
-    const step = selection.sheet
-    const own = pass.value === null ? undefined : step?.passes[pass.value]
-    const sheet = step && own && scene.world.stencil(step.stencil)
-    if (!step || !own || !sheet) return null
-    return {
-      step,
-      words: `openings for pass ${pass.value! + 1}`,
-      chosen: new Set(emptied.value ? [] : openingNumbers(own, sheet)),
-      may: new Set(sheet.openings.keys()),
-    }
-  })
-  // Only what is printed can be gone around; none chosen means all of it.
-  const forLine = computed<Choosing | null>(() =>
-    around.value && host.value
-      ? {
-          step: host.value.step,
-          words: 'openings to outline',
-          chosen: new Set(host.value.openings ?? []),
-          may: paintedOpenings(host.value.step, scene.world)[0]!,
-        }
-      : null,
+  const now = computed<Choosing | null>(
+    () =>
+      choosingFor(selection.sheet, pass.value, emptied.value, scene) ??
+      (around.value && host.value ? choosingAround(host.value, scene) : null),
   )
-  const now = computed(() => forPass.value ?? forLine.value)
 
   function put(numbers: Iterable<number>): void {
     const at = now.value
@@ -80,12 +89,9 @@ export const useChoice = defineStore('choice', () => {
   }
   /** Takes some openings in, or out. */
   function take(numbers: Iterable<number>, into: boolean): void {
-    const next = new Set(now.value?.chosen ?? [])
-    for (const n of numbers) {
-      if (into) next.add(n)
-      else next.delete(n)
-    }
-    put(next)
+    const own = now.value?.chosen ?? new Set<number>()
+    const next = new Set(numbers)
+    put(into ? [...own, ...next] : [...own].filter(n => !next.has(n)))
   }
   const all = () => put(now.value?.may ?? [])
   const none = () => put([])

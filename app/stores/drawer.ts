@@ -6,6 +6,28 @@ import type { StencilMeta, StencilNotes } from '~~/server/db/stencils'
 /** As many shapes are asked for at once, so that the address stays short. */
 const AT_ONCE = 100
 
+/** Does jobs one after the other; each is told whether it was the last one waiting. */
+function inQueue() {
+  let queue: Promise<unknown> = Promise.resolve()
+  let waiting = 0
+  return async <T>(job: () => Promise<T>): Promise<{ answer: T; last: boolean }> => {
+    waiting++
+    const run = queue.then(job).finally(() => waiting--)
+    queue = run.catch(() => {})
+    const answer = await run
+    return { answer, last: waiting === 0 }
+  }
+}
+
+const fetchShapes = (ids: readonly string[]): Promise<Record<string, SheetJson>> =>
+  $fetch<Record<string, SheetJson>>('/api/stencils/shapes', { query: { ids: ids.join(',') } })
+
+/** A sheet with what is noted of it now; its shape stays. */
+const renoted = (
+  shape: PreparedSheet,
+  { name, kind, heading, groups, copies }: StencilMeta,
+): PreparedSheet => ({ ...shape, name, kind, heading, groups, copies })
+
 /** The sheets of the collection: what is known of each, and the shapes of those that were asked for. */
 export const useDrawer = defineStore('drawer', () => {
   const list = shallowRef<StencilMeta[]>([])
@@ -22,38 +44,35 @@ export const useDrawer = defineStore('drawer', () => {
     const missing = wanted.filter(id => !pending.has(id) && find(id))
     for (let i = 0; i < missing.length; i += AT_ONCE) {
       const some = missing.slice(i, i + AT_ONCE)
-      const job = fetchShapes(some).finally(() => some.forEach(id => pending.delete(id)))
+      const job = fetchSome(some).finally(() => some.forEach(id => pending.delete(id)))
       some.forEach(id => pending.set(id, job))
     }
     await Promise.all(wanted.map(id => pending.get(id)))
   }
 
-  async function fetchShapes(ids: string[]): Promise<void> {
-    const found = await $fetch<Record<string, SheetJson>>('/api/stencils/shapes', {
-      query: { ids: ids.join(',') },
-    })
+  async function fetchSome(ids: string[]): Promise<void> {
+    const fetched = await fetchShapes(ids)
     const next = new Map(shapes.value)
-    for (const [id, json] of Object.entries(found))
-      next.set(id, prepared({ ...find(id)!, axes: find(id)!.analysis?.axes, ...sheetFromJson(json) }))
+    for (const [id, shape] of Object.entries(fetched)) {
+      const about = find(id)!
+      next.set(id, prepared({ ...about, axes: about.analysis?.axes, ...sheetFromJson(shape) }))
+    }
     shapes.value = next
   }
 
-  let queue: Promise<unknown> = Promise.resolve(),
-    waiting = 0
+  const send = inQueue()
   /**
    * Changes what is noted of a sheet. It is shown at once, so that a second change in quick succession builds on the first, and sent one after the other;
    * when the server refuses, what it has is shown again and the error is passed on.
    */
   async function change(id: string, notes: Partial<StencilNotes>): Promise<void> {
     put({ ...find(id)!, ...notes })
-    waiting++
-    const job = queue.then(() => $fetch<StencilMeta>(`/api/stencils/${id}`, { method: 'PATCH', body: notes }))
-    queue = job.catch(() => {})
     try {
-      const about = await job
-      if (--waiting === 0) put(about)
+      const { answer, last } = await send(() =>
+        $fetch<StencilMeta>(`/api/stencils/${id}`, { method: 'PATCH', body: notes }),
+      )
+      if (last) put(answer)
     } catch (error) {
-      waiting--
       await load()
       throw error
     }
@@ -62,15 +81,7 @@ export const useDrawer = defineStore('drawer', () => {
   function put(about: StencilMeta): void {
     const shape = shapes.value.get(about.id)
     list.value = list.value.map(s => (s.id === about.id ? about : s))
-    if (shape)
-      shapes.value = new Map(shapes.value).set(about.id, {
-        ...shape,
-        name: about.name,
-        kind: about.kind,
-        heading: about.heading,
-        groups: about.groups,
-        copies: about.copies,
-      })
+    if (shape) shapes.value = new Map(shapes.value).set(about.id, renoted(shape, about))
   }
 
   const find = (id: string) => list.value.find(s => s.id === id)

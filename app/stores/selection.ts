@@ -1,42 +1,28 @@
 import { defineStore } from 'pinia'
+import type { Ref } from 'vue'
 import { isKind, isMark, type MarkStep, type SheetStep, type Step } from '#core/look'
 import type { Point } from '#core/geometry'
 import { useSession } from './session'
 
-/** What of the look is selected, and the spot that is picked on the face. */
-export const useSelection = defineStore('selection', () => {
-  const session = useSession()
-  /** The step in hand. */
-  const id = ref<string | null>(null)
-  /** Steps that are selected together with the one in hand. */
-  const alsoIds = ref<readonly string[]>([])
-  /** Which of a twinned pair the hand has: the sheet itself or its unlinked twin. */
-  const holdsTwin = ref(false)
-  /** A spot picked on the face, where the next sheet goes. */
-  const spot = ref<Point | null>(null)
-  watch(id, () => {
-    alsoIds.value = []
-    holdsTwin.value = false
-  })
-  watch(
-    () => session.opened,
-    () => {
-      id.value = null
-      spot.value = null
-    },
-  )
+type Session = ReturnType<typeof useSession>
+type Ids = { readonly id: Ref<string | null>; readonly alsoIds: Ref<readonly string[]> }
 
+/** The steps that ids stand for: the one in hand, as what it is, and all of them in the order of painting. */
+function stepsOf(session: Session, { id, alsoIds }: Ids) {
   const step = computed<Step | null>(() => session.look?.steps.find(s => s.id === id.value) ?? null)
   const mark = computed<MarkStep | null>(() => (step.value && isMark(step.value) ? step.value : null))
   const sheet = computed<SheetStep | null>(() => (isKind('sheet', step.value) ? step.value : null))
-  /** Everything that is selected, in the order of painting. */
   const steps = computed<Step[]>(
     () => session.look?.steps.filter(s => s.id === id.value || alsoIds.value.includes(s.id)) ?? [],
   )
   const ids = computed<ReadonlySet<string>>(() => new Set(steps.value.map(s => s.id)))
   /** Whether several steps, or brushwork, are held, which move by their handles. */
   const byHandles = computed(() => steps.value.length > 1 || mark.value !== null)
+  return { step, mark, sheet, steps, ids, byHandles }
+}
 
+/** Ways of selecting. */
+function selecting(session: Session, { id, alsoIds }: Ids) {
   /** Selects some steps, the first of them in hand. */
   function take(list: readonly string[]): void {
     id.value = list[0] ?? null
@@ -60,29 +46,33 @@ export const useSelection = defineStore('selection', () => {
   }
   /** Selects all steps of the selected one's arrangement. */
   function takeGroup(): void {
-    const group = step.value?.group
-    if (!group) return
-    alsoIds.value = session.look!.steps.filter(s => s.group === group && s.id !== id.value).map(s => s.id)
+    const { steps } = session.look!
+    const group = steps.find(s => s.id === id.value)?.group
+    if (group) alsoIds.value = steps.filter(s => s.group === group && s.id !== id.value).map(s => s.id)
   }
+  return { take, also, takeAll, takeGroup }
+}
+
+/** What of the look is selected, and the spot that is picked on the face. */
+export const useSelection = defineStore('selection', () => {
+  const session = useSession()
+  /** The step in hand. */
+  const id = ref<string | null>(null)
+  /** Steps that are selected together with the one in hand. */
+  const alsoIds = ref<readonly string[]>([])
+  /** Which of a twinned pair the hand has: the sheet itself or its unlinked twin. */
+  const holdsTwin = ref(false)
+  /** A spot picked on the face, where the next sheet goes. */
+  const spot = ref<Point | null>(null)
+  watch(id, () => {
+    alsoIds.value = []
+    holdsTwin.value = false
+  })
   function letGo(): void {
     id.value = null
     spot.value = null
   }
-  return {
-    id,
-    alsoIds,
-    holdsTwin,
-    spot,
-    step,
-    mark,
-    sheet,
-    steps,
-    ids,
-    byHandles,
-    take,
-    also,
-    takeAll,
-    takeGroup,
-    letGo,
-  }
+  watch(() => session.opened, letGo)
+  const all = { id, alsoIds }
+  return { ...all, holdsTwin, spot, letGo, ...stepsOf(session, all), ...selecting(session, all) }
 })

@@ -1,4 +1,3 @@
-import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import {
   boundOrder,
@@ -34,6 +33,17 @@ const tidied =
     draft.steps = boundOrder(draft.steps) ?? draft.steps
   }
 
+/** What is kept of a look on this device, when it is other than what the server has. */
+function keptDraft({ look }: LookRecord): { look: Look; base: number } | null {
+  const found = readDraft(look.id)
+  if (!found) return null
+  // What was kept was a look of some version; what is wrong with it is told by the first edit.
+  const draft = { base: found.base, look: upgraded(found.look) as Look }
+  if (JSON.stringify(draft.look) !== JSON.stringify(look)) return draft
+  dropDraft(look.id)
+  return null
+}
+
 /** The look on the bench: opened, changed, undone and saved. */
 export const useSession = defineStore('session', () => {
   const drawer = useDrawer()
@@ -47,35 +57,33 @@ export const useSession = defineStore('session', () => {
   const undoWords = ref('')
   const redoWords = ref('')
 
+  function show({ present, canUndo, undoLabel, canRedo, redoLabel }: History<Look>): Look {
+    look.value = present
+    undoWords.value = canUndo ? undoLabel : ''
+    redoWords.value = canRedo ? redoLabel : ''
+    return present
+  }
+  /** Goes on with another version of the look, undo begun anew. */
   function begin(next: Look): void {
     history = new History(next, problemOf)
-    look.value = history.present
+    show(history)
     opened.value++
-    tell()
-  }
-  function tell(): void {
-    undoWords.value = history?.canUndo ? history.undoLabel : ''
-    redoWords.value = history?.canRedo ? history.redoLabel : ''
   }
   function take(): void {
-    look.value = history!.present
-    tell()
-    void drawer.ensure(sheetsOf(look.value))
-    saver.value!.push(look.value)
+    const next = show(history!)
+    void drawer.ensure(sheetsOf(next))
+    saver.value!.push(next)
   }
 
   /** Opens a look; work on it that had not reached the server comes back first. */
   async function open(id: string): Promise<void> {
     close()
     const [record] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
-    const found = readDraft(id)
-    const draft = found && { ...found, look: upgraded(found.look) as Look }
-    const restore = draft !== null && JSON.stringify(draft.look) !== JSON.stringify(record.look)
-    saver.value = new Autosave(restore ? draft.base : record.version, record.savedAt)
-    if (!restore) dropDraft(id)
-    begin(restore ? draft.look : record.look)
+    const draft = keptDraft(record)
+    saver.value = new Autosave(draft?.base ?? record.version, record.savedAt)
+    begin(draft?.look ?? record.look)
     await drawer.ensure(sheetsOf(look.value!))
-    if (restore) saver.value.push(draft.look)
+    if (draft) saver.value.push(draft.look)
   }
   function close(): void {
     saver.value?.stop()
@@ -99,17 +107,5 @@ export const useSession = defineStore('session', () => {
   const undo = () => void (history?.undo() && take())
   const redo = () => void (history?.redo() && take())
 
-  /** Settles a conflict: this page's version, or the newer one (this page's is then saved as a look of its own). */
-  async function settle(choice: 'mine' | 'theirs'): Promise<void> {
-    if (choice === 'mine') return saver.value!.keepMine()
-    const mine = look.value!
-    const copy = { ...mine, id: nanoid(12), name: `${mine.name.slice(0, 66)} (my version)` }
-    await $fetch('/api/looks', { method: 'POST', body: copy })
-    const theirs = saver.value!.keepTheirs()
-    if (!theirs) return
-    begin(theirs.look)
-    await drawer.ensure(sheetsOf(theirs.look))
-  }
-
-  return { look, saver, opened, undoWords, redoWords, open, close, edit, undo, redo, settle }
+  return { look, saver, opened, undoWords, redoWords, open, close, edit, undo, redo, begin }
 })

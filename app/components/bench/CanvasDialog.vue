@@ -72,25 +72,28 @@ function measureFace(on: boolean): void {
         : null,
   }
 }
-const tape = (name: keyof TapeMeasures, event: Event) => {
-  face.value = {
-    ...face.value,
-    measures: { ...face.value.measures!, [name]: (event.target as HTMLInputElement).valueAsNumber || 0 },
-  }
+const tape = (name: keyof TapeMeasures, mm: number) => {
+  face.value = { ...face.value, measures: { ...face.value.measures!, [name]: mm } }
 }
-const armNames = computed(() =>
-  arm.value.part === 'forearm'
-    ? { upper: 'girth below the elbow', lower: 'girth at the wrist', length: 'elbow to wrist' }
-    : { upper: 'girth at the top', lower: 'girth above the elbow', length: 'shoulder to elbow' },
-)
+const TAPE = ['temples', 'hairlineToBrow', 'browToChin', 'innerEyes', 'mouth'] as const
+const tapes = computed(() => {
+  const { measures } = face.value
+  return measures && TAPE.map(name => ({ name, words: TAPE_BOUNDS[name].words, mm: measures[name] }))
+})
+const ARM_WORDS = {
+  'forearm': { upper: 'girth below the elbow', lower: 'girth at the wrist', length: 'elbow to wrist' },
+  'upper arm': { upper: 'girth at the top', lower: 'girth above the elbow', length: 'shoulder to elbow' },
+} as const
+const girths = computed(() => {
+  const { measures, part } = arm.value
+  const names = ['upper', 'lower', 'length'] as const
+  return measures && names.map(name => ({ name, words: ARM_WORDS[part][name], mm: measures[name] }))
+})
 const measureArm = (on: boolean) => {
   arm.value = { ...arm.value, measures: on && aged.value ? armMeasures(arm.value, age.value) : null }
 }
-const girth = (name: 'upper' | 'lower' | 'length', event: Event) => {
-  arm.value = {
-    ...arm.value,
-    measures: { ...arm.value.measures!, [name]: (event.target as HTMLInputElement).valueAsNumber || 0 },
-  }
+const girth = (name: 'upper' | 'lower' | 'length', mm: number) => {
+  arm.value = { ...arm.value, measures: { ...arm.value.measures!, [name]: mm } }
 }
 
 /** What is wrong with what was typed; the last good state stays in the picture. */
@@ -227,24 +230,7 @@ const same = computed(
             label="Measured with a tape"
             @update:model-value="measureFace"
           />
-          <div v-if="face.measures" class="grid grid-cols-2 gap-x-3 gap-y-1.5">
-            <label
-              v-for="(about, name) in TAPE_BOUNDS"
-              :key="name"
-              class="flex items-center justify-between gap-2 text-[0.87rem]"
-              >{{ about.words
-              }}<span class="flex items-center gap-1"
-                ><input
-                  class="field w-18!"
-                  type="number"
-                  step="0.5"
-                  v-kept="face.measures[name]"
-                  :aria-label="`${about.words}, mm`"
-                  @change="tape(name, $event)"
-                />mm</span
-              ></label
-            >
-          </div>
+          <TapeFields v-if="tapes" class="grid-cols-2" :fields="tapes" :step="0.5" @measure="tape" />
           <p v-else class="text-[0.87rem] text-soft">
             Sizes follow from age and build, from published means
             <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. Five measures make it this
@@ -257,23 +243,7 @@ const same = computed(
             label="Measured with a tape"
             @update:model-value="measureArm"
           />
-          <div v-if="arm.measures" class="grid gap-y-1.5">
-            <label
-              v-for="(words, name) in armNames"
-              :key="name"
-              class="flex items-center justify-between gap-2 text-[0.87rem]"
-              >{{ words
-              }}<span class="flex items-center gap-1"
-                ><input
-                  class="field w-20!"
-                  type="number"
-                  v-kept="arm.measures[name]"
-                  :aria-label="`${words}, mm`"
-                  @change="girth(name, $event)"
-                />mm</span
-              ></label
-            >
-          </div>
+          <TapeFields v-if="girths" :fields="girths" @measure="girth" />
           <p v-else class="text-[0.87rem] text-soft">
             Girths and length follow from the age, from common practice
             <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. For very young children a
@@ -290,30 +260,7 @@ const same = computed(
         >
           <p v-for="p in problems.length ? problems : [refused]" :key="p">{{ p }}</p>
         </div>
-        <section v-else-if="moved?.misfits.length" aria-label="What no longer fits" class="space-y-1.5">
-          <h3 class="eyebrow">What no longer fits: sheets keep their size</h3>
-          <ul class="max-h-52 space-y-1.5 overflow-y-auto">
-            <li
-              v-for="m in moved.misfits"
-              :key="m.stepId"
-              class="rounded-lg border border-rule bg-card p-2 text-[0.87rem] leading-snug"
-              data-misfit
-            >
-              <p><strong class="text-care">Care</strong> {{ m.sentence }}</p>
-              <label v-if="m.instead" class="mt-1 block"
-                ><input
-                  v-model="taken"
-                  type="checkbox"
-                  :value="m.stepId"
-                  class="mr-2 size-4 align-[-2px] accent-mulberry"
-                />lay <strong>{{ drawer.find(m.instead.id)?.name }}</strong> instead ({{
-                  m.instead.reasons[0]
-                }})</label
-              >
-              <p v-else class="text-soft">The drawer has no smaller sheet for this spot.</p>
-            </li>
-          </ul>
-        </section>
+        <MisfitList v-else-if="moved?.misfits.length" v-model="taken" :misfits="moved.misfits" />
         <p v-else-if="moved && start.steps.length" class="text-[0.87rem] text-go">
           Everything fits: positions follow the features, sheets keep their size.
         </p>

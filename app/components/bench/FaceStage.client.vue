@@ -18,7 +18,7 @@ const props = defineProps<{ playTo: number | null }>()
 const session = useSession()
 const selection = useSelection()
 const scene = useScene()
-const placing = usePlacing()
+const laying = useLaying()
 const flow = useFlow()
 const choice = useChoice()
 const settings = useSettings()
@@ -117,7 +117,7 @@ const zoomBy = (factor: number) => {
 function drop(event: DragEvent): void {
   const id = event.dataTransfer?.getData('application/x-janusform-sheet')
   const skin = toSkin(view.value, at(event))
-  if (id && skin) void placing.addSheet(id, skin)
+  if (id && skin) void laying.addSheet(id, skin)
 }
 
 const spotWords = computed(() => {

@@ -7,7 +7,7 @@ import type { Seat } from '#core/stencil'
 const session = useSession()
 const selection = useSelection()
 const scene = useScene()
-const placing = usePlacing()
+const laying = useLaying()
 const drawer = useDrawer()
 const worker = useSheetWorker()
 const painter = usePainter()
@@ -159,7 +159,7 @@ const drawn = (seat: Seat) => {
         <button
           class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry"
           :data-seat="seat.id"
-          @click="placing.addSheet(seat.id, seat.at, seat)"
+          @click="laying.addSheet(seat.id, seat.at, seat)"
         >
           <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage">
             <image

@@ -9,8 +9,8 @@ import { discAt, plainZone, zoneAt } from '#core/skin'
 /** Gems, glitter and lips, and the empty patches where they could go. */
 const session = useSession()
 const scene = useScene()
-const placing = usePlacing()
-const strokes = useStrokes()
+const laying = useLaying()
+const sparkle = useSparkle()
 const arrangements = useArrangements()
 const flow = useFlow()
 const drawer = useDrawer()
@@ -57,7 +57,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
     const seat = seats?.find(s => drawer.find(s.id)?.kind !== 'texture' && s.score > 0.2)
     if (!seat)
       return void toast.error(`No motif of the drawer is small enough for ${Math.round(2 * spot.radius)} mm.`)
-    await placing.addSheet(seat.id, seat.at, seat)
+    await laying.addSheet(seat.id, seat.at, seat)
   } finally {
     searching.value = null
   }
@@ -74,7 +74,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
           :key="cut"
           class="btn capitalize"
           :data-gem="cut"
-          @click="strokes.addGem(cut)"
+          @click="sparkle.addGem(cut)"
         >
           {{ cut }}
         </button>
@@ -88,7 +88,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
           :key="area"
           class="btn text-[0.87rem]"
           :data-glitter="area"
-          @click="strokes.addGlitter(area)"
+          @click="sparkle.addGlitter(area)"
         >
           {{ words }}
         </button>
@@ -96,7 +96,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
     </section>
     <section v-if="scene.ground.face">
       <h3 class="eyebrow mb-1"><Smile :size="13" class="mr-1 inline" />Lips</h3>
-      <button class="btn w-full" @click="strokes.addLips()">Paint the lips</button>
+      <button class="btn w-full" @click="sparkle.addLips()">Paint the lips</button>
     </section>
     <section class="border-t border-rule pt-2">
       <SwitchField v-model="look" label="Show empty patches" />

@@ -5,7 +5,7 @@ import type { ZoneId } from '#core/skin'
 
 const scene = useScene()
 const steps = useSteps()
-const placing = usePlacing()
+const laying = useLaying()
 const drawer = useDrawer()
 const kit = useKit()
 const settings = useSettings()
@@ -194,7 +194,7 @@ function carry(event: DragEvent, id: string): void {
                   draggable="true"
                   :data-sheet="s.id"
                   @dragstart="carry($event, s.id)"
-                  @click="placing.addSheet(s.id, null)"
+                  @click="laying.addSheet(s.id, null)"
                 >
                   <img
                     :src="`/api/stencils/${s.id}/picture.svg`"

@@ -1,65 +1,19 @@
 <script setup lang="ts">
-import { Pipette, Plus, ScanLine, Trash2, X } from '@lucide/vue'
+import { ScanLine, Trash2 } from '@lucide/vue'
 import { toast } from 'vue-sonner'
-import {
-  contrastRatio,
-  FINISHES,
-  hexOf,
-  filmOver,
-  hidingWords,
-  linearOf,
-  opticsOfColour,
-  opticsOfSwatch,
-  paintOfStrip,
-  USUAL_HIDING,
-  WHITE_CARD,
-  type Paint,
-} from '#core/paint'
+import { contrastRatio, FINISHES, hidingWords, opticsOfSwatch, type Paint } from '#core/paint'
+import { draftOf, meanOf, usual } from './paintDraft'
 
 const props = defineProps<{ paint: Paint | null }>()
 const emit = defineEmits<{ done: [] }>()
 const kit = useKit()
-type Draft = { -readonly [K in Exclude<keyof Paint, 'id' | 'strips'>]: Paint[K] } & {
-  strips: { colour: string; width: number; name: string; paint?: string }[]
-}
-const fresh = (): Draft => ({
-  name: '',
-  finish: 'matte',
-  colour: '#7a2e5d',
-  overBlack: '#000000',
-  overWhite: '#ffffff',
-  measured: false,
-  strips: [],
-  eyeSafe: true,
-  lipSafe: false,
-  openedOn: null,
-  months: 24,
-  grams: null,
-  cakeGrams: 30,
-  price: null,
-})
-const plain = (p: Paint | null): Draft => {
-  if (!p) return usual(fresh())
-  const { id: _id, ...rest } = JSON.parse(JSON.stringify(p)) as Draft & { id: string }
-  return rest
-}
-/** The swatch that follows from the colour alone. */
-function usual(d: Draft, hiding = USUAL_HIDING): Draft {
-  const optics = opticsOfColour(d.colour, hiding)
-  return {
-    ...d,
-    measured: false,
-    overBlack: hexOf(filmOver(optics, 1, [0, 0, 0])),
-    overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])),
-  }
-}
-const draft = ref<Draft>(plain(props.paint))
+const draft = ref(draftOf(props.paint))
 const problems = ref<string[]>([])
 const readings = ref(0)
 watch(
   () => props.paint,
   p => {
-    draft.value = plain(p)
+    draft.value = draftOf(p)
     problems.value = []
     readings.value = 0
     seen.length = 0
@@ -73,15 +27,6 @@ function swatch(part: 'overBlack' | 'overWhite', colour: string): void {
   draft.value = { ...draft.value, [part]: colour, measured: true, ...(part === 'overWhite' && { colour }) }
 }
 const seen: { overBlack: string; overWhite: string }[] = []
-/** The mean of some colours, band by band of linear light. */
-const meanOf = (list: string[]) =>
-  hexOf(
-    [0, 1, 2].map(k => list.reduce((s, c) => s + linearOf(c)[k]!, 0) / list.length) as unknown as [
-      number,
-      number,
-      number,
-    ],
-  )
 /** The mean of the readings so far, as a painter would take several. */
 async function read(): Promise<void> {
   if (!props.paint) return
@@ -97,52 +42,6 @@ async function read(): Promise<void> {
     measured: true,
   }
 }
-const picture = useTemplateRef<HTMLCanvasElement>('picture')
-const file = useTemplateRef<HTMLInputElement>('file')
-const picking = ref<'overBlack' | 'overWhite' | null>(null)
-const shown = ref(false)
-async function show(event: Event): Promise<void> {
-  const chosen = (event.target as HTMLInputElement).files?.[0]
-  if (!chosen) return
-  try {
-    const bitmap = await createImageBitmap(chosen)
-    const k = Math.min(1, 300 / bitmap.width)
-    const c = picture.value!
-    c.width = Math.round(bitmap.width * k)
-    c.height = Math.round(bitmap.height * k)
-    c.getContext('2d', { willReadFrequently: true })!.drawImage(bitmap, 0, 0, c.width, c.height)
-    shown.value = true
-    picking.value = 'overWhite'
-  } catch {
-    toast.error('This is no picture that can be read: take a PNG or JPEG of the swatch card.')
-  }
-}
-function pick(event: MouseEvent): void {
-  const c = picture.value!
-  const box = c.getBoundingClientRect()
-  const x = Math.round(((event.clientX - box.left) * c.width) / box.width)
-  const y = Math.round(((event.clientY - box.top) * c.height) / box.height)
-  if (!picking.value) return
-  // The mean of a few pixels: a swatch is never quite even.
-  const { data } = c.getContext('2d')!.getImageData(Math.max(0, x - 3), Math.max(0, y - 3), 7, 7)
-  const sum = [0, 0, 0]
-  for (let i = 0; i < data.length; i += 4) for (let k = 0; k < 3; k++) sum[k]! += data[i + k]! / 49
-  swatch(picking.value, `#${sum.map(v => Math.round(v).toString(16).padStart(2, '0')).join('')}`)
-  picking.value = picking.value === 'overWhite' ? 'overBlack' : null
-}
-/** The strips whose labels keep the cake away from eyes or lips, in words. */
-const unsafe = computed(() =>
-  (['eyeSafe', 'lipSafe'] as const).flatMap(what => {
-    const bad = draft.value[what]
-      ? draft.value.strips.map(s => paintOfStrip(s, kit.paints)).filter(p => p && !p[what])
-      : []
-    return bad.length
-      ? [
-          `${[...new Set(bad.map(p => p!.name))].join(' and ')}: not for ${what === 'eyeSafe' ? 'near the eyes' : 'lips'}`,
-        ]
-      : []
-  }),
-)
 /** The looks that a changed cake would change, when the painter must say what is to become of them. */
 const used = ref<string[]>([])
 const changedCake = computed(() => {
@@ -188,25 +87,7 @@ async function remove(): Promise<void> {
   if (!p) return
   await kit.remove(p.id)
   emit('done')
-  toast(`${p.name} taken out`, { action: { label: 'Undo', onClick: () => void kit.save(plain(p), null) } })
-}
-const strip = () => {
-  draft.value.strips.push(
-    { colour: draft.value.colour, width: 8, name: '' },
-    ...(draft.value.strips.length ? [] : [{ colour: '#f4f1ea', width: 8, name: '' }]),
-  )
-}
-/** Cuts a strip from a paint of the kit. */
-function cut(i: number, id: string): void {
-  const p = kit.find(id)
-  if (p) draft.value.strips[i] = { ...draft.value.strips[i]!, colour: p.colour, name: p.name, paint: p.id }
-}
-/** A strip of a colour of its own is no paint of the kit any more. */
-function recut(i: number, colour: string): void {
-  draft.value.strips[i] = { colour, width: draft.value.strips[i]!.width, name: '' }
-}
-const drop = (i: number) => {
-  draft.value.strips = draft.value.strips.length <= 2 ? [] : draft.value.strips.filter((_, k) => k !== i)
+  toast(`${p.name} taken out`, { action: { label: 'Undo', onClick: () => void kit.save(draftOf(p), null) } })
 }
 </script>
 
@@ -264,7 +145,7 @@ const drop = (i: number) => {
             @change="swatch('overWhite', ($event.target as HTMLInputElement).value)"
         /></label>
       </div>
-      <div class="mt-2 flex flex-wrap gap-1.5">
+      <SwatchPicker class="mt-2" @pick="swatch">
         <button
           type="button"
           class="btn text-[0.87rem]"
@@ -272,74 +153,11 @@ const drop = (i: number) => {
           title="A stand-in for a colour reader that ships with the application"
           @click="read"
         >
-          <ScanLine :size="15" />Read (simulated reader)</button
-        ><button type="button" class="btn text-[0.87rem]" @click="file?.click()">
-          <Pipette :size="15" />Pick from a picture</button
-        ><input
-          ref="file"
-          type="file"
-          accept="image/*"
-          class="hidden"
-          aria-label="Picture of a swatch card"
-          @change="show"
-        />
-      </div>
-      <div v-show="shown" class="mt-2">
-        <canvas
-          ref="picture"
-          class="max-w-full cursor-crosshair rounded-lg border border-rule"
-          @click="pick"
-        />
-        <p class="text-[0.87rem] text-soft">
-          {{
-            picking === 'overWhite'
-              ? 'Click the paint over white.'
-              : picking === 'overBlack'
-                ? 'Now click it over black.'
-                : 'Both picked.'
-          }}
-          <button type="button" class="underline" @click="picking = 'overWhite'">again</button>
-        </p>
-      </div>
-    </fieldset>
-    <fieldset class="rounded-xl border border-rule p-2">
-      <legend class="px-1 text-[0.93rem] font-semibold">Split cake</legend>
-      <div v-if="draft.strips.length" class="mb-1 flex h-4 overflow-hidden rounded-full border border-rule">
-        <span v-for="(s, i) in draft.strips" :key="i" :style="{ background: s.colour, flexGrow: s.width }" />
-      </div>
-      <div v-for="(s, i) in draft.strips" :key="i" class="flex items-center gap-1.5">
-        <input
-          :value="s.colour"
-          type="color"
-          class="size-8 rounded"
-          @input="recut(i, ($event.target as HTMLInputElement).value)"
-          :aria-label="`Colour of strip ${i + 1}`"
-        /><select
-          class="field min-w-0 flex-1"
-          :aria-label="`Paint of strip ${i + 1}`"
-          @change="cut(i, ($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">{{ paintOfStrip(s, kit.paints)?.name || s.name || 'from the kit…' }}</option>
-          <option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select
-        ><input
-          v-model.number="s.width"
-          type="number"
-          min="0.5"
-          max="80"
-          step="0.5"
-          class="field w-18!"
-          :aria-label="`Width of strip ${i + 1}, mm`"
-        />mm<button type="button" class="icon-btn" :aria-label="`Take strip ${i + 1} out`" @click="drop(i)">
-          <X :size="14" />
+          <ScanLine :size="15" />Read (simulated reader)
         </button>
-      </div>
-      <button v-if="draft.strips.length < 12" type="button" class="btn mt-1 text-[0.87rem]" @click="strip">
-        <Plus :size="14" />{{ draft.strips.length ? 'Another strip' : 'Make it a split cake' }}
-      </button>
-      <p v-for="u in unsafe" :key="u" class="mt-1 text-[0.87rem] text-care">
-        <strong>Care</strong> {{ u }}, so the cake is not either.
-      </p>
+      </SwatchPicker>
     </fieldset>
+    <StripsField v-model="draft" />
     <div class="grid grid-cols-2 gap-2">
       <SwitchField v-model="draft.eyeSafe" label="Eye-safe (label)" /><SwitchField
         v-model="draft.lipSafe"

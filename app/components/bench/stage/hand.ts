@@ -27,32 +27,43 @@ const noGhosts = (): Ghosts => ({
   mark: shallowRef(null),
 })
 
+/** Where a pointer is on the stage, and on the skin there. */
+function touching(holder: HandOn['holder'], view: Ref<View>) {
+  const at = (event: { clientX: number; clientY: number }): Point => {
+    const box = holder.value!.getBoundingClientRect()
+    return [event.clientX - box.left, event.clientY - box.top]
+  }
+  const touchOf = (event: PointerEvent): Touch => {
+    const point = at(event)
+    const { altKey: alt, shiftKey: shift, ctrlKey: ctrl } = event
+    return { point, skin: toSkin(view.value, point), alt, shift, ctrl }
+  }
+  return { at, touchOf }
+}
+
+/** Picks a spot of the skin and lets go of the selection; beside the skin it only lets go. */
+function usePicking() {
+  const selection = useSelection()
+  const scene = useScene()
+  return ({ skin }: Pick<Touch, 'skin'>): void => {
+    selection.id = null
+    selection.spot = skin && onSkin(scene.ground, skin) ? tenthPoint(skin) : null
+  }
+}
+
 /** The hand on the stage: what a press takes hold of, what is shown while it moves, and what comes of it when it lets go. */
 export function useHand({ holder, ...on }: HandOn) {
   const session = useSession()
-  const selection = useSelection()
-  const scene = useScene()
   const ghosts = noGhosts()
   let grip: Grip | null = null
   let down: Point = [0, 0]
   let moved = false
   let long: ReturnType<typeof setTimeout> | undefined
 
-  function pickAt({ skin }: Pick<Touch, 'skin'>): void {
-    selection.id = null
-    selection.spot = skin && onSkin(scene.ground, skin) ? tenthPoint(skin) : null
-  }
+  const pickAt = usePicking()
   const tools = toolsOf({ ...on, ghosts, pickAt })
 
-  const at = (event: { clientX: number; clientY: number }): Point => {
-    const box = holder.value!.getBoundingClientRect()
-    return [event.clientX - box.left, event.clientY - box.top]
-  }
-  function touchOf(event: PointerEvent): Touch {
-    const point = at(event)
-    const { altKey: alt, shiftKey: shift, ctrlKey: ctrl } = event
-    return { point, skin: toSkin(on.view.value, point), alt, shift, ctrl }
-  }
+  const { at, touchOf } = touching(holder, on.view)
 
   function press(event: PointerEvent): void {
     if (!session.look || event.button !== 0) return

@@ -32,6 +32,62 @@ export function gapAt(step: MarkStep, view: View, at: Point): number | null {
   return n < 0 ? null : n
 }
 
+/** What some steps cover, and the way between the handles of the one that is held. */
+const coversShape = (
+  steps: readonly Step[],
+  held: MarkStep | null,
+  world: World,
+  view: View,
+  moving: boolean,
+): Konva.Shape =>
+  new Konva.Shape({
+    listening: false,
+    sceneFunc(ctx) {
+      const c = ctx._context
+      for (const step of steps) {
+        c.beginPath()
+        for (const ring of kindOf(step).silhouette(step, world)) trace(c, ring, view)
+        if (moving) {
+          c.fillStyle = 'rgba(122,46,93,0.5)'
+          c.fill()
+        }
+        edged(c, 2.6, 1, 'rgba(255,255,255,0.7)')
+      }
+      if (held && held.points.length > 1 && !isBase(held)) drawWay(c, held, world, view)
+    },
+  })
+
+/** The way between the handles of a step, and of its twin. */
+function drawWay(c: CanvasRenderingContext2D, held: MarkStep, world: World, view: View): void {
+  for (const [n, lie] of liesOf(held, world.ground).entries()) {
+    c.beginPath()
+    lie.points.forEach((p, i) => c[i ? 'lineTo' : 'moveTo'](...toScreen(view, p)))
+    c.setLineDash([2, 3])
+    c.lineWidth = 1
+    c.strokeStyle = n ? 'rgba(122,46,93,0.45)' : MULBERRY
+    c.stroke()
+  }
+  c.setLineDash([])
+}
+
+const PAPER = '#FDFCF9'
+const dot = (at: Point, view: View, look: Omit<Konva.CircleConfig, 'x' | 'y'>): Konva.Circle => {
+  const [x, y] = toScreen(view, at)
+  return new Konva.Circle({ x, y, listening: false, ...look })
+}
+
+/** The handles of a step: of an open way the first is filled and the last has a point. */
+function handleDots(held: MarkStep, view: View): Konva.Circle[] {
+  const open = !isOutline(held)
+  return held.points.flatMap((p, i) => {
+    const first = open && i === 0
+    const last = open && i === held.points.length - 1 && held.points.length > 1
+    const [fill, stroke] = first ? [MULBERRY, PAPER] : [PAPER, MULBERRY]
+    const handle = dot(p, view, { radius: 5.5, fill, stroke, strokeWidth: 1.8 })
+    return last ? [handle, dot(p, view, { radius: 2, fill: MULBERRY })] : [handle]
+  })
+}
+
 /** Draws what is selected of brushwork above the picture: what it covers, the way between its handles, and the handles themselves. */
 export function drawMarks(
   layer: Konva.Layer,
@@ -41,66 +97,9 @@ export function drawMarks(
   view: View,
   moving: boolean,
 ): void {
-  layer.add(
-    new Konva.Shape({
-      listening: false,
-      sceneFunc(ctx) {
-        const c = ctx._context
-        for (const step of steps) {
-          const rings = kindOf(step).silhouette(step, world)
-          c.beginPath()
-          for (const ring of rings) trace(c, ring, view)
-          if (moving) {
-            c.fillStyle = 'rgba(122,46,93,0.5)'
-            c.fill()
-          }
-          edged(c, 2.6, 1, 'rgba(255,255,255,0.7)')
-        }
-        if (!held || held.points.length < 2 || isBase(held)) return
-        for (const [n, lie] of liesOf(held, world.ground).entries()) {
-          c.beginPath()
-          lie.points.forEach((p, i) => c[i ? 'lineTo' : 'moveTo'](...toScreen(view, p)))
-          c.setLineDash([2, 3])
-          c.lineWidth = 1
-          c.strokeStyle = n ? 'rgba(122,46,93,0.45)' : MULBERRY
-          c.stroke()
-        }
-        c.setLineDash([])
-      },
-    }),
-  )
-  if (held && !moving) {
-    for (const p of gapsIn(held)) {
-      const [x, y] = toScreen(view, p)
-      layer.add(
-        new Konva.Circle({
-          x,
-          y,
-          radius: 3.2,
-          fill: '#FDFCF9',
-          stroke: MULBERRY,
-          strokeWidth: 1,
-          opacity: 0.85,
-          listening: false,
-        }),
-      )
-    }
-  }
-  held?.points.forEach((p, i) => {
-    const [x, y] = toScreen(view, p)
-    const last = i === held.points.length - 1 && !isOutline(held)
-    layer.add(
-      new Konva.Circle({
-        x,
-        y,
-        radius: 5.5,
-        fill: i === 0 && !isOutline(held) ? MULBERRY : '#FDFCF9',
-        stroke: i === 0 && !isOutline(held) ? '#FDFCF9' : MULBERRY,
-        strokeWidth: 1.8,
-        listening: false,
-      }),
-    )
-    if (last && held.points.length > 1)
-      layer.add(new Konva.Circle({ x, y, radius: 2, fill: MULBERRY, listening: false }))
-  })
+  layer.add(coversShape(steps, held, world, view, moving))
+  if (!held) return
+  const more = { radius: 3.2, fill: PAPER, stroke: MULBERRY, strokeWidth: 1, opacity: 0.85 }
+  const between = moving ? [] : gapsIn(held).map(p => dot(p, view, more))
+  for (const shape of [...between, ...handleDots(held, view)]) layer.add(shape)
 }

@@ -55,6 +55,45 @@ export const drawOutlines = (layer: Konva.Layer, step: SheetStep, world: World, 
     .outlines(step, world)
     .forEach(o => layer.add(outlineShape(o, view, false)))
 
+/** A round handle. */
+const knob = ([x, y]: Point): Konva.Circle =>
+  new Konva.Circle({ x, y, radius: 8, fill: '#FDFCF9', stroke: MULBERRY, strokeWidth: 1.6, listening: false })
+const thin = (points: number[], strokeWidth: number): Konva.Line =>
+  new Konva.Line({ points, stroke: MULBERRY, strokeWidth, listening: false })
+
+/** The handle that turns: on a stem above the sheet's top edge, with an arrow's arc in it. */
+function turnHandle({ top, turn }: Handles): Konva.Shape[] {
+  const [x, y] = turn
+  const arc = new Konva.Arc({
+    x,
+    y,
+    innerRadius: 3.6,
+    outerRadius: 3.6,
+    angle: 270,
+    rotation: -60,
+    stroke: MULBERRY,
+    strokeWidth: 1.5,
+    listening: false,
+  })
+  return [thin([...top, ...turn], 1.4), knob(turn), arc]
+}
+
+/** The handle that flips, with the side that lies up on it. */
+function flipHandle({ flip }: Handles, side: string): Konva.Shape[] {
+  const text = new Konva.Text({
+    x: flip[0] - 8,
+    y: flip[1] - 5.5,
+    width: 16,
+    align: 'center',
+    text: side,
+    fontSize: 11,
+    fontStyle: 'bold',
+    fill: MULBERRY,
+    listening: false,
+  })
+  return [knob(flip), text]
+}
+
 /** Draws the selected sheet above the picture: outline, twin's ghost, and the handles of the one that is held. */
 export function drawSelection(
   layer: Konva.Layer,
@@ -65,84 +104,13 @@ export function drawSelection(
   holdsTwin: boolean,
 ): void {
   for (const outline of kindOf(step).outlines(step, world)) layer.add(outlineShape(outline, view, moving))
-  const placements = placementsOf(step, world)
-  const held = placements[holdsTwin ? 1 : 0]
+  const held = placementsOf(step, world)[holdsTwin ? 1 : 0]
   const sheet = world.stencil(step.stencil)
   if (!held || !sheet) return
   const handles = handlesOf(held, world, sheet, view)
-  layer.add(
-    new Konva.Line({
-      points: [...handles.top, ...handles.turn],
-      stroke: MULBERRY,
-      strokeWidth: 1.4,
-      listening: false,
-    }),
-  )
-  layer.add(
-    new Konva.Circle({
-      x: handles.turn[0],
-      y: handles.turn[1],
-      radius: 8,
-      fill: '#FDFCF9',
-      stroke: MULBERRY,
-      strokeWidth: 1.6,
-      listening: false,
-    }),
-  )
-  layer.add(
-    new Konva.Arc({
-      x: handles.turn[0],
-      y: handles.turn[1],
-      innerRadius: 3.6,
-      outerRadius: 3.6,
-      angle: 270,
-      rotation: -60,
-      stroke: MULBERRY,
-      strokeWidth: 1.5,
-      listening: false,
-    }),
-  )
-  layer.add(
-    new Konva.Circle({
-      x: handles.flip[0],
-      y: handles.flip[1],
-      radius: 8,
-      fill: '#FDFCF9',
-      stroke: MULBERRY,
-      strokeWidth: 1.6,
-      listening: false,
-    }),
-  )
-  layer.add(
-    new Konva.Text({
-      x: handles.flip[0] - 8,
-      y: handles.flip[1] - 5.5,
-      width: 16,
-      align: 'center',
-      text: held.side,
-      fontSize: 11,
-      fontStyle: 'bold',
-      fill: MULBERRY,
-      listening: false,
-    }),
-  )
   const [cx, cy] = handles.middle
-  layer.add(
-    new Konva.Line({
-      points: [cx - 5, cy, cx + 5, cy],
-      stroke: MULBERRY,
-      strokeWidth: 1.2,
-      listening: false,
-    }),
-  )
-  layer.add(
-    new Konva.Line({
-      points: [cx, cy - 5, cx, cy + 5],
-      stroke: MULBERRY,
-      strokeWidth: 1.2,
-      listening: false,
-    }),
-  )
+  const cross = [thin([cx - 5, cy, cx + 5, cy], 1.2), thin([cx, cy - 5, cx, cy + 5], 1.2)]
+  for (const shape of [...turnHandle(handles), ...flipHandle(handles, held.side), ...cross]) layer.add(shape)
 }
 
 /** Draws the loop that the hand draws around openings. */

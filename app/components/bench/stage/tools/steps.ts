@@ -15,7 +15,7 @@ import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
 import { useSession } from '~/stores/session'
 import { useHeldSheet } from '../heldSheet'
-import type { Grip, StageHand, Tool } from './tool'
+import type { Ghosts, Grip, StageHand, Tool } from './tool'
 
 /** A sheet pulled closer to the midline than this snaps onto it, mm, unless Alt is held. */
 const SNAP = 1.2
@@ -26,13 +26,39 @@ const LEAST = 0.4
 const along = (twin: boolean, step: Step): Point =>
   !twin ? [1, 1] : step.twin.rule === 'turn' ? [-1, -1] : [-1, 1]
 
+/** Carries a sheet along; a linked twin pulls its original along. */
+function useMovingSheet(ghosts: Ghosts) {
+  const selection = useSelection()
+  const held = useHeldSheet()
+  return (step: SheetStep, twin: boolean, from: Point): Grip => {
+    const own = twin ? step.twin.own : null
+    selection.id = step.id
+    selection.spot = null
+    void nextTick(() => {
+      selection.holdsTwin = own !== null
+    })
+    const [kx, ky] = along(twin && own === null, step)
+    const start = held.atMiddle(own ?? placementOf(step))
+    return {
+      drag({ skin, alt }) {
+        if (!skin || !selection.sheet) return
+        const x = tenth(start.at[0] + kx * (skin[0] - from[0]))
+        const y = tenth(start.at[1] + ky * (skin[1] - from[1]))
+        const at: Point = [Math.abs(x) < SNAP && !alt ? 0 : x, y]
+        ghosts.preview.value = held.laidAs(selection.sheet, { ...start, at })
+      },
+      release: () => held.settle('move', ghosts.preview.value),
+    }
+  }
+}
+
 /** Takes hold of what lies under the hand: selects it, and carries it along. */
 export function stepTool({ ghosts, pickAt }: StageHand): Tool {
   const session = useSession()
   const selection = useSelection()
   const scene = useScene()
   const shaping = useShaping()
-  const held = useHeldSheet()
+  const moving = useMovingSheet(ghosts)
 
   function carrying(step: Step, twin: boolean, from: Point): Grip {
     if (!selection.ids.has(step.id)) selection.id = step.id
@@ -59,28 +85,6 @@ export function stepTool({ ghosts, pickAt }: StageHand): Tool {
         // A tap on the base that is held picks the spot for the next sheet, as one beside it does.
         else if (isBase(marks[0]!)) pickAt(to)
       },
-    }
-  }
-
-  function moving(step: SheetStep, twin: boolean, from: Point): Grip {
-    const own = twin ? step.twin.own : null
-    selection.id = step.id
-    selection.spot = null
-    void nextTick(() => {
-      selection.holdsTwin = own !== null
-    })
-    // A linked twin pulls its original along.
-    const [kx, ky] = along(twin && own === null, step)
-    const start = held.atMiddle(own ?? placementOf(step))
-    return {
-      drag({ skin, alt }) {
-        if (!skin || !selection.sheet) return
-        const x = tenth(start.at[0] + kx * (skin[0] - from[0]))
-        const y = tenth(start.at[1] + ky * (skin[1] - from[1]))
-        const at: Point = [Math.abs(x) < SNAP && !alt ? 0 : x, y]
-        ghosts.preview.value = held.laidAs(selection.sheet, { ...start, at })
-      },
-      release: () => held.settle('move', ghosts.preview.value),
     }
   }
 
