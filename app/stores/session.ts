@@ -44,6 +44,17 @@ function keptDraft({ look }: LookRecord): { look: Look; base: number } | null {
   return null
 }
 
+/** Does a change; one that is refused is told, and changes nothing. */
+function orRefused(notices: ReturnType<typeof useNotices>, change: () => boolean): boolean {
+  try {
+    return change()
+  } catch (error) {
+    if (!(error instanceof Refused)) throw error
+    notices.refuse(error.message)
+    return false
+  }
+}
+
 /** The look on the bench: opened, changed, undone and saved. */
 export const useSession = defineStore('session', () => {
   const drawer = useDrawer()
@@ -94,15 +105,9 @@ export const useSession = defineStore('session', () => {
 
   /** Changes the look, as one step of undo; an edit that cannot be is refused with a sentence. Returns whether the look is another now. */
   function edit(label: string, command: Command, merge: string | null = null): boolean {
-    try {
-      const changed = history?.edit(label, tidied(command), merge) ?? false
-      if (changed) take()
-      return changed
-    } catch (error) {
-      if (!(error instanceof Refused)) throw error
-      notices.refuse(error.message)
-      return false
-    }
+    const changed = orRefused(notices, () => history?.edit(label, tidied(command), merge) ?? false)
+    if (changed) take()
+    return changed
   }
   const undo = () => void (history?.undo() && take())
   const redo = () => void (history?.redo() && take())

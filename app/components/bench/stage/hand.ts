@@ -4,7 +4,7 @@ import { onSkin } from '#core/skin'
 import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
 import { useSession } from '~/stores/session'
-import { toolsOf, type Ghosts, type Grip, type StageHand, type Touch } from './tools'
+import { toolsOf, type Ghosts, type Grip, type StageHand, type Tool, type Touch } from './tools'
 import { toSkin, type View } from './view'
 
 /** A hand that has come down has not moved within this, px: it trembles, and browsers tell of moves where there were none. */
@@ -51,6 +51,15 @@ function usePicking() {
   }
 }
 
+/** What the first tool that takes a press takes hold of. */
+function takenUp(tools: readonly Tool[], touch: Touch): { grip: Grip | null; ownsPress: boolean } {
+  for (const { press, ownsPress = false } of tools) {
+    const taken = press(touch)
+    if (taken) return { grip: taken === 'done' ? null : taken, ownsPress }
+  }
+  return { grip: null, ownsPress: false }
+}
+
 /** The hand on the stage: what a press takes hold of, what is shown while it moves, and what comes of it when it lets go. */
 export function useHand({ holder, ...on }: HandOn) {
   const session = useSession()
@@ -72,13 +81,9 @@ export function useHand({ holder, ...on }: HandOn) {
     down = touch.point
     moved = false
     clearTimeout(long)
-    for (const tool of tools) {
-      const taken = tool.press(touch)
-      if (!taken) continue
-      grip = taken === 'done' ? null : taken
-      if (grip && !tool.ownsPress) long = setTimeout(() => rest(touch), LONG_MS)
-      return
-    }
+    const taken = takenUp(tools, touch)
+    grip = taken.grip
+    if (grip && !taken.ownsPress) long = setTimeout(() => rest(touch), LONG_MS)
   }
   /** The hand has rested in one place. */
   function rest(touch: Touch): void {
