@@ -30,7 +30,7 @@ const PARTS: readonly ZoneId[] = FACE_ZONES.filter(
 )
 
 /** Less of a zone than this over a place is the edge that both share, mm2 (common practice). */
-export const SHARED_EDGE = 6
+const SHARED_EDGE = 6
 
 /** The zones of a step that stay clear of a region; the whole face is taken as its parts, an eye as what lies around it. */
 function zonesClear(

@@ -8,7 +8,7 @@ import { isLips, onShutLids } from './places'
 const ON = 2
 
 /** Which delicate places a step paints on: near the eyes, the lips. */
-export function delicate({ step, cover, regions }: Pick<Case, 'step' | 'cover' | 'regions'>): {
+function delicate({ step, cover, regions }: Pick<Case, 'step' | 'cover' | 'regions'>): {
   eyes: boolean
   lips: boolean
 } {

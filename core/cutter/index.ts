@@ -25,7 +25,7 @@ export interface CutReport {
 }
 
 /** The order of cuts: the nearest opening next, the sheet's edge last, so that the sheet stays flat while it is cut. */
-export function cutOrder(sheet: SheetGeometry): Ring[] {
+function cutOrder(sheet: SheetGeometry): Ring[] {
   const left = sheet.openings.flatMap(o => [...o.holes, o.outer])
   const order: Ring[] = []
   let x = -sheet.width / 2,

@@ -1,4 +1,4 @@
-import { mapPolygon, type Ring } from '../geometry'
+import type { Ring } from '../geometry'
 import type { SheetGeometry } from '../stencil'
 
 /** A sheet's geometry as JSON: rings as flat lists of mm, rounded to a micrometre. */
@@ -23,11 +23,11 @@ export function sheetJson(sheet: SheetGeometry): SheetJson {
 
 /** A sheet from what `sheetJson` made. */
 export function sheetFromJson(json: SheetJson): SheetGeometry {
-  const ring = (list: unknown) => Float64Array.from(list as number[])
+  const ring = (list: readonly number[]): Ring => Float64Array.from(list)
   return {
     width: json.width,
     height: json.height,
     outline: ring(json.outline),
-    openings: json.openings.map(o => mapPolygon(o as never, ring)),
+    openings: json.openings.map(o => ({ outer: ring(o.outer), holes: o.holes.map(ring) })),
   }
 }

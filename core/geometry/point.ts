@@ -3,8 +3,6 @@ import { degrees } from './units'
 /** A point or vector in mm: [x, y], +y down. */
 export type Point = readonly [number, number]
 
-export const add = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1]]
-export const scale = (a: Point, k: number): Point => [a[0] * k, a[1] * k]
 export const distance = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1])
 export const mix = (a: Point, b: Point, t: number): Point => [
   a[0] + (b[0] - a[0]) * t,

@@ -2,7 +2,7 @@
 export const MM_PER_INCH = 25.4
 
 /** CSS reference pixels in one inch (CSS Values and Units Level 4, section 6.2). */
-export const PX_PER_INCH = 96
+const PX_PER_INCH = 96
 
 /** Millimetres in one CSS pixel. */
 export const MM_PER_PX = MM_PER_INCH / PX_PER_INCH
@@ -15,7 +15,7 @@ export const PAPER = {
 } as const satisfies Record<string, readonly [number, number]>
 
 /** Millimetres in one of each CSS absolute length unit (CSS Values and Units Level 4, section 6.2). */
-export const MM_PER_UNIT: Readonly<Record<string, number>> = {
+const MM_PER_UNIT: Readonly<Record<string, number>> = {
   mm: 1,
   cm: 10,
   q: 0.25,

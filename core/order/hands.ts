@@ -17,7 +17,7 @@ export const HANDS = {
 } as const
 
 /** How fast a brush is drawn, mm/s (common practice). */
-export const BRUSH_SPEED = 60
+const BRUSH_SPEED = 60
 
 /** Seconds and loads for some pulls of a brush: their lengths in mm, how much line a load gives, and lifting between two. */
 export function strokeEffort(lengths: readonly number[], line: number): { seconds: number; loads: number } {

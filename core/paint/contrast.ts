@@ -23,7 +23,7 @@ export const labDifference = (p: Lab, q: Lab): number =>
   difference({ mode: 'lab65', ...p }, { mode: 'lab65', ...q })
 
 /** How a print shows against what lies beneath, by its colour difference (common practice). */
-export const SHOWS = [
+const SHOWS = [
   { least: 20, words: 'shows across the room' },
   { least: 10, words: 'readable' },
   { least: 5, words: 'tone on tone' },

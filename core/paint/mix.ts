@@ -19,12 +19,12 @@ export function wetBlend(a: Optics, b: Optics, share: number): Optics {
   if (share <= 0) return a
   if (share >= 1) return b
   const colour = wetMix(masstone(a), masstone(b), share)
-  const s: LinearRgb = [0, 1, 2].map(i => a.s[i]! * (1 - share) + b.s[i]! * share) as unknown as LinearRgb
-  const k = [0, 1, 2].map(i => {
-    const r = Math.min(0.985, Math.max(0.002, colour[i]!))
-    return (s[i]! * (1 - r) ** 2) / (2 * r)
-  }) as unknown as LinearRgb
-  return { k, s }
+  const scatter = (i: 0 | 1 | 2): number => a.s[i] * (1 - share) + b.s[i] * share
+  const absorb = (i: 0 | 1 | 2): number => {
+    const r = Math.min(0.985, Math.max(0.002, colour[i]))
+    return (scatter(i) * (1 - r) ** 2) / (2 * r)
+  }
+  return { k: [absorb(0), absorb(1), absorb(2)], s: [scatter(0), scatter(1), scatter(2)] }
 }
 
 /** Chroma C* of a colour (CIE L*C*h, D65). */

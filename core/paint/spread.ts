@@ -1,11 +1,10 @@
 import type { ToolId, Wetness } from './tools'
 
-/** What lies under a sheet: dry skin or paint, tacky or wet paint. */
-export const GROUNDS = ['dry', 'tacky', 'wet'] as const
-export type FilmState = (typeof GROUNDS)[number]
+/** How dry the film is that lies beneath: dry skin counts as dry. */
+export type FilmState = 'dry' | 'tacky' | 'wet'
 
-/** How much a ground makes paint spread (common practice). */
-export const GROUND_SPREAD: Readonly<Record<FilmState, number>> = { dry: 1, tacky: 1.6, wet: 3 }
+/** How much a film beneath makes paint spread (common practice). */
+const FILM_SPREAD: Readonly<Record<FilmState, number>> = { dry: 1, tacky: 1.6, wet: 3 }
 
 /** Edge spread of each tool on dry skin under a sheet that lies flat, mm, by wetness (common practice, replaced by the painter's own readings). */
 export const EDGE_SPREAD: Readonly<Record<ToolId, Readonly<Record<Wetness, number>>>> = {
@@ -34,5 +33,5 @@ export function edgeSpread(
   dabs: number,
 ): number {
   const wet = wetness === 'damp' || wetness === 'runny' || ground === 'wet'
-  return e0 * (1 + gap / 0.5) * GROUND_SPREAD[ground] * (wet ? 1 + PER_DAB * (dabs - 1) : 1)
+  return e0 * (1 + gap / 0.5) * FILM_SPREAD[ground] * (wet ? 1 + PER_DAB * (dabs - 1) : 1)
 }

@@ -9,7 +9,7 @@ const ALONG = 64
 /**
  * One paint ready to be laid: for each step of thickness and band the three numbers of R = (p + Rg q) / (r - Rg p), so that a pixel costs a look-up and a division.
  */
-export interface Ink {
+interface Ink {
   readonly table: Float32Array
   /** Thickness of the last step, swatch films. */
   readonly most: number

@@ -6,7 +6,7 @@ export type Build = (typeof BUILDS)[number]
 
 /** How much of a face is painted. Left and right are the painter's, as in the picture. */
 export const FACE_PARTS = ['whole', 'left half', 'right half', 'left cheek', 'right cheek'] as const
-export type FacePart = (typeof FACE_PARTS)[number]
+type FacePart = (typeof FACE_PARTS)[number]
 
 /** Five tape measures of a face, mm. */
 export interface TapeMeasures {
@@ -31,7 +31,7 @@ export interface FaceCanvas {
 }
 
 export const ARM_PARTS = ['forearm', 'upper arm'] as const
-export type ArmPart = (typeof ARM_PARTS)[number]
+type ArmPart = (typeof ARM_PARTS)[number]
 
 export interface ArmCanvas {
   readonly kind: 'arm'

@@ -3,7 +3,7 @@ import type { Surface } from './surface'
 import type { Laid } from './layOn'
 
 /** How far the skin gives way under a sheet, mm (common practice). */
-export const SKIN_GIVES = 1
+const SKIN_GIVES = 1
 /** An opening seats when the sheet stands off the skin there by no more than this, mm (common practice). */
 export const SEATS_MM = 0.5
 /** Width of a strip of the profile, mm. */

@@ -3,9 +3,9 @@ import type { Face } from './faces/face'
 import type { Landmarks, Side, SideLandmark } from './faces/landmarks'
 
 /** Zones of a face that exist once, across the midline. */
-export const MID_ZONES = ['face', 'forehead', 'nose', 'muzzle', 'lips', 'chin'] as const
+const MID_ZONES = ['face', 'forehead', 'nose', 'muzzle', 'lips', 'chin'] as const
 /** Zones of a face that exist on each side. */
-export const SIDE_ZONES = ['eye', 'brow', 'lid', 'under-eye', 'temple', 'cheekbone', 'cheek', 'jaw'] as const
+const SIDE_ZONES = ['eye', 'brow', 'lid', 'under-eye', 'temple', 'cheekbone', 'cheek', 'jaw'] as const
 /** Zones of an arm: the whole, and its bands from the upper end down. */
 export const ARM_ZONES = ['arm', 'upper band', 'middle band', 'lower band'] as const
 

@@ -23,7 +23,7 @@ export const MATERIALS = {
 export type MaterialId = keyof typeof MATERIALS
 
 /** An island larger than this needs two bridges at least, mm2 (common practice). */
-export const TWO_BRIDGES_FROM = 100
+const TWO_BRIDGES_FROM = 100
 
 /** A bridge that joins an island to the sheet. */
 export interface Join {

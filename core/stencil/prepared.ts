@@ -15,7 +15,7 @@ export interface OwnAxis {
 const WIDE = 3.6
 
 /** What is worked out of a sheet's shape, each when it is first asked for and then kept with the sheet. All in the sheet frame, mm. */
-export class SheetMeasures {
+class SheetMeasures {
   #middles: readonly Point[] | undefined
   #axis: OwnAxis | null | undefined
   #partners: readonly number[] | null | undefined

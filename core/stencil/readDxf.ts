@@ -69,9 +69,9 @@ export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
   if (text.startsWith('AutoCAD Binary DXF'))
     throw new RangeError('This is a binary DXF. Save it as text (ASCII) DXF, and try again.')
   if (!paired(text)) throw new RangeError(DAMAGED)
-  let drawing: { header?: Record<string, unknown>; entities?: unknown[] } | null
+  let drawing: ReturnType<DxfParser['parseSync']>
   try {
-    drawing = new DxfParser().parseSync(text) as unknown as typeof drawing
+    drawing = new DxfParser().parseSync(text)
   } catch {
     throw new RangeError(DAMAGED)
   }

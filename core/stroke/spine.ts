@@ -1,16 +1,10 @@
-import { distance, type Point, type Ring } from '../geometry'
+import { distance, type Point } from '../geometry'
 
 /** One pull of a brush: the way of its middle and its full width at each point, mm. */
 export interface Spine {
   readonly points: readonly Point[]
   readonly widths: readonly number[]
   readonly closed?: boolean
-}
-
-/** What a stroke consists of in the flat: pulls of the brush, and shapes that are filled in. */
-export interface Drawn {
-  readonly spines: readonly Spine[]
-  readonly fills: readonly Ring[]
 }
 
 /** Steps along a spine, mm. */

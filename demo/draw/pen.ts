@@ -8,7 +8,7 @@ export type Shape = string
 const f = (v: number): string => String(Math.round(v * 1000) / 1000 + 0)
 const p = (x: number, y: number): string => `${f(x)} ${f(y)}`
 
-export const rad = (deg: number): number => (deg * Math.PI) / 180
+const rad = (deg: number): number => (deg * Math.PI) / 180
 /** A point at an angle (degrees clockwise from up) and a distance. */
 export const polar = (x: number, y: number, angle: number, r: number): Point => [
   x + r * Math.sin(rad(angle)),

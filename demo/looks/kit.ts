@@ -40,7 +40,7 @@ export const cake = (id: string) => ({
   ...ref(id),
   strips: paints.find(p => p.id === id)!.strips.map(s => ({ ...s })),
 })
-export const gemColour = (name: (typeof GEM_COLOURS)[number]['name']) => ({
+const gemColour = (name: (typeof GEM_COLOURS)[number]['name']) => ({
   ...GEM_COLOURS.find(c => c.name === name)!,
 })
 export const glitterColour = (name: (typeof GLITTER_COLOURS)[number]['name']) => ({

@@ -5,7 +5,7 @@ import { dirname, join, resolve } from 'node:path'
 export type Db = Database.Database
 
 /** Where the data are kept: JANUSFORM_DATA, else data/ of the project. */
-export const dataFile = (): string => join(resolve(process.env.JANUSFORM_DATA ?? 'data'), 'janusform.db')
+const dataFile = (): string => join(resolve(process.env.JANUSFORM_DATA ?? 'data'), 'janusform.db')
 
 /**
  * Opens the database and brings it up to date.
@@ -24,7 +24,7 @@ export function openDb(file = dataFile(), migrations = resolve('server/db/migrat
 }
 
 /** Runs the migrations that a database has not seen yet, each whole or not at all, in the order of their numbers. */
-export function migrate(db: Db, folder: string): void {
+function migrate(db: Db, folder: string): void {
   const done = db.pragma('user_version', { simple: true }) as number
   for (const name of readdirSync(folder)
     .filter(f => /^\d{3}_.+\.sql$/.test(f))

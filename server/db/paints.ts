@@ -30,7 +30,7 @@ interface Row {
 }
 
 /** The swatch that a colour would give with usual hiding power: what is shown until somebody measures. */
-export function usualSwatch(colour: string, hiding = USUAL_HIDING): { overBlack: string; overWhite: string } {
+function usualSwatch(colour: string, hiding = USUAL_HIDING): { overBlack: string; overWhite: string } {
   const optics = opticsOfColour(colour, hiding)
   return {
     overBlack: hexOf(filmOver(optics, 1, [0, 0, 0])),

@@ -5,10 +5,8 @@ import { ageOf, type Sitting } from '#core/look'
 const session = useSession()
 const analysis = useAnalysis()
 const sitting = computed(() => session.look!.sitting)
-const put = <K extends keyof Sitting>(key: K, value: Sitting[K]) =>
-  session.edit('ask', d => {
-    d.sitting[key] = value as never
-  })
+const put = (key: keyof Sitting, value: string | number | null) =>
+  session.edit('ask', d => void Object.assign(d.sitting, { [key]: value }))
 const asks: {
   key: 'allergies' | 'skin' | 'eyes' | 'lips' | 'patch'
   words: string
@@ -75,7 +73,7 @@ function ticketed(event: Event): void {
           class="field"
           :value="sitting[a.key]"
           :aria-label="a.words"
-          @change="put(a.key, ($event.target as HTMLSelectElement).value as never)"
+          @change="put(a.key, ($event.target as HTMLSelectElement).value)"
         >
           <option v-for="v in a.answers" :key="v" :value="v">{{ v }}</option>
         </select></label

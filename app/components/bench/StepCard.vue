@@ -55,10 +55,11 @@ const step = computed(() => selection.step)
 const number = computed(() => session.look!.steps.findIndex(s => s.id === step.value?.id) + 1)
 const kind = computed(() => step.value && kindOf(step.value))
 const fields = computed(() => (step.value && kind.value ? kind.value.fields(step.value) : []))
-const valueOf = (path: string) => (step.value as unknown as Record<string, unknown>)[path]
+const valueOf = (path: string): unknown => step.value && Reflect.get(step.value, path)
 const put = (field: Field, value: unknown) =>
   steps.edit(field.label.toLowerCase(), s => {
-    ;(s as unknown as Record<string, unknown>)[field.path] = value
+    // A value that the step cannot have is refused with a sentence when the look is read.
+    Reflect.set(s, field.path, value)
   })
 /** Sections that are folded until somebody opens them; what was opened or folded is remembered by its name. */
 const FOLDED: readonly string[] = ['Registered', 'Left free']

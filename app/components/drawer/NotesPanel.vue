@@ -17,6 +17,7 @@ async function save(notes: Partial<StencilNotes>): Promise<void> {
     await drawer.load()
   }
 }
+const materials = Object.keys(MATERIALS) as (keyof typeof MATERIALS)[]
 const today = () => new Date().toISOString().slice(0, 10)
 const toggleZone = (zone: string) =>
   save({
@@ -44,13 +45,21 @@ const tags = (text: string) =>
     <div class="grid grid-cols-2 gap-2">
       <label
         ><span class="eyebrow">Kind</span
-        ><select class="field" :value="about.kind" @change="save({ kind: value($event) as never })">
+        ><select
+          class="field"
+          :value="about.kind"
+          @change="save({ kind: STENCIL_KINDS.find(k => k === value($event)) })"
+        >
           <option v-for="k in STENCIL_KINDS" :key="k">{{ k }}</option>
         </select></label
       >
       <label
         ><span class="eyebrow">Material</span
-        ><select class="field" :value="about.material" @change="save({ material: value($event) as never })">
+        ><select
+          class="field"
+          :value="about.material"
+          @change="save({ material: materials.find(m => m === value($event)) })"
+        >
           <option v-for="(m, id) in MATERIALS" :key="id" :value="id">{{ m.words }}</option>
         </select></label
       >

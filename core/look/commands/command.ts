@@ -18,7 +18,7 @@ export function applied(look: Look, command: Command): Look {
 }
 
 /** A step of a draft by its id; undefined when it is gone. */
-export const stepIn = (draft: Look, id: string | null): Step | undefined => draft.steps.find(s => s.id === id)
+const stepIn = (draft: Look, id: string | null): Step | undefined => draft.steps.find(s => s.id === id)
 
 /** Changes one step. */
 export const onStep =

@@ -21,12 +21,10 @@ function said<T>(problems: (value: T) => string[]) {
     )
 }
 
-export const tapeSchema = z
+const tapeSchema = z
   .strictObject({ temples: mm, hairlineToBrow: mm, browToChin: mm, innerEyes: mm, mouth: mm })
   .superRefine(said<TapeMeasures>(tapeProblems))
-export const armMeasuresSchema = z
-  .strictObject({ upper: mm, lower: mm, length: mm })
-  .superRefine(said(armProblems))
+const armMeasuresSchema = z.strictObject({ upper: mm, lower: mm, length: mm }).superRefine(said(armProblems))
 
 /** What a look is painted on, as a file says it. */
 export const canvasSchema = z.discriminatedUnion(

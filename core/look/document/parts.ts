@@ -39,7 +39,7 @@ export const zoneSchema = z.enum(ZONE_IDS as [ZoneId, ...ZoneId[]], {
 })
 export const chargeSchema = number(0.1, 1)
 export const tiltSchema = number(-360, 360)
-export const sideSchema = z.enum(['A', 'B'], { error: 'must be A or B' })
+const sideSchema = z.enum(['A', 'B'], { error: 'must be A or B' })
 
 /** Where a sheet lies, as a file says it. */
 export const placementSchema = z.strictObject({
@@ -49,11 +49,11 @@ export const placementSchema = z.strictObject({
   grip: pointSchema,
 })
 
-export const TWIN_RULES = ['none', 'midline', 'features', 'turn'] as const
+const TWIN_RULES = ['none', 'midline', 'features', 'turn'] as const
 export type TwinRule = (typeof TWIN_RULES)[number]
 
 /** A step's counterpart: the rule that places it, the point of a half turn, and its own place when it is not linked to the rule. */
-export const twinSchema = z.strictObject({
+const twinSchema = z.strictObject({
   rule: z.enum(TWIN_RULES, { error: `must be one of ${TWIN_RULES.join(', ')}` }),
   about: pointSchema.nullable(),
   own: placementSchema.nullable(),

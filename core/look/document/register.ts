@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { bounded, idSchema, pointSchema } from './parts'
 
 /** Ways of registering one sheet on another. */
-export const REGISTER_WAYS = ['openings', 'bridges', 'motif', 'edge'] as const
+const REGISTER_WAYS = ['openings', 'bridges', 'motif', 'edge'] as const
 export type RegisterWay = (typeof REGISTER_WAYS)[number]
 
 /** A sheet held in register with another step's: how its frame lies in the host's sheet frame (degrees clockwise, mm). */

@@ -37,31 +37,30 @@ export interface CardLine {
 }
 
 /** Controls of the step card. */
-export const CONTROLS = [
-  'zones',
-  'paints',
-  'axis',
-  'tool',
-  'wetness',
-  'dabs',
-  'switch',
-  'placement',
-  'sheetTwin',
-  'twin',
-  'register',
-  'passes',
-  'handles',
-  'brushwork',
-  'dots',
-  'gem',
-  'glitter',
-  'lips',
-  'free',
-] as const
+type Control =
+  | 'zones'
+  | 'paints'
+  | 'axis'
+  | 'tool'
+  | 'wetness'
+  | 'dabs'
+  | 'switch'
+  | 'placement'
+  | 'sheetTwin'
+  | 'twin'
+  | 'register'
+  | 'passes'
+  | 'handles'
+  | 'brushwork'
+  | 'dots'
+  | 'gem'
+  | 'glitter'
+  | 'lips'
+  | 'free'
 
 /** How the step card shows a field: `control` names the control, `path` the value in the step. */
 export interface Field {
-  readonly control: (typeof CONTROLS)[number]
+  readonly control: Control
   readonly path: string
   readonly label: string
 }
@@ -85,7 +84,7 @@ export interface PaintPlace {
 }
 
 /** How the handles of a step may be changed by hand. */
-export interface HandleRules {
+interface HandleRules {
   /** Least and most handles. */
   readonly room: readonly [number, number]
   /** Whether they draw a closed outline, and whether that goes straight from handle to handle. */
@@ -98,7 +97,7 @@ export interface HandleRules {
 export type KeepOffWay = 'openings' | 'zones' | 'redraw' | 'shift' | 'narrow'
 
 /** What there is to mind about a kind of step, for the checks. */
-export interface Cautions<S> {
+interface Cautions<S> {
   readonly keepOff: (step: S) => readonly KeepOffWay[]
   /** What to do by hand where it runs over an eye or a nostril; null when that is told otherwise. */
   readonly byHand: (step: S) => string | null

@@ -62,7 +62,7 @@ export function nearRing(ring: Ring, [x, y]: Point): boolean {
 }
 
 /** Whether the twin's side of a step is the one nearer to a point. */
-export function nearerToTwin({ points, twin }: Marked, { ground }: World, at: Point): boolean {
+function nearerToTwin({ points, twin }: Marked, { ground }: World, at: Point): boolean {
   if (twin.rule === 'none' || points.length === 0) return false
   const [own, other] = liesOf({ points, twin }, ground).map(lie =>
     Math.min(...[...lie.points, anchorOf(lie.points)].map(p => Math.hypot(p[0] - at[0], p[1] - at[1]))),
@@ -91,7 +91,7 @@ export function carryHandles(step: Marked, { map, to }: Transfer): number {
 }
 
 /** Why a step with handles does not fit: most of them lie beside the skin. */
-export function besideSkin({ points, label }: Marked, { ground }: Pick<World, 'ground'>): Misfitting | null {
+function besideSkin({ points, label }: Marked, { ground }: Pick<World, 'ground'>): Misfitting | null {
   const off = points.filter(p => !onSkin(ground, p)).length
   return off > points.length / 2 ? { sentence: `${label}: most of it lies beside the skin.` } : null
 }

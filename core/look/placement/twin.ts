@@ -4,7 +4,7 @@ import type { OwnAxis } from '../../stencil'
 import type { TwinRule } from '../document'
 
 /** Differences between two sides that nobody notices: up to this many mm and degrees (common practice). */
-export const UNNOTICED = { mm: 3, degrees: 5 } as const
+const UNNOTICED = { mm: 3, degrees: 5 } as const
 
 /**
  * A point on one side of the face as it lies against the features of the other: its mirror image, shifted as the landmarks nearest to it are

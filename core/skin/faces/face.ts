@@ -53,7 +53,7 @@ export const MEAN_SIDE: Record<SideLandmark, Point> = {
   earFront: [70, 14],
   temple: [61, -34],
 }
-export const MEAN_MID = {
+const MEAN_MID = {
   hairline: -65,
   nasion: 0,
   noseTip: 45,
@@ -65,7 +65,7 @@ export const MEAN_MID = {
 } as const
 export const MEAN_CROWN = -121
 export const MEAN_FOOT = 120.5
-export const MEAN_WIDTH = 133.5
+const MEAN_WIDTH = 133.5
 
 /** The tape measures that a face of some age and build would give. */
 export function tapeOf({ landmarks: { mid, left, right } }: Face): TapeMeasures {

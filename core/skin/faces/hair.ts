@@ -3,7 +3,7 @@ import { monotoneCubic } from '../profile'
 import type { Form } from './face'
 
 /** Hair is laid out on the mean adult around this height of the midline, by the angle from straight up (degrees). */
-export const HAIR_POLE = -8
+const HAIR_POLE = -8
 /** Where hair ends at the sides, degrees. */
 export const HAIR_END = 112
 /** Distance from the pole to the hairline and to the hair's outer edge on the mean adult, mm. */

@@ -1,7 +1,7 @@
 import type { Point } from '../../geometry'
 
 /** Landmarks that come in pairs, one on each side of the face. */
-export const SIDE_LANDMARKS = [
+const SIDE_LANDMARKS = [
   'browStart',
   'browPeak',
   'browTail',
@@ -15,7 +15,7 @@ export const SIDE_LANDMARKS = [
   'temple',
 ] as const
 /** Landmarks on the midline. */
-export const MID_LANDMARKS = [
+const MID_LANDMARKS = [
   'hairline',
   'nasion',
   'noseTip',

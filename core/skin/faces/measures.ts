@@ -5,7 +5,7 @@ import type { Build, TapeMeasures } from '../canvas'
  * Adult means for men and women, mm (Farkas 1994, Anthropometry of the Head and Face; from memory): face width zy-zy, face height n-gn,
  * forehead tr-n, inner and outer eye corners, nose width and height, mouth width.
  */
-export const ADULT_MEANS: Readonly<Record<Build, FaceMeasures>> = {
+const ADULT_MEANS: Readonly<Record<Build, FaceMeasures>> = {
   broad: {
     faceWidth: 137,
     faceHeight: 124.7,
@@ -52,7 +52,7 @@ const grown = (values: readonly [number, number, number, number, number]) =>
   monotoneCubic([3, 6, 10, 14, 18].map((age, i) => [age, values[i]!] as const))
 export const widthGrown = grown([0.8, 0.85, 0.9, 0.96, 1])
 export const heightGrown = grown([0.72, 0.8, 0.87, 0.95, 1])
-export const innerEyesGrown = grown([0.88, 0.92, 0.95, 0.98, 1])
+const innerEyesGrown = grown([0.88, 0.92, 0.95, 0.98, 1])
 /** The skull runs ahead of the face (common practice, no source). */
 export const skullGrown = grown([0.91, 0.94, 0.965, 0.985, 1])
 

@@ -16,12 +16,12 @@ import {
 } from '../../geometry'
 
 /** A mirror axis through the sheet's balance point, by its angle from upright (degrees, 0 = upright), with how well the halves agree. */
-export interface Axis {
+interface Axis {
   readonly angle: number
   readonly iou: number
 }
 /** A turn that maps the sheet on itself: its order (3 = a third of a turn), with how well it agrees. */
-export interface Turn {
+interface Turn {
   readonly order: number
   readonly iou: number
 }
@@ -32,7 +32,7 @@ export interface Symmetry {
 }
 
 /** Above this the openings count as mapped on themselves. */
-export const SYMMETRIC_IOU = 0.97
+const SYMMETRIC_IOU = 0.97
 
 /** One opening as symmetry sees it: where it is, how large, and its shape. */
 interface Item {

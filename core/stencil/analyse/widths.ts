@@ -8,7 +8,7 @@ import type { Edges } from './edges'
 import { necksOf, type Neck } from './necks'
 
 /** The largest disc that fits into an opening: twice its radius is how wide the opening gets. */
-export function widestDisc(opening: Polygon): { at: Point; width: number } {
+function widestDisc(opening: Polygon): { at: Point; width: number } {
   const box = boxOf(opening.outer)
   const size = Math.min(box.maxX - box.minX, box.maxY - box.minY)
   const disc = polylabel(

@@ -116,65 +116,82 @@ function rectRuns(attrs: Attributes, tolerance: number): Run[] {
   )
 }
 
+/** Path data with arcs as cubics and every coordinate absolute. Throws RangeError with a sentence when it cannot be read. */
+function absolute(d: string): ReturnType<typeof svgpath> {
+  const path = svgpath(d)
+  // The package keeps what is wrong with a path in a field that its types leave out.
+  const err: unknown = Reflect.get(path, 'err')
+  if (typeof err === 'string' && err)
+    throw new RangeError(`The path "${d.slice(0, 40)}" cannot be read: ${err.replace(/^SvgPath: /, '')}.`)
+  return path.abs().unshort().unarc()
+}
+
+/** Draws one piece of a path on from where the pen stands. */
+function drawOn(
+  to: number[],
+  command: string,
+  v: readonly number[],
+  x: number,
+  y: number,
+  tolerance: number,
+): void {
+  switch (command) {
+    case 'L':
+      to.push(v[0]!, v[1]!)
+      break
+    case 'H':
+      to.push(v[0]!, y)
+      break
+    case 'V':
+      to.push(x, v[0]!)
+      break
+    case 'C':
+      flattenCubic(to, x, y, v[0]!, v[1]!, v[2]!, v[3]!, v[4]!, v[5]!, tolerance)
+      break
+    case 'Q': {
+      const [cx, cy, ex, ey] = [v[0]!, v[1]!, v[2]!, v[3]!]
+      const k = 2 / 3
+      flattenCubic(
+        to,
+        x,
+        y,
+        x + k * (cx - x),
+        y + k * (cy - y),
+        ex + k * (cx - ex),
+        ey + k * (cy - ey),
+        ex,
+        ey,
+        tolerance,
+      )
+    }
+  }
+}
+
 /** Path data as runs; arcs go through cubics (error under 0.03 % of the radius). */
 function pathRuns(d: string, tolerance: number): Run[] {
-  const path = svgpath(d)
-  const err = (path as unknown as { err: string }).err
-  if (err)
-    throw new RangeError(`The path "${d.slice(0, 40)}" cannot be read: ${err.replace(/^SvgPath: /, '')}.`)
   const runs: Run[] = []
   let run: Run | null = null
-  const begin = (x: number, y: number) => runs.push((run = { points: [x, y], closed: false }))
+  const begin = (x: number, y: number): Run => {
+    const fresh = { points: [x, y], closed: false }
+    runs.push(fresh)
+    return fresh
+  }
   let startX = 0,
     startY = 0
-  path
-    .abs()
-    .unshort()
-    .unarc()
-    .iterate((s, _i, x, y) => {
-      const v = s.slice(1) as number[]
-      if (s[0] === 'M') {
-        ;[startX, startY] = [v[0]!, v[1]!]
-        begin(startX, startY)
-        return
-      }
-      if (s[0] === 'Z' || s[0] === 'z') {
-        if (run) run.closed = true
-        run = null
-        return
-      }
+  absolute(d).iterate(([command, ...numbers], _i, x, y) => {
+    const v = numbers.map(Number)
+    if (command === 'M') {
+      ;[startX, startY] = [v[0]!, v[1]!]
+      run = begin(startX, startY)
+    } else if (command === 'Z' || command === 'z') {
+      if (run) run.closed = true
+      run = null
+    } else {
       // After a closed run the pen stands at its start (SVG 1.1, section 8.3.3).
-      const current = run ?? (begin(startX, startY), run!)
-      switch (s[0]) {
-        case 'L':
-          current.points.push(v[0]!, v[1]!)
-          break
-        case 'H':
-          current.points.push(v[0]!, y)
-          break
-        case 'V':
-          current.points.push(x, v[0]!)
-          break
-        case 'C':
-          flattenCubic(current.points, x, y, v[0]!, v[1]!, v[2]!, v[3]!, v[4]!, v[5]!, tolerance)
-          break
-        case 'Q': {
-          const [cx, cy, ex, ey] = v as [number, number, number, number]
-          flattenCubic(
-            current.points,
-            x,
-            y,
-            x + (2 / 3) * (cx - x),
-            y + (2 / 3) * (cy - y),
-            ex + (2 / 3) * (cx - ex),
-            ey + (2 / 3) * (cy - ey),
-            ex,
-            ey,
-            tolerance,
-          )
-        }
-      }
-    })
+      run ??= begin(startX, startY)
+      drawOn(run.points, command, v, x, y, tolerance)
+    }
+  })
   return runs
 }
 

@@ -17,7 +17,7 @@ export function parseTransform(text: string | undefined): Affine {
 
 function single(name: string, v: number[]): Affine {
   const n = v.length
-  if (name === 'matrix' && n === 6) return v as unknown as Affine
+  if (name === 'matrix' && n === 6) return [v[0]!, v[1]!, v[2]!, v[3]!, v[4]!, v[5]!]
   if (name === 'translate' && (n === 1 || n === 2)) return translation(v[0]!, v[1] ?? 0)
   if (name === 'scale' && (n === 1 || n === 2)) return scaling(v[0]!, v[1] ?? v[0]!)
   if (name === 'rotate' && (n === 1 || n === 3)) return rotation(v[0]!, v[1] ?? 0, v[2] ?? 0)

@@ -8,7 +8,7 @@ export interface Element {
 }
 
 /** The largest file that is read, bytes. */
-export const MAX_BYTES = 8 * 1024 * 1024
+const MAX_BYTES = 8 * 1024 * 1024
 
 const local = (name: string) => name.slice(name.indexOf(':') + 1)
 

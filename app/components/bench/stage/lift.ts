@@ -49,7 +49,7 @@ export const LIFT_CLASSES = [
   { least: SEATS_MM, colour: '#B47A12', words: '0.5 to 1.5 mm off', pattern: 'lines' },
   { least: 1.5, colour: '#A0331F', words: 'more than 1.5 mm off', pattern: 'cross' },
 ] as const
-export const liftClass = (gap: number) =>
+const liftClass = (gap: number) =>
   LIFT_CLASSES.findLast(c => gap >= c.least && (c.least === 0 || gap > c.least)) ?? LIFT_CLASSES[0]
 
 const patterns = new Map<string, CanvasPattern | string>()

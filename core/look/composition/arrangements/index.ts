@@ -4,10 +4,10 @@ import { MASKS } from './masks'
 import { ORNAMENTS } from './ornaments'
 import type { Starter } from './setting'
 
-export { hand, type Palette, type Setting, type Starter } from './setting'
+export { hand, type Palette, type Starter } from './setting'
 
 /** Arrangements for the brush; every one is a group of strokes that stay editable. */
-export const STARTERS = { ...MASKS, ...ORNAMENTS, ...FRAMES }
+const STARTERS = { ...MASKS, ...ORNAMENTS, ...FRAMES }
 export type StarterId = keyof typeof STARTERS
 export const STARTER_IDS = Object.keys(STARTERS) as StarterId[]
 export const starterOf = (id: StarterId): Starter => STARTERS[id]

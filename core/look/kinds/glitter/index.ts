@@ -37,7 +37,7 @@ function areaRings(step: GlitterStep, lie: Lie, world: World): Ring[] {
 }
 
 /** Where a step's glitter lies on the skin. */
-export function glitterRings(step: GlitterStep, world: World): Ring[] {
+function glitterRings(step: GlitterStep, world: World): Ring[] {
   const { ground } = world
   if (step.area === 'zones')
     return regionOf(

@@ -13,7 +13,7 @@ import { GLITTER_SORTS } from '../flakes'
 export const GLITTER_AREAS = ['patch', 'trail', 'outline', 'zones', 'print'] as const
 
 /** As many handles an area of glitter has at most. */
-export const GLITTER_HANDLES = 12
+const GLITTER_HANDLES = 12
 
 /** Least and most handles of each area. */
 export const AREA_HANDLES = {

@@ -13,7 +13,7 @@ import { lipsSchema, type LipsStep } from './schema'
 const FILM = 1.9
 
 /** The lips of a step as rings on the skin; none on an arm. */
-export function lipsRings({ which }: Pick<LipsStep, 'which'>, { ground }: Pick<World, 'ground'>): Ring[] {
+function lipsRings({ which }: Pick<LipsStep, 'which'>, { ground }: Pick<World, 'ground'>): Ring[] {
   const lips = ground.face && lipRings(ground.face)
   return lips ? (which === 'both' ? [lips.upper, lips.lower] : [lips[which]]) : []
 }

@@ -39,7 +39,7 @@ const load = z.discriminatedUnion(
   { error: 'must be one colour, a split cake or a colour over another' },
 )
 
-export const passSchema = z.strictObject({
+const passSchema = z.strictObject({
   openings,
   load,
   tool: toolSchema,
