@@ -9,8 +9,8 @@ export default defineConfig({
   workers: 2,
   globalSetup: './tests/e2e/setup.ts',
   timeout: 90_000,
-  // Two pages and their servers share two cores. A test that passes only at the second go is told as flaky, by name.
-  retries: 1,
+  // A test that would pass only at the second go fails: it is the test that is wrong, or the page.
+  retries: 0,
   // Two pages share two cores: what takes a second alone may take several.
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

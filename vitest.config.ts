@@ -2,7 +2,6 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const alias = { '#core': fileURLToPath(new URL('./core', import.meta.url)) }
-// The core keeps no state that a test could spoil, so files share the modules they load.
 const project = (name: string) => ({
   resolve: { alias },
   test: {
@@ -10,7 +9,6 @@ const project = (name: string) => ({
     include: [`tests/${name}/**/*.test.ts`],
     environment: 'node',
     testTimeout: 20_000,
-    isolate: false,
   },
 })
 

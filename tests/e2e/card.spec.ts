@@ -112,8 +112,9 @@ test('the skin changes on the face, and with it the picture', async ({ page }) =
   await page.getByRole('switch', { name: 'Eyes closed' }).click()
   await page.keyboard.press('Escape')
   await painted(page)
-  await page.waitForTimeout(1500)
-  expect(difference(before, await page.getByTestId('stage').screenshot())).toBeGreaterThan(0.15)
+  await expect
+    .poll(async () => difference(before, await page.getByTestId('stage').screenshot()))
+    .toBeGreaterThan(0.15)
   await page.getByRole('button', { name: 'Undo' }).click()
   await page
     .getByRole('button', { name: 'Undo' })
@@ -131,8 +132,7 @@ test('guides and rulers go away, inches come, and the view zooms', async ({ page
   const bare = await stage.screenshot()
   expect(difference(shown, bare)).toBeGreaterThan(0.0005)
   await page.getByRole('button', { name: 'Zoom in' }).click()
-  await page.waitForTimeout(600)
-  expect(difference(bare, await stage.screenshot())).toBeGreaterThan(0.2)
+  await expect.poll(async () => difference(bare, await stage.screenshot())).toBeGreaterThan(0.2)
   await page.getByRole('button', { name: 'Zoom out' }).click()
   await page.keyboard.press('?')
   await page.getByRole('switch', { name: 'Show inches instead of mm' }).click()

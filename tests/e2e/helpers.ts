@@ -11,9 +11,15 @@ export async function painted(page: Page): Promise<void> {
   await expect(page.getByTestId('picture-state')).toHaveText('painted', { timeout: 40_000 })
 }
 
+/** Waits until the page has drawn itself anew, twice: what an event changed is seen by then. */
+export const drawn = (page: Page): Promise<void> =>
+  page.evaluate(
+    () => new Promise<void>(resolve => requestAnimationFrame(() => requestAnimationFrame(() => resolve()))),
+  )
+
 export async function saved(page: Page): Promise<void> {
-  // A change that was just made is told to be waiting a moment later.
-  await page.waitForTimeout(250)
+  // A change that was just made is told to be waiting once the page has drawn itself anew.
+  await drawn(page)
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved', { timeout: 10_000 })
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { looks } from '../../../demo/looks'
+import { looks } from '../../looks'
 import { paints } from '../../../demo/paints'
 import { afterFix, findingsOf, type Finding } from '#core/checks'
 import {

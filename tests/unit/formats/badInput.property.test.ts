@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { looks } from '../../../demo/looks'
+import { looks } from '../../looks'
 import { shelf, shelfSvg } from '../../../demo/shelf'
 import { readPalette, sheetDxf } from '#core/formats'
 import { kindOf, groundFor, lookSeconds, parseLook, upgraded, withSteps } from '#core/look'

@@ -1,6 +1,6 @@
 import { SaxesParser } from 'saxes'
 import { describe, expect, it } from 'vitest'
-import { looks } from '../../../demo/looks'
+import { looks } from '../../looks'
 import { escapeXml, lookSvg, sheetFromJson, sheetJson, sheetSvg } from '#core/formats'
 import { polygonArea } from '#core/geometry'
 import { freshLook, freshSheet, kindOf } from '#core/look'
@@ -54,7 +54,8 @@ describe('a look as SVG', () => {
 
 describe('sheets', () => {
   it('come back from JSON to a micrometre', () => {
-    for (const [id, sheet] of sheets) {
+    for (const sheet of sheets.values()) {
+      const { id } = sheet
       const back = sheetFromJson(JSON.parse(JSON.stringify(sheetJson(sheet))))
       expect(back.openings).toHaveLength(sheet.openings.length)
       expect(back.width, id).toBe(sheet.width)

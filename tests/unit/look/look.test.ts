@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { looks } from '../../../demo/looks'
+import { looks } from '../../looks'
 import { bearing } from '#core/geometry'
 import {
   hostsIn,

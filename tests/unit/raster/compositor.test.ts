@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { looks } from '../../../demo/looks'
+import { looks } from '../../looks'
 import { groundFor, withSteps, type Look, type Step, type World } from '#core/look'
 import {
   BareSkinCache,
@@ -11,7 +11,7 @@ import {
 } from '#core/raster'
 import { sheets, world } from '../world'
 
-const moth = looks.find(l => l.id === 'demo-midnight-moth')!
+const moth = looks.find(l => l.name === 'Plain Midnight Moth')!
 const there = (look: Look): World =>
   withSteps({ ...world, stencil: id => sheets.get(id), ground: groundFor(look) }, look.steps)
 const key = (step: Step) => JSON.stringify(step)
@@ -41,9 +41,7 @@ describe('a painting that is kept', () => {
     const last = moth.steps.length - 1
     run(painting, moth.steps)
     painting.whole()
-    const changed = moth.steps.map((s, i) =>
-      i === last && s.kind === 'gem' ? { ...s, size: s.size + 3 } : s,
-    )
+    const changed = moth.steps.map((s, i) => (i === last && 'tilt' in s ? { ...s, tilt: s.tilt + 4 } : s))
     expect(run(painting, changed).map(s => s.id)).toEqual([moth.steps[last]!.id])
     const patch = painting.patch()!
     expect(patch.width * patch.height).toBeLessThan(0.5 * bare.head.grid.width * bare.head.grid.height)

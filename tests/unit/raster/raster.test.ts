@@ -1,6 +1,6 @@
 import { hostsIn } from '#core/look'
 import { describe, expect, it } from 'vitest'
-import { looks } from '../../../demo/looks'
+import { looks } from '../../looks'
 import { ringOf, type Ring } from '#core/geometry'
 import {
   along,

@@ -256,7 +256,8 @@ describe('files of either kind', () => {
   })
 
   it('comes back the same from SVG over DXF, within 0.01 mm', () => {
-    for (const [id, sheet] of sheets) {
+    for (const sheet of sheets.values()) {
+      const { id } = sheet
       const there = readSheetFile(sheetDxf(sheet)).sheet
       const back = readSheetFile(sheetSvg(there, id)).sheet
       expect(back.openings.length, id).toBe(sheet.openings.length)
