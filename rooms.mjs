@@ -1,4 +1,5 @@
-// The rooms of the house and the one order in which they stand: a room may use what stands before it, and nothing that stands behind.
+// The rooms of the house and the one order in which they stand: a room may use what stands before it, and
+// nothing that stands behind.
 // Lint enforces it (eslint.config.mjs), and `npm run rooms` draws it into docs/ARCHITECTURE.md.
 
 /** @typedef {{ path: string, does: string }} Room */

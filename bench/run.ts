@@ -101,7 +101,8 @@ for (const zone of ['forehead', 'right.cheek'] as const) {
   )
 }
 
-// Draping: a sheet of 2,000 openings and 30,000 points, pressed down at another place each time, as nothing of it is kept then.
+// Draping: a sheet of 2,000 openings and 30,000 points, pressed down at another place each time, as nothing
+// of it is kept then.
 const fifteen = Array.from({ length: 2000 }, (_, i) =>
   Float64Array.from({ length: 30 }, (_, k) => {
     const a = (2 * Math.PI * Math.floor(k / 2)) / 15
@@ -175,7 +176,8 @@ for (const look of people)
     '',
   )
 
-// The film engine: a look of 20 steps on a grown face at 4 px/mm, from nothing and after a change to its last step, against filling the same paths with plain alpha.
+// The film engine: a look of 20 steps on a grown face at 4 px/mm, from nothing and after a change to its last
+// step, against filling the same paths with plain alpha.
 const shelfSheets = new Map(drawer.map(d => [d.id, prepared({ ...d, name: d.id, axes: [] })]))
 const names = [
   'scales',
@@ -250,7 +252,8 @@ line(
   'must be under 60 ms',
 )
 
-// Brushwork: a whole menu look with its strokes, gems and glitter, against the same plain fill; and what is told of it.
+// Brushwork: a whole menu look with its strokes, gems and glitter, against the same plain fill; and what is
+// told of it.
 const ember: World = withSteps(
   { ground: groundFor(emberWing), paint: () => undefined, stencil: id => shelfSheets.get(id) },
   emberWing.steps,

@@ -4,7 +4,8 @@ import { LRUCache } from 'lru-cache'
 const MOST = 4096
 
 /**
- * Results that are kept so that they need not be worked out again: bounded, and owned by whoever hands it in. The core itself keeps nothing.
+ * Results that are kept so that they need not be worked out again: bounded, and owned by whoever hands it in.
+ * The core itself keeps nothing.
  * A key is text, or the object that a result belongs to; no two kinds of results share a key.
  */
 export class Memo {

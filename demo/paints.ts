@@ -9,7 +9,10 @@ import {
   type Strip,
 } from '../core/paint'
 
-/** Hiding power of a finish where nothing else is said: whites and earths hide best, neons least (common practice). */
+/**
+ * Hiding power of a finish where nothing else is said: whites and earths hide best, neons least (common
+ * practice).
+ */
 const HIDING: Record<Finish, number> = { matte: 0.965, pearl: 0.86, metallic: 0.94, neon: 0.72 }
 
 /** A swatch is dabbed thinner than a maker's drawdown, so it hides less than that (common practice). */

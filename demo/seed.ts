@@ -7,7 +7,10 @@ import { looks } from './looks'
 import { paints } from './paints'
 import { shelf, shelfSvg } from './shelf'
 
-/** Puts what is missing of the demo into the database; what is there, changed or deleted by its user stays as it is. */
+/**
+ * Puts what is missing of the demo into the database; what is there, changed or deleted by its user stays as
+ * it is.
+ */
 export function seed(file?: string): { stencils: number; paints: number; looks: number } {
   const db = openDb(file)
   const at = new Date().toISOString()

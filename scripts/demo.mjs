@@ -1,4 +1,5 @@
-// Installs, builds, seeds and starts the demo at http://127.0.0.1:4600. A second run keeps what the user made.
+// Installs, builds, seeds and starts the demo at http://127.0.0.1:4600. A second run keeps what the user
+// made.
 import { spawn } from 'node:child_process'
 import { buildApp, installPackages, root, run } from './ready.mjs'
 

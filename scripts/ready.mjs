@@ -19,7 +19,8 @@ export function installPackages() {
     .digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   console.log('Installing packages (first run only) ...')
-  // Not "npm ci": npm 11 leaves packages of other platforms out of the lock file and then refuses it for lacking them.
+  // Not "npm ci": npm 11 leaves packages of other platforms out of the lock file and then refuses it for
+  // lacking them.
   run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'])
   writeFileSync(stamp, lock)
 }

@@ -1,4 +1,5 @@
-// Draws the rooms of the house and the arrows between them, as they are in the code, into docs/ARCHITECTURE.md.
+// Draws the rooms of the house and the arrows between them, as they are in the code, into
+// docs/ARCHITECTURE.md.
 // With --check it only says whether the drawing is up to date.
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, normalize } from 'node:path'

@@ -60,7 +60,9 @@ const sheet = (
   more: Partial<SheetStep> = {},
 ): SheetStep => ({ ...freshSheet(id, label, stencil, at, ref('gull')), passes, ...more })
 
-/** A stencil step that dabs only the openings which land where `keep` says, as a painter does with a texture. */
+/**
+ * A stencil step that dabs only the openings which land where `keep` says, as a painter does with a texture.
+ */
 function patch(
   id: string,
   label: string,
@@ -114,7 +116,10 @@ const worn = (made: Look, age: number, canvas: Canvas): Look => movedTo(made, ca
 const FOREARM: ArmCanvas = { kind: 'arm', part: 'forearm', side: 'right', measures: null }
 const arm = groundOf(FOREARM, 16)
 
-/** The outline of a mask over brows and eyes, right half, from the middle of the forehead round to the bridge of the nose. */
+/**
+ * The outline of a mask over brows and eyes, right half, from the middle of the forehead round to the bridge
+ * of the nose.
+ */
 const MASK: Point[] = [
   [0, -34],
   [18, -37],
@@ -142,7 +147,9 @@ const BROW_FAN: Point[] = [
   [5, 3],
 ]
 
-/** A heart-shaped face, as an owl has: two rounds that meet between the brows, down to a point at the mouth. */
+/**
+ * A heart-shaped face, as an owl has: two rounds that meet between the brows, down to a point at the mouth.
+ */
 const OWL: Point[] = [
   [0, -20],
   [10, -34],

@@ -11,7 +11,9 @@ async function saveAsOwn(mine: Look): Promise<void> {
 export function useConflict() {
   const session = useSession()
   const drawer = useDrawer()
-  /** Goes on with this page's version, or with the newer one (this page's is then saved as a look of its own). */
+  /**
+   * Goes on with this page's version, or with the newer one (this page's is then saved as a look of its own).
+   */
   async function settle(choice: 'mine' | 'theirs'): Promise<void> {
     if (choice === 'mine') return session.saver!.keepMine()
     await saveAsOwn(session.look!)

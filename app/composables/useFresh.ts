@@ -18,7 +18,10 @@ export function useFresh() {
       ? { ...step, twin: { ...NO_TWIN, rule: settings.twinRule(scene.ground), own: null } }
       : step
   }
-  /** What a line goes around: the selected step, else the last one that prints; null with a sentence when there is none. */
+  /**
+   * What a line goes around: the selected step, else the last one that prints; null with a sentence when
+   * there is none.
+   */
   function sourceFor(what: string): Extract<Source, { use: 'step' }> | null {
     const { step } = selection
     const own = step && !isSparkle(step) ? step : null

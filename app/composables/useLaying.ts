@@ -3,7 +3,9 @@ import { tenth, tenthPoint, type Point } from '#core/geometry'
 import { aimedTilt, freshSheet, ofKind, usualHeading, type PaintRef, type SheetStep } from '#core/look'
 import type { Placement } from '#core/skin'
 
-/** The paint of the last pass of the look, for the next sheet; null when it is a split cake or there is none. */
+/**
+ * The paint of the last pass of the look, for the next sheet; null when it is a split cake or there is none.
+ */
 function lastPaint(sheets: readonly SheetStep[]): PaintRef | null {
   const load = sheets.at(-1)?.passes.at(-1)?.load
   if (!load || load.kind === 'cake') return null

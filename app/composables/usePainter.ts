@@ -21,7 +21,8 @@ export function usePainter() {
   const drawer = useDrawer()
   const kit = useKit()
   /**
-   * Tells the worker what is new; done once it has heard everything, whoever told it. Jobs wait for the same word, so that they reach the worker in the
+   * Tells the worker what is new; done once it has heard everything, whoever told it. Jobs wait for the same
+   * word, so that they reach the worker in the
    * order in which they were asked for: an older look never comes after a newer one.
    */
   function tell(): Promise<void> {
@@ -62,7 +63,8 @@ export function usePainter() {
 }
 
 /**
- * Runs an asynchronous job for the newest input only: while one runs, later calls replace each other, and only the last of them runs next.
+ * Runs an asynchronous job for the newest input only: while one runs, later calls replace each other, and
+ * only the last of them runs next.
  */
 export function newestOnly<A extends unknown[]>(job: (...args: A) => Promise<void>): (...args: A) => void {
   let running = false,

@@ -20,7 +20,8 @@ export function usePlacing() {
   const notices = useNotices()
 
   /**
-   * Changes where the selected sheet lies, or its unlinked twin when that is held. A sheet moved by hand is let go of its register;
+   * Changes where the selected sheet lies, or its unlinked twin when that is held. A sheet moved by hand is
+   * let go of its register;
    * a place off the skin is refused with a sentence.
    */
   function place(label: string, recipe: (place: Place) => void, merge: string | null = null): void {

@@ -12,10 +12,16 @@ const worker = (): Remote<Sheets> =>
 let known = '',
   heard: Promise<void> = Promise.resolve()
 
-/** Reading, measuring, mending and fitting of sheets, off the page's thread. The worker is handed plain data only. */
+/**
+ * Reading, measuring, mending and fitting of sheets, off the page's thread. The worker is handed plain data
+ * only.
+ */
 export function useSheetWorker() {
   const drawer = useDrawer()
-  /** Tells the worker of every sheet of the drawer, when something of them has changed; done once the worker has heard it, whoever told it. */
+  /**
+   * Tells the worker of every sheet of the drawer, when something of them has changed; done once the worker
+   * has heard it, whoever told it.
+   */
   async function knowDrawer(): Promise<void> {
     await drawer.ensure(drawer.list.map(s => s.id))
     const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))

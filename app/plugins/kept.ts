@@ -1,5 +1,6 @@
 /**
- * `v-kept="value"` shows a value in a field and leaves the field alone while somebody types in it: a plain `:value` is put back at every update of the
+ * `v-kept="value"` shows a value in a field and leaves the field alone while somebody types in it: a plain
+ * `:value` is put back at every update of the
  * component, and what was typed is lost when anything else on the page changes.
  */
 export default defineNuxtPlugin(({ vueApp }) => {

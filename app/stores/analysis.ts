@@ -5,7 +5,10 @@ import type { Outcome } from '~/workers/painter'
 import { useScene } from './scene'
 import { useSession } from './session'
 
-/** What the worker has found of the look: how steps show, what there is to say, what comes of them; and of which look that was. */
+/**
+ * What the worker has found of the look: how steps show, what there is to say, what comes of them; and of
+ * which look that was.
+ */
 export const useAnalysis = defineStore('analysis', () => {
   const session = useSession()
   const scene = useScene()
@@ -16,7 +19,10 @@ export const useAnalysis = defineStore('analysis', () => {
   /** Seconds to wait before each step. */
   const waits = shallowRef<ReadonlyMap<string, number>>(new Map())
   const paintUse = shallowRef<readonly PaintUse[]>([])
-  /** The look whose picture is complete, and the one of which everything was checked: what is told of any other is of before. */
+  /**
+   * The look whose picture is complete, and the one of which everything was checked: what is told of any
+   * other is of before.
+   */
   const seen = shallowRef<Look | null>(null)
   const checked = shallowRef<Look | null>(null)
   const checking = computed(() => session.look === null || checked.value !== session.look)

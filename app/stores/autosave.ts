@@ -25,7 +25,8 @@ const REST_MS = 500
 const RETRY_MS = 5000
 
 /**
- * Saves every change by itself, each over the version that it was made from. A change waits on this device until the server has it;
+ * Saves every change by itself, each over the version that it was made from. A change waits on this device
+ * until the server has it;
  * a refused one (409) is kept with the newer version beside it until the painter has chosen.
  */
 export class Autosave {
@@ -98,7 +99,10 @@ export class Autosave {
     }
   }
 
-  /** Settles a conflict in favour of what is on this page: it is saved over the newer version, which stays among the revisions. */
+  /**
+   * Settles a conflict in favour of what is on this page: it is saved over the newer version, which stays
+   * among the revisions.
+   */
   async keepMine(): Promise<void> {
     this.settle()
     await this.flush()

@@ -33,7 +33,9 @@ export interface AroundSheet {
   readonly openings: readonly number[] | null
 }
 
-/** Choosing the openings that a line goes around: only what is printed can be; none chosen means all of it. */
+/**
+ * Choosing the openings that a line goes around: only what is printed can be; none chosen means all of it.
+ */
 const choosingAround = ({ step, openings }: AroundSheet, { world }: Scene): Choosing => ({
   step,
   words: 'openings to outline',

@@ -62,7 +62,8 @@ export const useDrawer = defineStore('drawer', () => {
 
   const send = inQueue()
   /**
-   * Changes what is noted of a sheet. It is shown at once, so that a second change in quick succession builds on the first, and sent one after the other;
+   * Changes what is noted of a sheet. It is shown at once, so that a second change in quick succession builds
+   * on the first, and sent one after the other;
    * when the server refuses, what it has is shown again and the error is passed on.
    */
   async function change(id: string, notes: Partial<StencilNotes>): Promise<void> {

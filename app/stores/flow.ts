@@ -6,7 +6,10 @@ import { useScene } from './scene'
 import { useSelection } from './selection'
 import { useSession } from './session'
 
-/** How the look hangs together: its flow to the focal point, its empty patches and its balance, while that is shown. */
+/**
+ * How the look hangs together: its flow to the focal point, its empty patches and its balance, while that is
+ * shown.
+ */
 export const useFlow = defineStore('flow', () => {
   const session = useSession()
   const selection = useSelection()
@@ -27,7 +30,10 @@ export const useFlow = defineStore('flow', () => {
     return [...new Set(off.map(e => e.stepId))]
   })
   const moveFocus = (at: Point) => void session.edit('move the focal point', focusAt(at))
-  /** Lets the sizes of what is selected, or of all brushwork, fall from the farthest to the nearest of the focal point. */
+  /**
+   * Lets the sizes of what is selected, or of all brushwork, fall from the farthest to the nearest of the
+   * focal point.
+   */
   const cascade = () => {
     const steps = selection.steps.length > 1 ? selection.steps : session.look!.steps
     session.edit('sizes fall', cascadeOf(steps, scene.world))

@@ -15,7 +15,10 @@ interface Entry {
 /** Edits of the same kind that follow within this time are undone together, ms. */
 const MERGE_MS = 900
 
-/** Undo and redo of an immutable document by patches, without limit. What enters the document is plain data and has been checked. */
+/**
+ * Undo and redo of an immutable document by patches, without limit. What enters the document is plain data
+ * and has been checked.
+ */
 export class History<T extends object> {
   private done: Entry[] = []
   private undone: Entry[] = []
@@ -43,7 +46,8 @@ export class History<T extends object> {
   }
 
   /**
-   * Changes the document; returns whether anything changed. Edits with the same `merge` key in quick succession become one.
+   * Changes the document; returns whether anything changed. Edits with the same `merge` key in quick
+   * succession become one.
    * Throws Refused, with the document as it was, when something would be wrong with the new one.
    */
   edit(

@@ -17,7 +17,10 @@ import { useSelection } from './selection'
 import { useSession } from './session'
 import { useSettings } from './settings'
 
-/** What the look on the bench is read against: what it is painted on, the sheets, the kit, and how the selected sheet seats. */
+/**
+ * What the look on the bench is read against: what it is painted on, the sheets, the kit, and how the
+ * selected sheet seats.
+ */
 export const useScene = defineStore('scene', () => {
   const session = useSession()
   const selection = useSelection()

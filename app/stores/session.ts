@@ -24,7 +24,10 @@ function problemOf(next: Look): string | null {
   return read.ok ? null : read.errors[0]!
 }
 
-/** What every change of a look ends with: sheets in register go where their hosts went, and glitter follows its wet paint. */
+/**
+ * What every change of a look ends with: sheets in register go where their hosts went, and glitter follows
+ * its wet paint.
+ */
 const tidied =
   (command: Command): Command =>
   draft => {
@@ -103,7 +106,10 @@ export const useSession = defineStore('session', () => {
     history = null
   }
 
-  /** Changes the look, as one step of undo; an edit that cannot be is refused with a sentence. Returns whether the look is another now. */
+  /**
+   * Changes the look, as one step of undo; an edit that cannot be is refused with a sentence. Returns whether
+   * the look is another now.
+   */
   function edit(label: string, command: Command, merge: string | null = null): boolean {
     const changed = orRefused(notices, () => history?.edit(label, tidied(command), merge) ?? false)
     if (changed) take()

@@ -9,7 +9,8 @@ const isPlain = (value: object): boolean => {
 }
 
 /**
- * A value as plain data: no reactive wrapper, no function, nothing that a message to a worker could not carry. Parts that are plain already stay
+ * A value as plain data: no reactive wrapper, no function, nothing that a message to a worker could not
+ * carry. Parts that are plain already stay
  * the same objects; what is given back is frozen. Typed arrays pass as they are.
  * Throws TypeError for what is no data, such as a function or an object of a class.
  */

@@ -1,6 +1,9 @@
 import type { Paint } from '#core/paint'
 
-/** What a paint looks like in its pan, as a CSS background: one colour, or a split cake's strips by their widths. */
+/**
+ * What a paint looks like in its pan, as a CSS background: one colour, or a split cake's strips by their
+ * widths.
+ */
 export function swatchOf({ colour, strips }: Pick<Paint, 'colour'> & Partial<Pick<Paint, 'strips'>>): string {
   if (!strips?.length) return colour
   const total = strips.reduce((sum, s) => sum + s.width, 0)

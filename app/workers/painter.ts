@@ -96,7 +96,10 @@ function outcomeOf(step: Step, world: World): Outcome | null {
   return { stepId: step.id, passes, marks }
 }
 
-/** Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each step, and what it takes of each paint. */
+/**
+ * Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each
+ * step, and what it takes of each paint.
+ */
 export interface Told {
   readonly findings: Finding[]
   readonly outcomes: Outcome[]
@@ -156,7 +159,10 @@ const painter = {
     const picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
     return transfer(picture, [picture.rgba.buffer])
   },
-  /** What there is to say of a look, and what comes of its steps. How steps show is taken from the stage's picture where it has them. */
+  /**
+   * What there is to say of a look, and what comes of its steps. How steps show is taken from the stage's
+   * picture where it has them.
+   */
   findings(look: Look, today: string): Told {
     const world = worldOf(look)
     return {
@@ -166,7 +172,9 @@ const painter = {
       outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []),
     }
   },
-  /** How a look hangs together: its flow to the focal point, its empty patches, and how left and right weigh. */
+  /**
+   * How a look hangs together: its flow to the focal point, its empty patches, and how left and right weigh.
+   */
   composition(look: Look): Composition {
     const world = worldOf(look)
     const bare = bares.of(look, world.ground, 1)

@@ -52,7 +52,10 @@ const sheets = {
   ): Analysis => analyse(sheet, below, (words, done) => onProgress(words, done)),
   joins: (sheet: SheetGeometry, islands: Island[], width: number): Join[] =>
     proposedJoins(sheet, islands, width),
-  /** The mended sheet with its new analysis. Bridges and slots are measured again after each other, as one changes the other. */
+  /**
+   * The mended sheet with its new analysis. Bridges and slots are measured again after each other, as one
+   * changes the other.
+   */
   mend(sheet: SheetGeometry, { joins, bridge, slot }: Mending): { sheet: SheetGeometry; analysis: Analysis } {
     let next = withJoins(sheet, joins)
     if (slot !== null) next = withWiderSlots(next, analyse(next).slots, slot)

@@ -1,7 +1,10 @@
 import { kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
 import { IncrementalCompositor, type BareSkinCache } from '#core/raster'
 
-/** A part of a picture that changed, with the number of the picture that it belongs to and the size of the whole; `fresh` when the part is the whole. */
+/**
+ * A part of a picture that changed, with the number of the picture that it belongs to and the size of the
+ * whole; `fresh` when the part is the whole.
+ */
 export interface Update {
   readonly patch: {
     i0: number
@@ -17,7 +20,10 @@ export interface Update {
   readonly shows: Shows[]
 }
 
-/** What is wished for: the first steps of a look at some px/mm, and the number of the picture that the page has; null when it has none. */
+/**
+ * What is wished for: the first steps of a look at some px/mm, and the number of the picture that the page
+ * has; null when it has none.
+ */
 export interface Wish {
   readonly look: Look
   readonly world: World
@@ -27,7 +33,8 @@ export interface Wish {
 }
 
 /**
- * The picture of the stage, kept so that only what changes is painted anew. Every picture has a number; a patch goes out only to a page that has the
+ * The picture of the stage, kept so that only what changes is painted anew. Every picture has a number; a
+ * patch goes out only to a page that has the
  * very picture it belongs to, since one may be given up before the page saw anything of it.
  */
 export class StagePicture {
@@ -52,7 +59,8 @@ export class StagePicture {
   }
 
   /**
-   * Brings the picture to a look: only from the changed step upward, and only where something changed. Null when a newer wish came meanwhile.
+   * Brings the picture to a look: only from the changed step upward, and only where something changed. Null
+   * when a newer wish came meanwhile.
    * @param keyOf what a step's print depends on, as text
    */
   async update(
@@ -97,7 +105,8 @@ function hostsOf(step: Step, steps: readonly Step[]): readonly Step[] {
 }
 
 /**
- * What a step's print depends on, as text: its own fields, what it goes around, its sheet, what lies beneath, and the kit.
+ * What a step's print depends on, as text: its own fields, what it goes around, its sheet, what lies beneath,
+ * and the kit.
  * @param versionOf the number of times that a sheet was told
  */
 export const keyIn =

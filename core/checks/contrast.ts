@@ -30,7 +30,10 @@ const hue = (c: LinearRgb) => {
   return { angle: (Math.atan2(b, a) * 180) / Math.PI, chroma: Math.hypot(a, b) }
 }
 
-/** Other paints of the kit that show better over a colour: of the same hue family first, then by how well they show. */
+/**
+ * Other paints of the kit that show better over a colour: of the same hue family first, then by how well they
+ * show.
+ */
 export function betterPaints(
   kit: readonly Paint[],
   beneath: LinearRgb,
@@ -103,7 +106,9 @@ export const contrast = ofSheets(at => {
   ]
 })
 
-/** A line around the print makes it readable: dark or light, whichever stands out more from what lies beneath. */
+/**
+ * A line around the print makes it readable: dark or light, whichever stands out more from what lies beneath.
+ */
 function outlined(at: SheetCase, shows: Shows) {
   const { step, look, index } = at
   const kit = usable(at)
@@ -152,7 +157,10 @@ export const lineContrast: Check = at => {
   ]
 }
 
-/** A sheer light paint over a dark ground comes out grey: white under it, through the same openings, keeps it bright. */
+/**
+ * A sheer light paint over a dark ground comes out grey: white under it, through the same openings, keeps it
+ * bright.
+ */
 function underBase(at: SheetCase, shows: Shows) {
   const { step, world } = at
   const kit = usable(at)

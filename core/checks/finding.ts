@@ -20,7 +20,8 @@ import type { Regions } from './regions'
 export type Level = 'stop' | 'care' | 'tip'
 
 /**
- * A change that one press makes: fields of the step set anew, by their path, steps that come right after it, and where the step goes: out of the
+ * A change that one press makes: fields of the step set anew, by their path, steps that come right after it,
+ * and where the step goes: out of the
  * look, or behind another.
  */
 export interface Fix {
@@ -33,7 +34,10 @@ export interface Fix {
 /** Takes the step out of the look. */
 export const LEAVE_OUT: Fix = { words: 'Take this step out', sets: [], goes: 'out' }
 
-/** Something that a painter would want to know of a step before painting it; of the whole sitting when it names no step. */
+/**
+ * Something that a painter would want to know of a step before painting it; of the whole sitting when it
+ * names no step.
+ */
 export interface Finding {
   readonly check: string
   readonly stepId: string | null

@@ -16,7 +16,10 @@ import { LEAVE_OUT, type Fix } from './finding'
 import { openingsOn, withoutOpenings } from './openingsOff'
 import { narrowed, shiftedFrom } from './shiftOff'
 
-/** What a step should keep off: the region, how it is called, its middle, and how much of it may still be touched, mm2. */
+/**
+ * What a step should keep off: the region, how it is called, its middle, and how much of it may still be
+ * touched, mm2.
+ */
 export interface Place {
   readonly region: readonly Polygon[]
   readonly named: string
@@ -32,7 +35,10 @@ const PARTS: readonly ZoneId[] = FACE_ZONES.filter(
 /** Less of a zone than this over a place is the edge that both share, mm2 (common practice). */
 const SHARED_EDGE = 6
 
-/** The zones of a step that stay clear of a region; the whole face is taken as its parts, an eye as what lies around it. */
+/**
+ * The zones of a step that stay clear of a region; the whole face is taken as its parts, an eye as what lies
+ * around it.
+ */
 function zonesClear(
   step: Extract<Step, { zones: ZoneId[] }>,
   region: readonly Polygon[],
@@ -96,7 +102,8 @@ const WAYS: Readonly<Record<KeepOffWay, KeepOff>> = {
 }
 
 /**
- * The smallest change after which a step keeps off a place, as what it is: openings left out, other zones, its outline drawn round, shifted, narrower;
+ * The smallest change after which a step keeps off a place, as what it is: openings left out, other zones,
+ * its outline drawn round, shifted, narrower;
  * taken out only when nothing else does.
  */
 export function keptOff(step: Step, place: Place, world: World): Fix {

@@ -18,7 +18,10 @@ function delicate({ step, cover, regions }: Pick<Case, 'step' | 'cover' | 'regio
   }
 }
 
-/** Paints of the kit that may be used where a step lies: by their labels, and not past their day. Fixes propose none but these. */
+/**
+ * Paints of the kit that may be used where a step lies: by their labels, and not past their day. Fixes
+ * propose none but these.
+ */
 export function usable(at: Case): Paint[] {
   const { eyes, lips } = delicate(at)
   return at.kit.filter(p => allowed(p, at, eyes, lips))
@@ -41,11 +44,17 @@ function nearest(at: Case, { ref, path }: KitPlace): Fix | null {
 /** The paint of a place with every paint in it; the strips are those that the kit's cake has now. */
 const partsIn = ({ paint }: KitPlace, kit: readonly Paint[]): Paint[] => (paint ? partsOf(paint, kit) : [])
 
-/** Which of the paints in a place is the trouble: "its strip Flare Pink", or nothing when the paint itself is named. */
+/**
+ * Which of the paints in a place is the trouble: "its strip Flare Pink", or nothing when the paint itself is
+ * named.
+ */
 const which = (part: Paint, { ref }: KitPlace): string =>
   part.id === ref.id ? part.name : `${ref.name}, for its strip ${part.name},`
 
-/** Paints that the label does not allow near eyes or on lips; a split cake is only as safe as each of its strips. */
+/**
+ * Paints that the label does not allow near eyes or on lips; a split cake is only as safe as each of its
+ * strips.
+ */
 export const safe: Check = at => {
   const { step, world, kit, regions } = at
   const { eyes, lips } = delicate(at)

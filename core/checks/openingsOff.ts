@@ -13,7 +13,9 @@ import {
 import type { Stencil } from '../stencil'
 import type { Fix } from './finding'
 
-/** The openings of a step, as the step numbers them, that lie over a region, on its own side or its twin's. */
+/**
+ * The openings of a step, as the step numbers them, that lie over a region, on its own side or its twin's.
+ */
 export function openingsOn(
   step: SheetStep,
   sheet: Stencil,

@@ -4,7 +4,10 @@ import type { Ground, ZoneId } from '../skin'
 /** Chunky glitter, glue and gems keep this far from an eye, mm (common practice). */
 export const EYE_CLEARANCE = 8
 
-/** The places of a face about which there are cautions, as regions of the skin (mm); all empty on an arm and on paper. */
+/**
+ * The places of a face about which there are cautions, as regions of the skin (mm); all empty on an arm and
+ * on paper.
+ */
 export interface Regions {
   /** The openings of both eyes, also where the lids are down over them. */
   readonly eyes: readonly Polygon[]

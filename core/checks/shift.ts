@@ -15,7 +15,8 @@ import type { Case, Fix } from './finding'
 const COARSE = 250
 
 /**
- * The least shift after which a sheet follows the skin under the fingers: up, down, toward the middle or away from it; up and down only on the midline.
+ * The least shift after which a sheet follows the skin under the fingers: up, down, toward the middle or away
+ * from it; up and down only on the midline.
  * @param may whether it may lie there
  * @returns null when it follows nowhere within 12 mm, or when its place is not free
  */
@@ -59,7 +60,10 @@ export function seatedNear(
   return null
 }
 
-/** Puts a step behind the next ones, when these take long enough for what lies beneath to dry, and do not touch it. */
+/**
+ * Puts a step behind the next ones, when these take long enough for what lies beneath to dry, and do not
+ * touch it.
+ */
 export function drawnLater({ look, step, index, world, under }: Case): Fix | null {
   const own = kindOf(step).boxes(step, world)
   let seconds = 0

@@ -9,7 +9,10 @@ const BY = 2
 /** A step whose middle is nearer to the midline than this is meant to stand on it, mm. */
 const ON_MIDLINE = 1
 
-/** Ways in which a step may go from a place: straight away from it; what stands on the midline only up or down, so that it stays on it. */
+/**
+ * Ways in which a step may go from a place: straight away from it; what stands on the midline only up or
+ * down, so that it stays on it.
+ */
 function waysFrom([x, y]: Point, from: Point): Point[] {
   if (Math.abs(x) < ON_MIDLINE)
     return y < from[1]
@@ -54,7 +57,10 @@ export function shiftedFrom<S extends MarkStep>(
 /** Shares of its pressure, or of its width, to which a stroke is narrowed before it is given up. */
 const NARROWER = [0.7, 0.45, 0.25]
 
-/** A stroke drawn more narrowly, and where that is not enough a little off as well: it stays the stroke that it is. */
+/**
+ * A stroke drawn more narrowly, and where that is not enough a little off as well: it stays the stroke that
+ * it is.
+ */
 export function narrowed(
   step: LineStep,
   from: Point,

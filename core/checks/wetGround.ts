@@ -16,7 +16,10 @@ export const wetGround = ofSheets(({ step, under }) =>
       ],
 )
 
-/** A brush takes up a wet base and carries it along its line; what other strokes leave is too little to matter. */
+/**
+ * A brush takes up a wet base and carries it along its line; what other strokes leave is too little to
+ * matter.
+ */
 export const wetLine: Check = at => {
   const { step, under } = at
   return !kindOf(step).cautions.takesUpBase || under.state !== 'wet' || !under.by || !isBase(under.by)

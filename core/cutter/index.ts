@@ -24,7 +24,10 @@ export interface CutReport {
   readonly close: { at: Point; gap: number }[]
 }
 
-/** The order of cuts: the nearest opening next, the sheet's edge last, so that the sheet stays flat while it is cut. */
+/**
+ * The order of cuts: the nearest opening next, the sheet's edge last, so that the sheet stays flat while it
+ * is cut.
+ */
 function cutOrder(sheet: SheetGeometry): Ring[] {
   const left = sheet.openings.flatMap(o => [...o.holes, o.outer])
   const order: Ring[] = []

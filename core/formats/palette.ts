@@ -16,7 +16,10 @@ export function gplOf(title: string, swatches: readonly Swatch[]): string {
   return ['GIMP Palette', `Name: ${title.replace(/[\r\n]/g, ' ')}`, 'Columns: 6', '#', ...rows, ''].join('\n')
 }
 
-/** Colours as CSV with a head line; a name that a spreadsheet would take for a formula is quoted like any other text. */
+/**
+ * Colours as CSV with a head line; a name that a spreadsheet would take for a formula is quoted like any
+ * other text.
+ */
 export const csvOf = (swatches: readonly Swatch[]): string =>
   Papa.unparse(
     { fields: ['name', 'colour'], data: swatches.map(s => [s.name, s.colour]) },

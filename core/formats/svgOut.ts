@@ -40,7 +40,8 @@ const colourOf = ({ particles, paints }: Print): string =>
   hexOf(particles?.kind === 'flakes' ? particles.colour : masstone(paints[0]!.optics))
 
 /**
- * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a group of their own.
+ * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a
+ * group of their own.
  * Where a stroke crosses itself it stays filled: holes run the other way round and nothing else makes one.
  * A film of several colours gets its first one; films are drawn flat, with their opacity.
  * @param box the part of the picture plane to show, mm

@@ -79,7 +79,9 @@ const pathsOf = (polygons: Iterable<Polygon>): Paths64 => {
 export const simplified = (ring: Ring, off: number): Ring =>
   toRing(simplifyPaths([toPath(ring)], off * GRID, true)[0]!)
 
-/** The region that some rings enclose under a fill rule, as separate polygons with holes. Coordinates in mm. */
+/**
+ * The region that some rings enclose under a fill rule, as separate polygons with holes. Coordinates in mm.
+ */
 export function regionOf(rings: Iterable<Ring>, rule: Rule): Polygon[] {
   return combine(ClipType.Union, Array.from(rings, toPath), [], RULE[rule])
 }
@@ -96,7 +98,9 @@ export const difference = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[
 export const intersection = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[] =>
   combine(ClipType.Intersection, pathsOf(a), pathsOf(b), FillRule.NonZero)
 
-/** The polygons grown (delta > 0) or shrunk (delta < 0) by `delta` mm, with round corners true to 0.005 mm. */
+/**
+ * The polygons grown (delta > 0) or shrunk (delta < 0) by `delta` mm, with round corners true to 0.005 mm.
+ */
 export function offset(polygons: Iterable<Polygon>, delta: number): Polygon[] {
   const grown = inflatePaths(
     pathsOf(polygons),

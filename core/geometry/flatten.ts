@@ -4,7 +4,8 @@ export const FLATTEN_MM = 0.02
 /**
  * Appends a cubic Bezier to a flat list, without its start point.
  * Even steps in t, as many as keep the chord error under `tolerance`: n = sqrt(sqrt(dd) / (8 tol) * 6 ...),
- * the bound of Wang for a cubic (Farin, Curves and Surfaces for CAGD), error <= (1/8) max|second derivative| / n^2.
+ * the bound of Wang for a cubic (Farin, Curves and Surfaces for CAGD), error <= (1/8) max|second derivative|
+ * / n^2.
  */
 export function flattenCubic(
   out: number[],
@@ -60,7 +61,8 @@ export function ellipsePoints(
 }
 
 /**
- * A smooth closed outline through handles that may lie at any distance from one another: at each it runs as the way from the one before to the one after,
+ * A smooth closed outline through handles that may lie at any distance from one another: at each it runs as
+ * the way from the one before to the one after,
  * and never swings out further than a third of the span, so that no loop comes of uneven spacing.
  * @param steps pieces a span
  */
@@ -93,7 +95,8 @@ export function outlineThrough(points: readonly (readonly [number, number])[], s
 }
 
 /**
- * Appends a smooth closed or open Catmull-Rom curve through points, as flat points with `steps` pieces a span.
+ * Appends a smooth closed or open Catmull-Rom curve through points, as flat points with `steps` pieces a
+ * span.
  * Centripetal knots are not needed for the evenly spaced outlines drawn here.
  */
 export function smoothThrough(

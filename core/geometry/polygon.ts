@@ -59,7 +59,10 @@ export function centroidOf(polygons: Iterable<Polygon>): Point {
   return area > 0 ? [x / area, y / area] : [0, 0]
 }
 
-/** How far the edges of one region stay from those of another, mm; infinite when either has none. Regions that overlap are not told apart. */
+/**
+ * How far the edges of one region stay from those of another, mm; infinite when either has none. Regions that
+ * overlap are not told apart.
+ */
 export function distanceBetween(a: readonly Polygon[], b: readonly Polygon[]): number {
   const p = ringsOf(a)
   const q = ringsOf(b)

@@ -24,7 +24,8 @@ export function movedBack({ turn, shift }: Rigid, [x, y]: Point): Point {
 }
 
 /**
- * The turn and shift that bring some points nearest to others, pair by pair, by least squares (Kabsch 1976, Acta Cryst A32:922, in the plane).
+ * The turn and shift that bring some points nearest to others, pair by pair, by least squares (Kabsch 1976,
+ * Acta Cryst A32:922, in the plane).
  * @returns the map, with the root mean square distance that is left, mm; throws RangeError without pairs
  */
 export function rigidFit(

@@ -103,7 +103,10 @@ export function reversed(ring: Ring): Ring {
   return out
 }
 
-/** The rings of one print so that the largest runs clockwise (y down): a mirror image turns them all, and would cancel what it overlaps. */
+/**
+ * The rings of one print so that the largest runs clockwise (y down): a mirror image turns them all, and
+ * would cancel what it overlaps.
+ */
 export function clockwise(rings: readonly Ring[]): readonly Ring[] {
   const largest = rings.reduce(
     (best, r) => (Math.abs(signedArea(r)) > Math.abs(best) ? signedArea(r) : best),

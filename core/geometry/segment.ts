@@ -4,7 +4,9 @@ export function shareAlong(px: number, py: number, ax: number, ay: number, bx: n
   return t < 0 ? 0 : t > 1 ? 1 : t
 }
 
-/** The same along the whole line through both: below 0 before a, above 1 past b; 0 when they are one point. */
+/**
+ * The same along the whole line through both: below 0 before a, above 1 past b; 0 when they are one point.
+ */
 export function shareOnLine(px: number, py: number, ax: number, ay: number, bx: number, by: number): number {
   const dx = bx - ax
   const dy = by - ay

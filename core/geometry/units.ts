@@ -29,7 +29,8 @@ const LENGTH = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*([a-z%]*)\s*$/i
 
 /**
  * Splits a length such as `12.5mm` into its number and its unit.
- * @returns `{ value, unit }` with the unit in lower case ('' when there is none), or null when it is no length.
+ * @returns `{ value, unit }` with the unit in lower case ('' when there is none), or null when it is no
+ *   length.
  */
 export function splitLength(text: string): { value: number; unit: string } | null {
   const m = LENGTH.exec(text)

@@ -1,6 +1,9 @@
 import type { FilmState, Wetness } from '../paint'
 
-/** Seconds until a film may be worked over, at 23 C and half humidity (common practice, replaced by logged times). */
+/**
+ * Seconds until a film may be worked over, at 23 C and half humidity (common practice, replaced by logged
+ * times).
+ */
 const DRYING = { chalky: 12, tacky: 20, damp: 45, runny: 120, base: 60 } as const
 
 /** Drying time of a film, s: a base by sponge or brush takes longer than a stencil's print. */

@@ -19,14 +19,20 @@ export const HANDS = {
 /** How fast a brush is drawn, mm/s (common practice). */
 const BRUSH_SPEED = 60
 
-/** Seconds and loads for some pulls of a brush: their lengths in mm, how much line a load gives, and lifting between two. */
+/**
+ * Seconds and loads for some pulls of a brush: their lengths in mm, how much line a load gives, and lifting
+ * between two.
+ */
 export function strokeEffort(lengths: readonly number[], line: number): { seconds: number; loads: number } {
   const total = lengths.reduce((s, l) => s + l, 0)
   const loads = lengths.length ? Math.max(1, Math.ceil(total / line)) : 0
   return { loads, seconds: total / BRUSH_SPEED + HANDS.brushLoad * loads + HANDS.brushLift * lengths.length }
 }
 
-/** Reloads for covering an area: ceil(area x film x dabs / (0.6 capacity)), at least one. Area mm2, film mg/cm2. */
+/**
+ * Reloads for covering an area: ceil(area x film x dabs / (0.6 capacity)), at least one. Area mm2, film
+ * mg/cm2.
+ */
 export function loadsFor(
   areaMm2: number,
   filmPerDab: number,

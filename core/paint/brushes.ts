@@ -29,7 +29,10 @@ export const BRUSHES = {
 export type BrushId = keyof typeof BRUSHES
 export const BRUSH_IDS = Object.keys(BRUSHES) as BrushId[]
 
-/** Film that a brush stroke leaves, mg/cm2: opaque in one go from a round, thinner from a wide flat (common practice). */
+/**
+ * Film that a brush stroke leaves, mg/cm2: opaque in one go from a round, thinner from a wide flat (common
+ * practice).
+ */
 export const brushFilm = (brush: BrushId): number =>
   BRUSHES[brush].form === 'round' || BRUSHES[brush].form === 'dagger' ? 3.4 : 2.7
 

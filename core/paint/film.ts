@@ -1,7 +1,8 @@
 import type { LinearRgb } from './colour'
 
 /**
- * What a paint does to light, per band of linear red, green and blue: absorption K and scattering S of one swatch film (its thickness counts as 1).
+ * What a paint does to light, per band of linear red, green and blue: absorption K and scattering S of one
+ * swatch film (its thickness counts as 1).
  * Two-flux optics of Kubelka and Munk.
  */
 export interface Optics {
@@ -19,7 +20,8 @@ const bands = (f: (band: 0 | 1 | 2) => number): LinearRgb => [f(0), f(1), f(2)]
 const bounded = (v: number) => Math.min(MOST, Math.max(LEAST, v))
 
 /**
- * Reflectance of a film over a ground (Kubelka 1948, J Opt Soc Am 38:448), one band. Written with g = sqrt(K (K + 2S)) and t = tanh(g X), so that
+ * Reflectance of a film over a ground (Kubelka 1948, J Opt Soc Am 38:448), one band. Written with g = sqrt(K
+ * (K + 2S)) and t = tanh(g X), so that
  * films that only absorb or only scatter need no case of their own.
  * @param x thickness in swatch films; 0 leaves the ground
  * @param ground reflectance beneath, 0 to 1
@@ -45,7 +47,8 @@ export const masstone = ({ k, s }: Optics): LinearRgb =>
 
 /**
  * Absorption and scattering of one band from a swatch: reflectance over black and over a ground.
- * a = (R + (R0 - R + Rg) / (R0 Rg)) / 2, b S X = arcoth((1 - a R0) / (b R0)); X is the swatch's own thickness.
+ * a = (R + (R0 - R + Rg) / (R0 Rg)) / 2, b S X = arcoth((1 - a R0) / (b R0)); X is the swatch's own
+ * thickness.
  * Throws RangeError when no film gives such a swatch.
  */
 export function bandOf(overBlack: number, overGround: number, ground = WHITE_CARD): { k: number; s: number } {
@@ -68,7 +71,10 @@ export function bandOf(overBlack: number, overGround: number, ground = WHITE_CAR
   return { k: (a - 1) * s, s }
 }
 
-/** A paint's optics from the colours of its swatch over black and over white. Values off what a film can do are brought to the nearest that it can. */
+/**
+ * A paint's optics from the colours of its swatch over black and over white. Values off what a film can do
+ * are brought to the nearest that it can.
+ */
 export function opticsOf(overBlack: LinearRgb, overWhite: LinearRgb): Optics {
   const found = ([0, 1, 2] as const).map(b => {
     const white = Math.min(WHITE_CARD - 0.004, bounded(overWhite[b]))
@@ -85,7 +91,10 @@ export function opticsOf(overBlack: LinearRgb, overWhite: LinearRgb): Optics {
 /** Luminance Y of a linear-light colour, 0 to 1 (sRGB primaries, IEC 61966-2-1). */
 export const luminance = ([r, g, b]: LinearRgb): number => 0.2126 * r + 0.7152 * g + 0.0722 * b
 
-/** Hiding power as a contrast ratio, Y over black against Y over white (ISO 6504-3, ASTM D2805), of a film of `x` swatch films. */
+/**
+ * Hiding power as a contrast ratio, Y over black against Y over white (ISO 6504-3, ASTM D2805), of a film of
+ * `x` swatch films.
+ */
 export function contrastRatio(optics: Optics, x = 1): number {
   return (
     luminance(filmOver(optics, x, [0, 0, 0])) /
@@ -102,8 +111,10 @@ export function hidingWords(ratio: number): string {
 }
 
 /**
- * Optics of a paint of which only its colour and its hiding power are known. Bands in which it is light scatter more than those in which it absorbs, between the two
- * extremes of equal scattering (thin films too dark) and equal depth b S X (thin films too light); how much follows from the hiding power.
+ * Optics of a paint of which only its colour and its hiding power are known. Bands in which it is light
+ * scatter more than those in which it absorbs, between the two
+ * extremes of equal scattering (thin films too dark) and equal depth b S X (thin films too light); how much
+ * follows from the hiding power.
  */
 export function opticsFrom(colour: LinearRgb, ratio: number): Optics {
   const at = (depth: number): Optics => {

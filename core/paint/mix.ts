@@ -8,13 +8,19 @@ import { masstone, type Optics } from './film'
 
 const toLch = converter('lch65')
 
-/** The colour of two paints stirred together wet, by a spectral mix: blue and yellow make green. `share` is the second's. */
+/**
+ * The colour of two paints stirred together wet, by a spectral mix: blue and yellow make green. `share` is
+ * the second's.
+ */
 export function wetMix(a: LinearRgb, b: LinearRgb, share: number): LinearRgb {
   const mixed = mix([new Color(hexOf(a)), 1 - share], [new Color(hexOf(b)), share]).lRGB
   return [Math.max(0, mixed[0]), Math.max(0, mixed[1]), Math.max(0, mixed[2])]
 }
 
-/** Optics of two paints blended wet: they scatter by their shares, and absorb so that the thick film has the spectral mix's colour. */
+/**
+ * Optics of two paints blended wet: they scatter by their shares, and absorb so that the thick film has the
+ * spectral mix's colour.
+ */
 export function wetBlend(a: Optics, b: Optics, share: number): Optics {
   if (share <= 0) return a
   if (share >= 1) return b
@@ -37,7 +43,10 @@ export interface Mud {
   readonly muddy: boolean
 }
 
-/** Whether the blend of two paints turns to mud: its chroma falls below half of that of its duller parent (common practice). Greys have none to lose. */
+/**
+ * Whether the blend of two paints turns to mud: its chroma falls below half of that of its duller parent
+ * (common practice). Greys have none to lose.
+ */
 export function mudOf(a: LinearRgb, b: LinearRgb): Mud {
   const chroma = chromaOf(wetMix(a, b, 0.5))
   const parent = Math.min(chromaOf(a), chromaOf(b))

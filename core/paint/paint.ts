@@ -69,7 +69,10 @@ export const paintOfStrip = (strip: Strip, kit: readonly Paint[]): Paint | undef
       p.strips.length === 0,
   )
 
-/** Everything that a load of a paint brings to the skin: the paint itself, and of a split cake the paints of its strips. */
+/**
+ * Everything that a load of a paint brings to the skin: the paint itself, and of a split cake the paints of
+ * its strips.
+ */
 export const partsOf = (paint: Paint, kit: readonly Paint[]): Paint[] => [
   paint,
   ...paint.strips.flatMap(s => paintOfStrip(s, kit) ?? []),

@@ -1,14 +1,18 @@
 import { EDGE_SPREAD } from './spread'
 import { TOOLS, type Tool, type ToolId, type Wetness } from './tools'
 
-/** A painter's reading of the bridge ladder: the narrowest bridge still clear with a tool at a wetness, mm. */
+/**
+ * A painter's reading of the bridge ladder: the narrowest bridge still clear with a tool at a wetness, mm.
+ */
 export interface EdgeReading {
   readonly tool: ToolId
   readonly wetness: Wetness
   readonly bridge: number
 }
 
-/** What can be read of a tool: what it lets go per dab (mg/cm2), what it holds (mg), how wide its tip is (mm). */
+/**
+ * What can be read of a tool: what it lets go per dab (mg/cm2), what it holds (mg), how wide its tip is (mm).
+ */
 export const TOOL_MEASURES = ['release', 'capacity', 'tip'] as const
 export type ToolMeasure = (typeof TOOL_MEASURES)[number]
 /** A painter's reading of one of these. */
@@ -25,7 +29,10 @@ export interface Readings {
 }
 export const NO_READINGS: Readings = { edges: [], tools: [] }
 
-/** A value in force: the mean of the painter's readings with their count and standard deviation, else the starting value (no readings). */
+/**
+ * A value in force: the mean of the painter's readings with their count and standard deviation, else the
+ * starting value (no readings).
+ */
 export interface Known {
   readonly value: number
   readonly readings: number
@@ -57,7 +64,10 @@ export const toolKnown = ({ tools }: Readings, tool: ToolId, measure: ToolMeasur
     TOOLS[tool][measure],
   )
 
-/** A painter's tools, as a look is read against them: the own readings where there are some, else the starting values. */
+/**
+ * A painter's tools, as a look is read against them: the own readings where there are some, else the starting
+ * values.
+ */
 export function ownTools(readings: Readings): {
   tool: (id: ToolId) => Tool
   edge: (tool: ToolId, wetness: Wetness) => number

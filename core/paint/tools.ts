@@ -2,7 +2,10 @@
 export const WETNESSES = ['chalky', 'tacky', 'damp', 'runny'] as const
 export type Wetness = (typeof WETNESSES)[number]
 
-/** What a tool lets go and holds. The values of the table are starting values (common practice), shown as estimates until the painter's own readings replace them. */
+/**
+ * What a tool lets go and holds. The values of the table are starting values (common practice), shown as
+ * estimates until the painter's own readings replace them.
+ */
 export interface Tool {
   readonly name: string
   /** Paint let go per dab, mg/cm2. */
@@ -48,5 +51,8 @@ export const releaseOfDabs = (dabs: number, wetness: Wetness): number => OPAQUE_
 export const capacityOfArea = (cm2: number, tool: Pick<Tool, 'release'>, wetness: Wetness): number =>
   (cm2 * filmOf(tool, wetness, 1)) / USED
 
-/** Share of what lies beneath that a film covers, 0 to 1: it fades exponentially, and an opaque film lets 2 % through. */
+/**
+ * Share of what lies beneath that a film covers, 0 to 1: it fades exponentially, and an opaque film lets 2 %
+ * through.
+ */
 export const opacityOf = (film: number): number => 1 - Math.exp((Math.log(0.02) * film) / OPAQUE_FILM)

@@ -9,12 +9,16 @@ export interface Balance {
   readonly words: string
 }
 
-/** From here on a pixel counts as painted, CIEDE2000; shares farther from half than this are told as lopsided (common practice). */
+/**
+ * From here on a pixel counts as painted, CIEDE2000; shares farther from half than this are told as lopsided
+ * (common practice).
+ */
 const SEEN = 3
 const LOPSIDED = 0.06
 
 /**
- * Painted area (mm2 of the picture) and colour weight (area times how far the colour is from the bare skin's) left and right of the midline.
+ * Painted area (mm2 of the picture) and colour weight (area times how far the colour is from the bare skin's)
+ * left and right of the midline.
  * @param every how many pixels apart it is looked at
  */
 export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2): Balance {

@@ -6,7 +6,9 @@ import { joined, NO_PIXELS, type Painted, type PixelBox } from './painted'
 import { layPrint } from './printLook'
 import { maskOf } from './printMask'
 
-/** One step as it was laid: what it was laid from, where it changed the picture, and what lay there before. */
+/**
+ * One step as it was laid: what it was laid from, where it changed the picture, and what lay there before.
+ */
 interface Layer {
   readonly key: string
   readonly box: PixelBox
@@ -25,7 +27,8 @@ export interface Patch {
 }
 
 /**
- * A picture that is painted anew only from the changed step upward and only where something changed: every step keeps what it covered, so it can be
+ * A picture that is painted anew only from the changed step upward and only where something changed: every
+ * step keeps what it covered, so it can be
  * taken off again.
  */
 export class IncrementalCompositor {
@@ -130,7 +133,10 @@ export class IncrementalCompositor {
     return this.rgba.slice()
   }
 
-  /** Colours of the last step's print and of what lay beneath, from pixels that it covers; spread evenly, at most some. */
+  /**
+   * Colours of the last step's print and of what lay beneath, from pixels that it covers; spread evenly, at
+   * most some.
+   */
   compared(most = COMPARED): [LinearRgb, LinearRgb][] {
     const layer = this.layers.at(-1)
     if (!layer) return []

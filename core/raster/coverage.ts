@@ -13,8 +13,10 @@ export interface Mask {
 export const EMPTY_MASK: Mask = { i0: 0, j0: 0, width: 0, height: 0, data: new Float32Array(0) }
 
 /**
- * Exact area coverage of a region on a grid. Each edge adds its signed area to the pixels right of it, and a running sum along the row
- * gives the coverage. Holes must run the other way round from their outer rings and regions must not overlap, as clipping leaves them.
+ * Exact area coverage of a region on a grid. Each edge adds its signed area to the pixels right of it, and a
+ * running sum along the row
+ * gives the coverage. Holes must run the other way round from their outer rings and regions must not overlap,
+ * as clipping leaves them.
  * @param rings in mm of the skin frame
  * @param grid the pixel grid
  * @param margin pixels of empty border to keep around the region, for spreading
@@ -119,8 +121,10 @@ function addSpan(sums: Float32Array, row: number, xa: number, xb: number, d: num
 }
 
 /**
- * The mask softened by box blurs, close to a Gaussian of standard deviation `sigma` pixels. Needs a margin of about 3 sigma. Three of the least boxes
- * already make 1.4 pixels, so less takes fewer of them, and what is finer than the pixels' own softness takes none.
+ * The mask softened by box blurs, close to a Gaussian of standard deviation `sigma` pixels. Needs a margin of
+ * about 3 sigma. Three of the least boxes
+ * already make 1.4 pixels, so less takes fewer of them, and what is finer than the pixels' own softness takes
+ * none.
  */
 export function blurred(mask: Mask, sigma: number): Mask {
   const passes = sigma < 0.55 ? 0 : sigma < 1 ? 1 : sigma < 1.3 ? 2 : 3
@@ -138,7 +142,10 @@ export function blurred(mask: Mask, sigma: number): Mask {
   return { ...mask, data: a }
 }
 
-/** Means of 2r + 1 pixels along each row. Past the ends the last value goes on, so that a shape cut by the picture's edge stays whole there. */
+/**
+ * Means of 2r + 1 pixels along each row. Past the ends the last value goes on, so that a shape cut by the
+ * picture's edge stays whole there.
+ */
 function boxAcross(from: Float32Array, to: Float32Array, width: number, height: number, r: number): void {
   const k = 1 / (2 * r + 1)
   for (let j = 0; j < height; j++) {

@@ -4,9 +4,12 @@ import type { Mask } from './coverage'
 const FAR = Math.fround(1e12)
 
 /**
- * Distance of every pixel from the covered region, in pixels: 0 inside, exact Euclidean distance outside (Felzenszwalb and Huttenlocher 2012,
- * Theory of Computing 8:415). Pixels that are partly covered count by their share, so that edges do not snap to whole pixels.
- * @param reach farther than this nothing need be told apart, pixels: a short one is searched through a window, which is quicker
+ * Distance of every pixel from the covered region, in pixels: 0 inside, exact Euclidean distance outside
+ * (Felzenszwalb and Huttenlocher 2012,
+ * Theory of Computing 8:415). Pixels that are partly covered count by their share, so that edges do not snap
+ * to whole pixels.
+ * @param reach farther than this nothing need be told apart, pixels: a short one is searched through a
+ *   window, which is quicker
  */
 export function distanceFrom(mask: Mask, reach = Infinity): Float32Array {
   return reach <= WINDOW ? nearby(mask, Math.ceil(reach) + 1) : everywhere(mask)

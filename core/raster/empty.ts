@@ -5,7 +5,10 @@ import { coverageOf } from './coverage'
 import { distanceFrom } from './distance'
 import { gridOver } from './grid'
 
-/** A round patch of skin between the elements of a look on which nothing is painted: its middle and how far it is to the nearest paint, mm. */
+/**
+ * A round patch of skin between the elements of a look on which nothing is painted: its middle and how far it
+ * is to the nearest paint, mm.
+ */
 export interface EmptySpot {
   readonly at: Point
   readonly radius: number
@@ -17,7 +20,8 @@ const FINE = 2
 const LEAST = 3.5
 
 /**
- * The largest circles that lie free of some rings, inside others: the farthest point from all paint by a distance transform, then the next farthest
+ * The largest circles that lie free of some rings, inside others: the farthest point from all paint by a
+ * distance transform, then the next farthest
  * outside the circles found so far (a medial-axis greedy packing).
  * @param blocked rings that a circle must not touch
  * @param within whether a point may be a middle
@@ -73,7 +77,10 @@ export function freeCircles(
   return found.sort((a, b) => b.radius - a.radius)
 }
 
-/** A circle moved and grown by compass search until nothing better lies near, its radius by the distance to the edges themselves. */
+/**
+ * A circle moved and grown by compass search until nothing better lies near, its radius by the distance to
+ * the edges themselves.
+ */
 function refined(
   from: Point,
   radius: number,
@@ -134,7 +141,9 @@ function refined(
   return { at, radius: best }
 }
 
-/** Empty patches between the elements of a look, largest first. A base is no element: it is what they lie on. */
+/**
+ * Empty patches between the elements of a look, largest first. A base is no element: it is what they lie on.
+ */
 export function emptySpots(steps: readonly Step[], world: World, most = 8): EmptySpot[] {
   const { ground } = world
   const elements = steps.filter(s => !isBase(s))

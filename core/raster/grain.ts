@@ -1,6 +1,9 @@
 import { noise, type Grid } from './grid'
 
-/** The grain that sponges leave, one value in [0, 1] a pixel: the same at the same place of the skin at every size. */
+/**
+ * The grain that sponges leave, one value in [0, 1] a pixel: the same at the same place of the skin at every
+ * size.
+ */
 export function spongeGrain(grid: Grid): Float32Array {
   const out = new Float32Array(grid.width * grid.height)
   const step = 1 / grid.pxPerMm

@@ -1,6 +1,9 @@
 import type { Box } from '../geometry'
 
-/** A pixel grid over a part of the skin: pixel (i, j) covers the square of 1 / pxPerMm mm from (x0 + i / pxPerMm, y0 + j / pxPerMm). */
+/**
+ * A pixel grid over a part of the skin: pixel (i, j) covers the square of 1 / pxPerMm mm from (x0 + i /
+ * pxPerMm, y0 + j / pxPerMm).
+ */
 export interface Grid {
   readonly x0: number
   readonly y0: number
@@ -9,7 +12,10 @@ export interface Grid {
   readonly height: number
 }
 
-/** The grid that covers a box of the skin (mm) at a given fineness (px/mm). Throws RangeError when that is not above zero or too large to hold. */
+/**
+ * The grid that covers a box of the skin (mm) at a given fineness (px/mm). Throws RangeError when that is not
+ * above zero or too large to hold.
+ */
 export function gridOver(box: Readonly<Box>, pxPerMm: number): Grid {
   if (!(pxPerMm > 0) || pxPerMm > 40)
     throw new RangeError(`A picture needs between 0 and 40 px/mm, not ${pxPerMm}.`)

@@ -7,7 +7,8 @@ const THICK = 48
 const ALONG = 64
 
 /**
- * One paint ready to be laid: for each step of thickness and band the three numbers of R = (p + Rg q) / (r - Rg p), so that a pixel costs a look-up and a division.
+ * One paint ready to be laid: for each step of thickness and band the three numbers of R = (p + Rg q) / (r -
+ * Rg p), so that a pixel costs a look-up and a division.
  */
 interface Ink {
   readonly table: Float32Array
@@ -45,7 +46,10 @@ export interface Inks {
   readonly at: (t: number, dither: number) => number
 }
 
-/** Inks for a print. Paints of a strip cake stand side by side with a short blend between; others blend wet into wet all along. */
+/**
+ * Inks for a print. Paints of a strip cake stand side by side with a short blend between; others blend wet
+ * into wet all along.
+ */
 export function inksOf(print: Print, most: number, memo?: Memo): Inks {
   const { paints, strips } = print
   if (paints.length === 1) return { list: [inkOf(paints[0]!, most)], at: () => 0 }

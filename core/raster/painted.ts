@@ -1,6 +1,9 @@
 import type { Mask } from './coverage'
 
-/** Painted skin: reflectance, three linear values a pixel, and the sheen of pearl and metal on it, one value a pixel. */
+/**
+ * Painted skin: reflectance, three linear values a pixel, and the sheen of pearl and metal on it, one value a
+ * pixel.
+ */
 export interface Painted {
   readonly paint: Float32Array
   readonly sheen: Float32Array

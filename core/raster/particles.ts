@@ -8,7 +8,8 @@ import type { Painted } from './painted'
 const GLINTS = 0.045
 
 /**
- * Strews flakes where a mask says: each lies somewhere in a cell of the skin, with a tilt of its own. Most are a little brighter or darker than their
+ * Strews flakes where a mask says: each lies somewhere in a cell of the skin, with a tilt of its own. Most
+ * are a little brighter or darker than their
  * colour, a few glint. The same flakes lie at the same places at every size of the picture.
  */
 export function layFlakes(painted: Painted, flakes: Flakes, head: HeadPicture, mask: Mask): void {
@@ -28,7 +29,10 @@ function shineOfGel({ sheen }: Painted, gel: number, { grid }: HeadPicture, mask
   }
 }
 
-/** The cells of the skin under a mask, bounded by the skin under its corners and edges; null when there is none. */
+/**
+ * The cells of the skin under a mask, bounded by the skin under its corners and edges; null when there is
+ * none.
+ */
 function cellsUnder(mask: Mask, cell: number, { grid, chart }: HeadPicture) {
   const k = grid.pxPerMm
   const corners = Array.from({ length: 16 }, (_, n) =>
@@ -56,7 +60,9 @@ const SIDES = [
   [0, -1],
 ] as const
 
-/** The flake of one cell of the skin, where it lies in the mask. Toward the edge fewer lie, not fainter ones. */
+/**
+ * The flake of one cell of the skin, where it lies in the mask. Toward the edge fewer lie, not fainter ones.
+ */
 function layFlake(
   painted: Painted,
   flakes: Flakes,

@@ -10,7 +10,8 @@ import { boxOfMask, joined } from './painted'
 const SPREAD_STEP = 0.15
 
 /**
- * What a print covers, 0 to 1 a pixel: its openings grown by the edge spread with an edge as soft as that spread, by a distance transform.
+ * What a print covers, 0 to 1 a pixel: its openings grown by the edge spread with an edge as soft as that
+ * spread, by a distance transform.
  * A print that does not spread is as soft as its tool leaves it.
  */
 export function maskOf(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>): Mask {

@@ -37,7 +37,10 @@ export interface ArmCanvas {
   readonly kind: 'arm'
   readonly part: ArmPart
   readonly side: 'left' | 'right'
-  /** Girth at the upper end (elbow, or shoulder) and at the lower end (wrist, or elbow), and the length between; null while nobody measured. */
+  /**
+   * Girth at the upper end (elbow, or shoulder) and at the lower end (wrist, or elbow), and the length
+   * between; null while nobody measured.
+   */
   readonly measures: { readonly upper: number; readonly lower: number; readonly length: number } | null
 }
 

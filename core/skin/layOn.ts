@@ -3,7 +3,10 @@ import type { Exponential, Surface } from './surface'
 
 export type SheetSide = 'A' | 'B'
 
-/** Where a sheet lies: the point of the skin on which it is pressed (mm), degrees clockwise, and which side is up. */
+/**
+ * Where a sheet lies: the point of the skin on which it is pressed (mm), degrees clockwise, and which side is
+ * up.
+ */
 export interface Placement {
   readonly at: Point
   readonly tilt: number
@@ -12,7 +15,10 @@ export interface Placement {
   readonly grip?: Point
 }
 
-/** What lies a sheet on the skin: rings and points from the sheet frame into the skin frame, and back. All of mm. */
+/**
+ * What lies a sheet on the skin: rings and points from the sheet frame into the skin frame, and back. All of
+ * mm.
+ */
 export interface Laid {
   readonly ring: (ring: Ring) => Ring
   readonly point: (point: Point) => Point
@@ -33,7 +39,8 @@ function turning({ tilt, side }: Placement): readonly [number, number, number, n
 }
 
 /**
- * Lays a sheet on a skin: it is pressed down at its grip and follows the skin along geodesics. Every print, outline, handle and hit test goes through here.
+ * Lays a sheet on a skin: it is pressed down at its grip and follows the skin along geodesics. Every print,
+ * outline, handle and hit test goes through here.
  * @param quick coarser, for what moves under the hand
  */
 export function layOn(surface: Surface, placement: Placement, quick = false): Laid {
@@ -67,7 +74,9 @@ export function layOn(surface: Surface, placement: Placement, quick = false): La
   }
 }
 
-/** The exact mirror image of a placement across the midline: the sheet is turned over and leans the other way. */
+/**
+ * The exact mirror image of a placement across the midline: the sheet is turned over and leans the other way.
+ */
 export function mirroredPlacement({ at, tilt, side, grip }: Placement): Placement {
   return {
     at: [at[0] === 0 ? 0 : -at[0], at[1]],

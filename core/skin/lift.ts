@@ -11,7 +11,10 @@ const STRIP = 2
 
 /** Where a sheet touches and where it stands off. */
 export interface Lift {
-  /** Direction of the rulings along which it does not bend, degrees clockwise from the picture's up, in [0, 180). */
+  /**
+   * Direction of the rulings along which it does not bend, degrees clockwise from the picture's up, in [0,
+   * 180).
+   */
   readonly rulings: number
   /** Root mean square of the skin's distance from the best cylinder before it is raised, mm. */
   readonly residual: number
@@ -20,8 +23,10 @@ export interface Lift {
 }
 
 /**
- * How a sheet stands off the skin: it bends one way only, so over its footprint a generalised cylinder is fitted. For each direction the height
- * along the rulings is averaged into a profile across them; the direction with the smallest residual is kept, and the cylinder is raised until it
+ * How a sheet stands off the skin: it bends one way only, so over its footprint a generalised cylinder is
+ * fitted. For each direction the height
+ * along the rulings is averaged into a profile across them; the direction with the smallest residual is kept,
+ * and the cylinder is raised until it
  * rests on the skin, which gives way a little.
  * @param points samples of the sheet, in its own frame (mm)
  * @param gives how far the skin gives way, mm
@@ -68,7 +73,10 @@ function raised(sag: Float64Array, gives: number): Float64Array {
   return sag.map(s => Math.max(0, raise - s))
 }
 
-/** Directions of rulings that are tried: all round first, degrees; then closer about the best, since the residual changes slowly with the direction. */
+/**
+ * Directions of rulings that are tried: all round first, degrees; then closer about the best, since the
+ * residual changes slowly with the direction.
+ */
 interface Tries {
   readonly step: number
   readonly closer: readonly number[]
@@ -94,7 +102,8 @@ function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries):
     const dz = places[3 * i + 2]! - origin[2]!
     const h = dx * normal[0]! + dy * normal[1]! + dz * normal[2]!
     w[i] = h
-    // The plane's axes are the picture's, turned by the smallest turn that brings the picture's normal onto the skin's.
+    // The plane's axes are the picture's, turned by the smallest turn that brings the picture's normal onto
+    // the skin's.
     const k = (dz + h) / (1 + normal[2]!)
     u[i] = dx - normal[0]! * k
     v[i] = dy - normal[1]! * k
@@ -110,12 +119,15 @@ function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries):
   return best
 }
 
-/** As much of a sheet as fingers press down at one time, and how much around it follows, mm (common practice). */
+/**
+ * As much of a sheet as fingers press down at one time, and how much around it follows, mm (common practice).
+ */
 const FINGERS = 24
 const AROUND = 6
 
 /**
- * Gaps that stay when fingers press the sheet down piece by piece, as a painter does where the paint is dabbed: each piece bends as it will by itself, so that
+ * Gaps that stay when fingers press the sheet down piece by piece, as a painter does where the paint is
+ * dabbed: each piece bends as it will by itself, so that
  * a gentle dome is followed and a hollow beside the nose is not.
  * @param points samples of the sheet, in its own frame (mm)
  * @returns the gap at each sample, mm
@@ -184,7 +196,8 @@ function profileFit(
   const where = new Float64Array(strips)
   const count = new Float64Array(strips)
   for (let i = 0; i < n; i++) {
-    // Each sample counts for the two strips beside it, by how near it is to them, so that a strip's edge cuts no ruling in two.
+    // Each sample counts for the two strips beside it, by how near it is to them, so that a strip's edge cuts
+    // no ruling in two.
     const t = (across[i]! - least) / STRIP
     const k = Math.min(strips - 1, Math.floor(t))
     for (const [n, share] of [

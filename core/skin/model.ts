@@ -2,7 +2,10 @@ import type { Box } from '../geometry'
 import { HAIR_END, hairline, hairPolar } from './faces/hair'
 import type { Ground } from './grounds'
 
-/** A part of a solid model: triangles over points in space (mm, +z toward the painter), each with a place in the skin's picture or a tint. */
+/**
+ * A part of a solid model: triangles over points in space (mm, +z toward the painter), each with a place in
+ * the skin's picture or a tint.
+ */
 export interface Part {
   readonly kind: 'skin' | 'back' | 'bare skin' | 'cloth'
   readonly positions: Float32Array
@@ -50,7 +53,10 @@ const ROWS = 161
 /** How thick hair lies on the skull, mm (common practice). */
 const HAIR_MM = 5
 
-/** The solid model of what a look is painted on, for views from the side; its skin wears the picture printed on the ground's wrap chart. */
+/**
+ * The solid model of what a look is painted on, for views from the side; its skin wears the picture printed
+ * on the ground's wrap chart.
+ */
 export function modelOf(ground: Ground): Part[] {
   return ground.arm ? armModel(ground) : ground.relief ? headModel(ground) : boardModel(ground)
 }
@@ -127,7 +133,8 @@ function backOfHead(
       const a = (Math.PI * i) / 72
       const side = a < Math.PI / 2 ? 1 : -1
       raised(side * relief.halfWidth(y) * 0.998, y, rim)
-      // The skull is deepest at eye level and ends above the nape; the jaw has nothing behind it but the neck.
+      // The skull is deepest at eye level and ends above the nape; the jaw has nothing behind it but the
+      // neck.
       const t = (y - middle) / (y < middle ? middle - form.crown : form.foot - middle)
       const low = Math.min(1, Math.max(0, t))
       const back =

@@ -1,5 +1,6 @@
 /**
- * A monotone cubic through a table (Fritsch and Carlson 1980, SIAM J Numer Anal 17:238): smooth, and without overshoot between entries.
+ * A monotone cubic through a table (Fritsch and Carlson 1980, SIAM J Numer Anal 17:238): smooth, and without
+ * overshoot between entries.
  * @param table rows of [x, y] with rising x
  * @returns y at x; the end values outside the table
  */

@@ -13,7 +13,10 @@ interface Bump {
   readonly lean: number
 }
 
-/** A bump beside a landmark, as it is on the mean adult (offset, spread, height; mm), with the share of its height that is missing at three years. */
+/**
+ * A bump beside a landmark, as it is on the mean adult (offset, spread, height; mm), with the share of its
+ * height that is missing at three years.
+ */
 interface Shape {
   readonly by: SideLandmark | MidLandmark
   readonly dx: number
@@ -25,7 +28,10 @@ interface Shape {
   readonly lean?: number
 }
 
-/** Starting values that looked right when tried (common practice, no source). A child's brow, nose and chin are flatter, its cheeks fuller. */
+/**
+ * Starting values that looked right when tried (common practice, no source). A child's brow, nose and chin
+ * are flatter, its cheeks fuller.
+ */
 const SHAPES: readonly Shape[] = [
   { by: 'browPeak', dx: -13, dy: 5.5, sx: 17, sy: 6, h: 4.2, young: 0.75 },
   { by: 'nasion', dx: 0, dy: -8, sx: 9, sy: 6, h: 1.6, young: 0.8 },
@@ -50,7 +56,10 @@ const SHAPES: readonly Shape[] = [
 /** Midline shapes that stand on both sides of it. */
 const TWICE = 6.5
 
-/** Half width of the mean adult's silhouette against height, squared: so the crown and the chin come out round, not cut. */
+/**
+ * Half width of the mean adult's silhouette against height, squared: so the crown and the chin come out
+ * round, not cut.
+ */
 const halfWidthSquared = monotoneCubic([
   [-121, 0],
   [-117, 26 ** 2],
@@ -86,7 +95,9 @@ function eased(s: number, q: number): number {
 
 /** The relief of a face. */
 export interface Relief {
-  /** Height over the picture plane at (x, y) of the skin frame, mm; it goes on below 0 past the silhouette. */
+  /**
+   * Height over the picture plane at (x, y) of the skin frame, mm; it goes on below 0 past the silhouette.
+   */
   readonly z: (x: number, y: number) => number
   /** Half width of the skin's silhouette at height y, mm; 0 above the crown and below the chin. */
   readonly halfWidth: (y: number) => number
@@ -95,7 +106,8 @@ export interface Relief {
 }
 
 /**
- * The relief of a face: a super-ellipsoid mask with Gaussian ridges and hollows beside the landmarks, so that an uneven face has an uneven relief.
+ * The relief of a face: a super-ellipsoid mask with Gaussian ridges and hollows beside the landmarks, so that
+ * an uneven face has an uneven relief.
  * Such a field looks right when shaded and carries everything that is draped over it.
  */
 export function reliefOf({ landmarks, form }: Face): Relief {
@@ -115,7 +127,8 @@ export function reliefOf({ landmarks, form }: Face): Relief {
       1 - (ym < CENTRE ? (CENTRE - ym) / (CENTRE - MEAN_CROWN) : (ym - CENTRE) / (MEAN_FOOT - CENTRE)) ** 2.6,
       0.5,
     )
-  // Past the rim the mask falls on as steeply as it came to it, so that a sheet can follow it round the side of the head.
+  // Past the rim the mask falls on as steeply as it came to it, so that a sheet can follow it round the side
+  // of the head.
   const maskAt = (a: number, l: number) =>
     depth *
     (a >= 0 && l >= 0

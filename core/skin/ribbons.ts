@@ -1,7 +1,10 @@
 import { reversed, signedArea, type Point, type Ring } from '../geometry'
 import type { Surface } from './surface'
 
-/** First fundamental form of a skin at a point: E, F, G of its own two coordinates (do Carmo, Differential Geometry of Curves and Surfaces, 2.5). */
+/**
+ * First fundamental form of a skin at a point: E, F, G of its own two coordinates (do Carmo, Differential
+ * Geometry of Curves and Surfaces, 2.5).
+ */
 export function metricAt(surface: Surface, x: number, y: number): readonly [number, number, number] {
   const h = 0.25
   const o = new Float64Array(12)
@@ -25,7 +28,10 @@ export interface Pull {
   readonly closed?: boolean
 }
 
-/** Points beside a line, square to it in the skin's own measure: `at` -0.5 is its left edge, 0.5 its right edge. */
+/**
+ * Points beside a line, square to it in the skin's own measure: `at` -0.5 is its left edge, 0.5 its right
+ * edge.
+ */
 function edges(surface: Surface, { points, widths, closed = false }: Pull): (at: number) => Float64Array {
   const n = points.length
   const normal = new Float64Array(2 * n)
@@ -46,8 +52,10 @@ function edges(surface: Surface, { points, widths, closed = false }: Pull): (at:
 }
 
 /**
- * What a brush covers that is drawn along a line of the skin: it is as wide as it presses everywhere, measured on the skin, square to its way.
- * @param cuts across its width from the left edge (-0.5) to the right (0.5): each pair of neighbours bounds one strip
+ * What a brush covers that is drawn along a line of the skin: it is as wide as it presses everywhere,
+ * measured on the skin, square to its way.
+ * @param cuts across its width from the left edge (-0.5) to the right (0.5): each pair of neighbours bounds
+ *   one strip
  * @param under how far a strip goes on beneath the next one, as a share of the width
  * @returns for each strip one ring, or an outer and an inner one for a closed line
  */
@@ -80,7 +88,10 @@ export function ribbons(
 const run = (ring: Ring, way: 1 | -1): Ring =>
   Math.sign(signedArea(ring)) * way >= 0 ? ring : reversed(ring)
 
-/** Points round a middle at some mm, measured on the skin at that middle; `radius` may depend on the direction (degrees clockwise from up). */
+/**
+ * Points round a middle at some mm, measured on the skin at that middle; `radius` may depend on the direction
+ * (degrees clockwise from up).
+ */
 export function roundOn(
   surface: Surface,
   [x, y]: Point,

@@ -178,7 +178,10 @@ const MID_SHAPES: Record<(typeof MID_ZONES)[number], (half: Half) => Point[]> = 
 const isSide = (name: string): name is (typeof SIDE_ZONES)[number] => name in SIDE_SHAPES
 const isMid = (name: string): name is (typeof MID_ZONES)[number] => name in MID_SHAPES
 
-/** The outline of a zone of a face in the skin frame (mm), following the landmarks; a midline zone is one ring. */
+/**
+ * The outline of a zone of a face in the skin frame (mm), following the landmarks; a midline zone is one
+ * ring.
+ */
 export function zoneRing({ landmarks, form: { kx, ky } }: Face, id: FaceZone): Ring {
   const off: Off = ([x, y], dx, dy) => [x + Math.sign(x) * dx * kx, y + dy * ky]
   const { left, right, mid: m } = landmarks
@@ -196,7 +199,10 @@ export interface KeepOut {
   readonly ring: Ring
 }
 
-/** Where paint must not go on a face: the open eyes, nostrils and the mouth, as rings in mm. Hair is added by the ground. */
+/**
+ * Where paint must not go on a face: the open eyes, nostrils and the mouth, as rings in mm. Hair is added by
+ * the ground.
+ */
 export function keepOutsOf({ landmarks, form: { kx, ky } }: Face): KeepOut[] {
   const eye = (s: SideOf): Ring => {
     const mid: Point = [(s.innerEye[0] + s.outerEye[0]) / 2, (s.innerEye[1] + s.outerEye[1]) / 2]

@@ -30,7 +30,8 @@ const MARGIN = 8
  * @param openings regions in mm, not overlapping
  * @param edge the sheet's edge in mm; null puts a margin round the openings
  * @param loose leaves sizes unchecked: for a first look at a file whose real size is not known yet
- * @throws RangeError with a sentence when there is nothing to cut, the size cannot be right, or an opening lies outside
+ * @throws RangeError with a sentence when there is nothing to cut, the size cannot be right, or an opening
+ *   lies outside
  */
 export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, loose = false): SheetGeometry {
   const kept = openings.filter(p => polygonArea(p) >= (loose ? 0 : LIMITS.leastAreaMm2))

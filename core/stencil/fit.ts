@@ -3,8 +3,10 @@ import { reasonsOf, type Trial } from './seatReasons'
 import { cellAt, fieldOf, samplePoints, type Candidate, type Field, type Seat, type Spot } from './spot'
 
 /**
- * The best seat of every sheet on a spot, best first. For each sheet positions, tilts and, on an even spot, its own axes are tried; what counts is the
- * share of its openings inside the spot, the share on eyes, nostrils and mouth, how much of the spot it fills, and whether it leads to the focal point.
+ * The best seat of every sheet on a spot, best first. For each sheet positions, tilts and, on an even spot,
+ * its own axes are tried; what counts is the
+ * share of its openings inside the spot, the share on eyes, nostrils and mouth, how much of the spot it
+ * fills, and whether it leads to the focal point.
  * @param onProgress called after each sheet with the share done; return false to stop
  * @param field the spot's grid, when several searches share it
  */
@@ -157,7 +159,8 @@ function tried(
     sheet.heading === null || far < 4 ? null : wrapDegrees(sheet.heading + tilt - bearing(at, spot.focus))
   const led = 0.5 + 0.5 * Math.cos(radians(standing(sheet) ? tilt : (aim ?? 60)))
   const made = spot.zone !== null && sheet.zones.includes(spot.zone) ? 1 : 0
-  // Of a texture only what lies inside is dabbed; any other print that runs off its spot, or onto an eye, is spoilt.
+  // Of a texture only what lies inside is dabbed; any other print that runs off its spot, or onto an eye, is
+  // spoilt.
   const texture = sheet.kind === 'texture'
   const whole = texture ? 0.75 + 0.25 * inside : inside ** 2
   return {

@@ -89,7 +89,10 @@ export function proposedJoins(sheet: SheetGeometry, islands: readonly Island[], 
   })
 }
 
-/** Bridges over the points in which an island only touches the rest: each corner is filled to the width of a bridge. */
+/**
+ * Bridges over the points in which an island only touches the rest: each corner is filled to the width of a
+ * bridge.
+ */
 function atCorners({ touches, ring, area }: Island, n: number, width: number): Join[] {
   const [cx, cy] = ringCentroid(ring)
   const half = width / 2
@@ -122,7 +125,9 @@ function turnAt(rim: readonly Point[], i: number, reach: number): number {
   return Math.abs(Math.atan2(Math.sin(d), Math.cos(d)))
 }
 
-/** The middle of the run of ways about as short as the one at `best`: a bridge there stands clear of corners. */
+/**
+ * The middle of the run of ways about as short as the one at `best`: a bridge there stands clear of corners.
+ */
 function middleOfRun(ways: readonly { length: number }[], best: number, open: ReadonlySet<number>): number {
   const n = ways.length
   const short = (i: number) =>
@@ -182,7 +187,8 @@ function widened(
 ): Polygon[] {
   const thin = difference(region, offset(offset(region, -0.495 * least), 0.495 * least + 0.002))
   return thin.flatMap(part => {
-    // A neck may sit at the very end of its thin part; one that is only just too narrow has slivers at its sides and none in its middle.
+    // A neck may sit at the very end of its thin part; one that is only just too narrow has slivers at its
+    // sides and none in its middle.
     const about = offset([part], 0.15 * least)
     const here = marks.filter(({ from, to }) =>
       [0, 0.5, 1].some(t => about.some(p => polygonHolds(p, ...mix(from, to, t)))),
@@ -191,7 +197,10 @@ function widened(
   })
 }
 
-/** The sheet with narrow bridges made at least `least` mm wide, by drawing the openings back there and nowhere else. */
+/**
+ * The sheet with narrow bridges made at least `least` mm wide, by drawing the openings back there and nowhere
+ * else.
+ */
 export function withWiderBridges(
   sheet: SheetGeometry,
   bridges: readonly Neck[],
@@ -208,7 +217,10 @@ export function withWiderBridges(
   }
 }
 
-/** The sheet with openings opened up to `least` mm where they are narrower: at their neck, or all along when they are narrow everywhere. */
+/**
+ * The sheet with openings opened up to `least` mm where they are narrower: at their neck, or all along when
+ * they are narrow everywhere.
+ */
 export function withWiderSlots(sheet: SheetGeometry, slots: readonly Slot[], least: number): SheetGeometry {
   const marks = slots.filter(s => s.width < least)
   return marks.length === 0

@@ -5,7 +5,10 @@ import { necksOf, type Neck } from './analyse/necks'
 import { edgeMargin } from './analyse/widths'
 import type { Stencil } from './types'
 
-/** The mirror of a sheet's shape that is the sheet itself: a line through a point of it, by its angle from upright (degrees). */
+/**
+ * The mirror of a sheet's shape that is the sheet itself: a line through a point of it, by its angle from
+ * upright (degrees).
+ */
 export interface OwnAxis {
   readonly angle: number
   readonly centre: Point
@@ -14,7 +17,10 @@ export interface OwnAxis {
 /** Bridges wider than this never close, mm (common practice). */
 const WIDE = 3.6
 
-/** What is worked out of a sheet's shape, each when it is first asked for and then kept with the sheet. All in the sheet frame, mm. */
+/**
+ * What is worked out of a sheet's shape, each when it is first asked for and then kept with the sheet. All in
+ * the sheet frame, mm.
+ */
 class SheetMeasures {
   #middles: readonly Point[] | undefined
   #axis: OwnAxis | null | undefined

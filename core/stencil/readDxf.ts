@@ -6,7 +6,10 @@ import { arcPoints, bulgePoints, ellipseArc, splinePoints, type Trace } from './
 import type { ReadOptions, SheetRead } from './readSvg'
 import { ringFromRun } from './svg/shapes'
 
-/** Millimetres in one drawing unit, by the header variable $INSUNITS (DXF reference: 1 in, 2 ft, 4 mm, 5 cm, 6 m, 8 microinch, 9 mil, 13 micrometre, 14 dm). */
+/**
+ * Millimetres in one drawing unit, by the header variable $INSUNITS (DXF reference: 1 in, 2 ft, 4 mm, 5 cm, 6
+ * m, 8 microinch, 9 mil, 13 micrometre, 14 dm).
+ */
 const MM_PER_INSUNIT: Readonly<Record<number, number>> = {
   1: 25.4,
   2: 304.8,
@@ -21,7 +24,10 @@ const MM_PER_INSUNIT: Readonly<Record<number, number>> = {
 
 const DAMAGED = 'This DXF is damaged: it breaks off or holds something that is no DXF.'
 
-/** Whether a file is made of pairs of lines, a group code and its value, in which every x (10) has its y (20) after it: the parser runs in circles where it has not. */
+/**
+ * Whether a file is made of pairs of lines, a group code and its value, in which every x (10) has its y (20)
+ * after it: the parser runs in circles where it has not.
+ */
 function paired(text: string): boolean {
   const lines = text.split(/\r\n|\r|\n/)
   let x = false
@@ -60,8 +66,10 @@ interface Entity {
 }
 
 /**
- * Reads a DXF file (text) into a sheet: LINE, LWPOLYLINE with bulges, CIRCLE, ARC, ELLIPSE and SPLINE; the rest is passed over with a note.
- * Closed loops are openings by the even-odd rule. The sheet's edge is the loop on a layer called SHEET or OUTLINE, else a loop that holds all others.
+ * Reads a DXF file (text) into a sheet: LINE, LWPOLYLINE with bulges, CIRCLE, ARC, ELLIPSE and SPLINE; the
+ * rest is passed over with a note.
+ * Closed loops are openings by the even-odd rule. The sheet's edge is the loop on a layer called SHEET or
+ * OUTLINE, else a loop that holds all others.
  * @param options.mmPerUnit real size of one drawing unit, when the file names none
  * @throws RangeError with one sentence saying what is wrong and what to do
  */

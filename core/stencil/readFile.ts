@@ -19,7 +19,8 @@ export function readSheetFile(text: string, widthMm?: number): FileRead {
   if (widthMm !== undefined) {
     if (!(widthMm >= 5 && widthMm <= 1200))
       throw new RangeError("The sheet's real width must be between 5 and 1200 mm.")
-    // Read once to see how many units wide it is, then at the scale that gives the asked width, so that curves are flattened at true size.
+    // Read once to see how many units wide it is, then at the scale that gives the asked width, so that
+    // curves are flattened at true size.
     const units = read(text, { mmPerUnit: 1, loose: true }).sheet.width
     return { ...read(text, { mmPerUnit: widthMm / units }), ask: null }
   }

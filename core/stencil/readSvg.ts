@@ -68,11 +68,13 @@ const SKIPPED = new Set([
 ])
 
 /**
- * Reads an SVG file into a sheet. Filled shapes, and closed shapes that are only stroked (cut lines), are openings; the element with
+ * Reads an SVG file into a sheet. Filled shapes, and closed shapes that are only stroked (cut lines), are
+ * openings; the element with
  * id "sheet" is the sheet's edge, else the page is; a group with id "guides" is left out.
  * @param text the file's text
  * @param options.mmPerUnit real size of one user unit, when the file gives none
- * @returns the sheet in its own frame (mm, origin at the sheet's centre, +y down), notes, and whether the file gave a real size
+ * @returns the sheet in its own frame (mm, origin at the sheet's centre, +y down), notes, and whether the
+ *   file gave a real size
  * @throws RangeError with one sentence saying what is wrong and what to do
  */
 export function readSvg(text: string, options: ReadOptions = {}): SheetRead {
@@ -94,7 +96,10 @@ interface Page {
   sized: boolean
 }
 
-/** The map from the root's user units to mm (SVG 1.1, sections 7.2 and 7.7: the viewBox is fitted into width x height, centred). */
+/**
+ * The map from the root's user units to mm (SVG 1.1, sections 7.2 and 7.7: the viewBox is fitted into width x
+ * height, centred).
+ */
 function pageOf(root: Element, mmPerUnit?: number): Page {
   const side = (key: 'width' | 'height'): number | null => {
     const text = root.attrs[key]

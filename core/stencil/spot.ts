@@ -2,7 +2,10 @@ import { boxOf, polygonHolds, ringCentroid, ringHolds, type Point, type Ring } f
 import type { Placement } from '../skin'
 import type { SheetGeometry, StencilKind } from './types'
 
-/** Where something is looked for: a region of the skin (mm), whether it lies even across the midline, what must stay free, and the zone's plain name. */
+/**
+ * Where something is looked for: a region of the skin (mm), whether it lies even across the midline, what
+ * must stay free, and the zone's plain name.
+ */
 export interface Spot {
   readonly ring: Ring
   readonly even: boolean

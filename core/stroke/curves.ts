@@ -31,7 +31,8 @@ export function arcThrough(a: Point, b: Point, c: Point): Point[] {
   const angle = (p: Point) => Math.atan2(p[1] - y, p[0] - x)
   const from = angle(a)
   const turn = (to: number) => (((to - from) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI)
-  // Handles nearly on one line would make a circle as large as a house: then it goes straight from one to the next.
+  // Handles nearly on one line would make a circle as large as a house: then it goes straight from one to the
+  // next.
   if (r > STRAIGHT) return [...lineTo(a, b), ...lineTo(b, c).slice(1)]
   // The way round that meets b before c.
   const whole = turn(angle(b)) < turn(angle(c)) ? turn(angle(c)) : turn(angle(c)) - 2 * Math.PI
@@ -41,7 +42,10 @@ export function arcThrough(a: Point, b: Point, c: Point): Point[] {
   )
 }
 
-/** An S of two circular arcs: from a through b to the middle of a and c, then the same turned half round, to c. Both meet in one direction. */
+/**
+ * An S of two circular arcs: from a through b to the middle of a and c, then the same turned half round, to
+ * c. Both meet in one direction.
+ */
 export function sCurve(a: Point, b: Point, c: Point): Point[] {
   const middle = mix(a, c, 0.5)
   const first = arcThrough(a, b, middle)
@@ -56,7 +60,8 @@ export function sCurve(a: Point, b: Point, c: Point): Point[] {
 
 /**
  * A logarithmic spiral r = r0 exp(-b t) from a point round a centre, t the angle turned through in radians.
- * Length (r0 - r1) sqrt(1 + b^2) / b, curvature 1 / (r sqrt(1 + b^2)) (Lawrence, A Catalog of Special Plane Curves, 1972).
+ * Length (r0 - r1) sqrt(1 + b^2) / b, curvature 1 / (r sqrt(1 + b^2)) (Lawrence, A Catalog of Special Plane
+ * Curves, 1972).
  * @param turns how often it goes round; below 0 the other way
  * @param shrink radius at its end against that at its start, above 0 and below 1
  */

@@ -31,7 +31,10 @@ type Sizes = Readonly<Record<'first' | 'last', number>>
 const sizes = (n: number, v: Sizes) =>
   Array.from({ length: n }, (_, i) => lerp(v.first, v.last, n === 1 ? 0 : i / (n - 1)))
 
-/** Where a row's dots stand along it, as shares: even steps, or gaps between the dots that shrink as the dots do. */
+/**
+ * Where a row's dots stand along it, as shares: even steps, or gaps between the dots that shrink as the dots
+ * do.
+ */
 function placesOf(size: readonly number[], length: number, shrinking: boolean): number[] {
   const n = size.length
   if (n === 1) return [0]
@@ -158,7 +161,10 @@ export const DOTS = {
 
 export const dotShape = (run: DotRun): DotShape => DOTS[run]
 
-/** Dots of a run along a closed or open outline: even steps, sizes from first to last and back on a closed one. */
+/**
+ * Dots of a run along a closed or open outline: even steps, sizes from first to last and back on a closed
+ * one.
+ */
 export function dotsAlong(
   outline: readonly Point[],
   closed: boolean,

@@ -26,7 +26,9 @@ export const unit = (a: Point, b: Point): Point => {
   const l = distance(a, b) || 1
   return [(b[0] - a[0]) / l, (b[1] - a[1]) / l]
 }
-/** Width of a petal or leaf along its length: narrow at its foot, widest past its middle, closing to a tip. */
+/**
+ * Width of a petal or leaf along its length: narrow at its foot, widest past its middle, closing to a tip.
+ */
 export const petalWidth =
   (wide: number, foot: number) =>
   (t: number): number =>

@@ -3,7 +3,10 @@ import type { BrushForm, BrushId } from '../paint'
 import { valuesOf, type Param, type Params, type Values } from './params'
 import type { Spine } from './spine'
 
-/** One kind of stroke: few handles, some numbers, and the pulls of the brush that follow. Everything in the flat, mm, +y down. */
+/**
+ * One kind of stroke: few handles, some numbers, and the pulls of the brush that follow. Everything in the
+ * flat, mm, +y down.
+ */
 export interface StrokeShape {
   readonly words: string
   readonly family: 'line' | 'flat' | 'figure' | 'edge' | 'eye'

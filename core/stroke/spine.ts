@@ -71,7 +71,10 @@ export const dropWidth =
       ? Math.max(thin, thick * Math.sqrt(Math.max(0, 1 - ((head - t) / head) ** 2)))
       : thin + (thick - thin) * (0.5 + 0.5 * Math.cos(Math.PI * Math.min(1, (t - head) / (1 - head)))) ** 1.15
 
-/** Curvature at a point of a line by the circle through it and its neighbours (Menger), 1/mm; signed, positive clockwise as seen with y down. */
+/**
+ * Curvature at a point of a line by the circle through it and its neighbours (Menger), 1/mm; signed, positive
+ * clockwise as seen with y down.
+ */
 export function curvatureAt(points: readonly Point[], i: number): number {
   const a = points[i - 1]!
   const b = points[i]!

@@ -122,7 +122,8 @@ function hareHead(): Drawing {
       [-7, -7.6],
     ]),
   ]
-  // Drawn features are bridges left in the head: eyes, nose and mouth stand as solid lines joined to the sheet.
+  // Drawn features are bridges left in the head: eyes, nose and mouth stand as solid lines joined to the
+  // sheet.
   return {
     id: 'hare-head',
     name: 'Snow Hare',

@@ -75,7 +75,9 @@ function honeycomb(): Drawing {
   }
 }
 
-/** The diamonds and the crosses share one lattice, so that the crosses fall on the middles of the diamonds. */
+/**
+ * The diamonds and the crosses share one lattice, so that the crosses fall on the middles of the diamonds.
+ */
 const LATTICE = { x: 10, y: 15 }
 function latticeNodes(w: number, h: number, rx: number, ry: number): Point[] {
   const nodes: Point[] = []

@@ -171,7 +171,10 @@ function hands(made: Look) {
         ...rest,
       }
     },
-    /** A stencil step that dabs only the openings which land where `keep` says, as a painter does with a texture. */
+    /**
+     * A stencil step that dabs only the openings which land where `keep` says, as a painter does with a
+     * texture.
+     */
     patch(
       label: string,
       stencil: string,

@@ -67,7 +67,10 @@ export function looksIn(db: Db) {
       keep.run(look.id)
       return { look, version: 1, savedAt: at }
     }),
-    /** Saves a look over the version `base`; throws StaleWrite when another one is newer and says something else, returns null when there is no such look. */
+    /**
+     * Saves a look over the version `base`; throws StaleWrite when another one is newer and says something
+     * else, returns null when there is no such look.
+     */
     save: db.transaction((look: Look, base: number, at: string): LookRecord | null => {
       if (update.run({ id: look.id, name: look.name, doc: JSON.stringify(look), base, at }).changes === 0) {
         const row = live.get(look.id)

@@ -23,7 +23,10 @@ export function openDb(file = dataFile(), migrations = resolve('server/db/migrat
   return db
 }
 
-/** Runs the migrations that a database has not seen yet, each whole or not at all, in the order of their numbers. */
+/**
+ * Runs the migrations that a database has not seen yet, each whole or not at all, in the order of their
+ * numbers.
+ */
 function migrate(db: Db, folder: string): void {
   const done = db.pragma('user_version', { simple: true }) as number
   for (const name of readdirSync(folder)

@@ -1,7 +1,10 @@
 /** Names under which this server may be called; a page that reaches it by another name is not ours. */
 const HOSTS = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
 
-/** Answers only this machine's own pages: another site open in the same browser can neither read nor change anything. */
+/**
+ * Answers only this machine's own pages: another site open in the same browser can neither read nor change
+ * anything.
+ */
 export default defineEventHandler(event => {
   const host = getRequestHeader(event, 'host') ?? ''
   const origin = getRequestHeader(event, 'origin')

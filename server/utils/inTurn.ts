@@ -1,7 +1,10 @@
 import type { H3Event } from 'h3'
 
 let last: Promise<void> = Promise.resolve()
-/** How long the rest is let in before each piece, ms: a request takes some turns of the loop to be read and answered. */
+/**
+ * How long the rest is let in before each piece, ms: a request takes some turns of the loop to be read and
+ * answered.
+ */
 const BREATH = 10
 
 /**

@@ -62,7 +62,10 @@ const tool = z.enum(TOOL_IDS as [ToolId, ...ToolId[]])
 const between = (least: number, most: number, unit: string) =>
   z.number().min(least, `must be at least ${least} ${unit}`).max(most, `must be at most ${most} ${unit}`)
 
-/** Readings as the kit page sends them: of the bridge ladder, and of what a tool lets go, holds and how wide it is. */
+/**
+ * Readings as the kit page sends them: of the bridge ladder, and of what a tool lets go, holds and how wide
+ * it is.
+ */
 export const readingSchemas = {
   edges: z.strictObject({
     tool,
@@ -83,7 +86,10 @@ export const readingSchemas = {
   ),
 }
 
-/** A paint as it is kept: a split cake is only as safe near eyes and on lips as its least safe strip, whatever was ticked. */
+/**
+ * A paint as it is kept: a split cake is only as safe near eyes and on lips as its least safe strip, whatever
+ * was ticked.
+ */
 export function leastSafe(paint: Paint): Paint {
   const kit = useRepositories()
     .paints.all()

@@ -16,7 +16,10 @@ export function remembered<T>(key: string, make: () => T): T {
   return made
 }
 
-/** A short name for everything beside a look that pictures and times depend on: the kit, and what is noted of sheets. */
+/**
+ * A short name for everything beside a look that pictures and times depend on: the kit, and what is noted of
+ * sheets.
+ */
 export function kitStamp(): string {
   const { paints, readings, stencils } = useRepositories()
   const noted = stencils.all().map(({ id, groups, copies, heading }) => [id, groups, copies, heading])

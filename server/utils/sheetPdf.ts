@@ -8,7 +8,9 @@ const POINTS_PER_MM = 72 / 25.4
 const RIM = 6
 const BAR_MM = 50
 
-/** A sheet at 1:1 on A4 with a bar of 50 mm to check the print's size. Throws RangeError when it does not fit. */
+/**
+ * A sheet at 1:1 on A4 with a bar of 50 mm to check the print's size. Throws RangeError when it does not fit.
+ */
 export async function sheetPdf(sheet: SheetGeometry, name: string): Promise<Uint8Array> {
   const [short, long] = PAPER.A4
   const upright = sheet.width <= short - 2 * RIM && sheet.height <= long - 2 * RIM - 14

@@ -4,7 +4,10 @@ import { Memo } from '#core/memo'
 import { ownTools } from '#core/paint'
 import { prepared, type PreparedSheet } from '#core/stencil'
 
-/** What looks are read against, from the drawer and the kit: the world of each look. Sheets are read once a call. */
+/**
+ * What looks are read against, from the drawer and the kit: the world of each look. Sheets are read once a
+ * call.
+ */
 export function worldsNow(): (look: Look) => World {
   const { stencils, paints, readings } = useRepositories()
   const known = new Map(paints.all().map(p => [p.id, p]))

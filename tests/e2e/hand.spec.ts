@@ -1,7 +1,10 @@
 import { expect, test, type Page } from './site'
 import { complaints, idOf, look, openBench, openNew, painted, saved } from './helpers'
 
-/** What the stage tells of its picture: pixels across, millimetres across, and how many pixels a millimetre it wants. */
+/**
+ * What the stage tells of its picture: pixels across, millimetres across, and how many pixels a millimetre it
+ * wants.
+ */
 interface Fine {
   width: number
   wide: number

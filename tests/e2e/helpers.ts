@@ -50,7 +50,10 @@ export const look = async (page: Page, id: string) => (await page.request.get(`/
 export const idOf = (page: Page): string => /looks\/([\w-]+)/.exec(page.url())![1]!
 
 let made = 0
-/** Opens a new empty look of a grown face, told apart from others by its id; the stage then tells where things are. */
+/**
+ * Opens a new empty look of a grown face, told apart from others by its id; the stage then tells where things
+ * are.
+ */
 export async function openNew(page: Page): Promise<string> {
   const { look: base } = await look(page, 'plain-fern-stag')
   const id = `test-${Date.now()}-${made++}`

@@ -4,7 +4,10 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
-/** Every worker has a server and a throwaway database of its own, a copy of the one that was seeded for the run. */
+/**
+ * Every worker has a server and a throwaway database of its own, a copy of the one that was seeded for the
+ * run.
+ */
 export const test = base.extend<object, { site: string }>({
   site: [
     async ({}, use, worker) => {

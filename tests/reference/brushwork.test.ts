@@ -124,7 +124,8 @@ describe('strokes against closed forms', () => {
   })
 })
 
-// First fundamental form of the cylinder and of the plane: do Carmo, Differential Geometry of Curves and Surfaces, 2.5.
+// First fundamental form of the cylinder and of the plane: do Carmo, Differential Geometry of Curves and
+// Surfaces, 2.5.
 describe('a brush on the skin', () => {
   it('is as wide as it presses on a plane and round a cylinder', () => {
     const round = cone({ half: 40, growth: 0, flat: 1 })
@@ -204,7 +205,8 @@ describe('the twin of a flat-brush band', () => {
 const points = (ring: Ring): Point[] =>
   Array.from({ length: ring.length / 2 }, (_, i) => [ring[2 * i]!, ring[2 * i + 1]!])
 
-// Mardia and Jupp, Directional Statistics (2000), 2.3: R = sqrt(C2 + S2). The first sample is their Example 1.1 of a roulette wheel's stops, with C, S and R as
+// Mardia and Jupp, Directional Statistics (2000), 2.3: R = sqrt(C2 + S2). The first sample is their Example
+// 1.1 of a roulette wheel's stops, with C, S and R as
 // printed there (from memory, checked by hand): 43, 45, 52, 61, 75, 88, 88, 279, 357 degrees, R = 0.711.
 describe('mean resultant length', () => {
   it('of the roulette wheel is 0.711', () => {
@@ -304,7 +306,8 @@ describe('the largest empty circle against a brute-force grid', () => {
 })
 
 describe('an outline on skin that falls away', () => {
-  // On a plane of slope m a step of dx along the fall is sqrt(1 + m2) as long on the skin, one across it as long as it is (do Carmo, 2.5).
+  // On a plane of slope m a step of dx along the fall is sqrt(1 + m2) as long on the skin, one across it as
+  // long as it is (do Carmo, 2.5).
   it.each([0, 0.5, 1, 2])('lies at its distance as the skin measures it, at a slope of %s', m => {
     const box = { minX: -60, minY: -60, maxX: 60, maxY: 60 }
     const surface = heightField(

@@ -57,7 +57,8 @@ describe('flattening stays within its tolerance', () => {
 })
 
 describe('DXF curves against closed forms', () => {
-  // DXF reference, LWPOLYLINE: bulge = tan(included angle / 4); 1 is a half circle, anticlockwise when positive.
+  // DXF reference, LWPOLYLINE: bulge = tan(included angle / 4); 1 is a half circle, anticlockwise when
+  // positive.
   it.each([
     [1, Math.PI],
     [-1, Math.PI],
@@ -88,7 +89,8 @@ describe('DXF curves against closed forms', () => {
     expect(ellipseArc(0, 0, 12, 0, 0.5, 0, Math.PI).closed).toBe(false)
   })
 
-  // A quadratic rational Bezier with weights 1, cos(a/2), 1 is an exact circular arc (Farin, Curves and Surfaces for CAGD).
+  // A quadratic rational Bezier with weights 1, cos(a/2), 1 is an exact circular arc (Farin, Curves and
+  // Surfaces for CAGD).
   it('a rational spline draws an exact quarter circle', () => {
     const flat = splinePoints(2, [0, 0, 0, 1, 1, 1], [10, 0, 10, 10, 0, 10], [1, Math.SQRT1_2, 1])
     for (let i = 0; i < flat.length; i += 2) expect(Math.hypot(flat[i]!, flat[i + 1]!)).toBeCloseTo(10, 10)

@@ -124,7 +124,8 @@ describe('films by the two-flux formulas (Kubelka 1948, J Opt Soc Am 38:448)', (
         (kk, ss) => {
           const black = reflectance(kk, ss, 1, 0)
           const white = reflectance(kk, ss, 1, WHITE_CARD)
-          // A film that hides wholly tells nothing of its thickness any more, one of the card's own colour nothing of its absorption.
+          // A film that hides wholly tells nothing of its thickness any more, one of the card's own colour
+          // nothing of its absorption.
           if (white - black < 1e-4) return
           const found = bandOf(black, white)
           expect(Math.abs(found.k - kk) / kk).toBeLessThan(1e-7)

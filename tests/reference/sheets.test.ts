@@ -32,7 +32,8 @@ it('the files are what the demo program draws', () => {
   }
 })
 
-// CSS Values and Units Module Level 4, section 6.2: 1in = 2.54cm = 96px; 1pt = 1/72in; 1pc = 1/6in; 1Q = 1/40cm.
+// CSS Values and Units Module Level 4, section 6.2: 1in = 2.54cm = 96px; 1pt = 1/72in; 1pc = 1/6in; 1Q =
+// 1/40cm.
 it.each([
   ['1in', 25.4],
   ['96px', 25.4],

@@ -285,7 +285,10 @@ describe('faces', () => {
 })
 
 describe('rigid fits', () => {
-  /** Kabsch 1976 by the singular value decomposition of a linear-algebra library: the turn in degrees and what is left. */
+  /**
+   * Kabsch 1976 by the singular value decomposition of a linear-algebra library: the turn in degrees and what
+   * is left.
+   */
   function bySvd(pairs: [Point, Point][]): { turn: number; residual: number } {
     const mean = (k: 0 | 1) => [0, 1].map(d => pairs.reduce((s, p) => s + p[k][d]!, 0) / pairs.length)
     const [f, t] = [mean(0), mean(1)]

@@ -6,7 +6,10 @@ import { prepared, readSvg, type PreparedSheet } from '#core/stencil'
 
 const read = new Map<string, PreparedSheet>()
 
-/** A sheet of the demo drawer, read when a test first asks for it; undefined when the drawer has none of that id. */
+/**
+ * A sheet of the demo drawer, read when a test first asks for it; undefined when the drawer has none of that
+ * id.
+ */
 function sheetOf(id: string): PreparedSheet | undefined {
   const entry = shelf.find(s => s.id === id)
   if (entry && !read.has(id)) {

@@ -106,7 +106,9 @@ const problems = computed<string[]>(() =>
         ? armProblems(arm.value.measures)
         : [],
 )
-/** What is asked for, and what was last answered: until they are the same, what is shown is of something else. */
+/**
+ * What is asked for, and what was last answered: until they are the same, what is shown is of something else.
+ */
 const asked = computed(() => JSON.stringify([canvas.value, age.value]))
 const answered = ref('')
 const busy = computed(() => asked.value !== answered.value && !problems.value.length)

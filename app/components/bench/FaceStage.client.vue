@@ -26,7 +26,10 @@ const notices = useNotices()
 const held = useHeldSheet()
 const holder = useTemplateRef<HTMLDivElement>('holder')
 const { width, height } = useElementSize(holder)
-/** Whether landmarks are being moved to match a person, whether the head is turned, and whether the next tap picks a spot. */
+/**
+ * Whether landmarks are being moved to match a person, whether the head is turned, and whether the next tap
+ * picks a spot.
+ */
 const fitting = ref(false)
 const turned = ref(false)
 const picking = ref(false)

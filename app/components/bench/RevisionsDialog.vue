@@ -3,7 +3,10 @@ import { format } from 'date-fns'
 import { nanoid } from 'nanoid'
 import type { LookRecord } from '~~/server/db/looks'
 
-/** The versions of a look that were saved before; each can be opened beside the present one, as a look of its own. */
+/**
+ * The versions of a look that were saved before; each can be opened beside the present one, as a look of its
+ * own.
+ */
 interface Revision {
   version: number
   savedAt: string

@@ -61,7 +61,9 @@ const put = (field: Field, value: unknown) =>
     // A value that the step cannot have is refused with a sentence when the look is read.
     Reflect.set(s, field.path, value)
   })
-/** Sections that are folded until somebody opens them; what was opened or folded is remembered by its name. */
+/**
+ * Sections that are folded until somebody opens them; what was opened or folded is remembered by its name.
+ */
 const FOLDED: readonly string[] = ['Registered', 'Left free']
 const folds = useLocalStorage<Record<string, boolean>>('janusform-card-folds', {})
 const isOpen = (label: string) => folds.value[label] ?? !FOLDED.includes(label)

@@ -28,7 +28,8 @@ const ARROWS: Record<string, readonly [number, number]> = {
 }
 
 /**
- * Whether a key that is pressed in a field is the bench's: letting go, and undoing where nothing is typed that is not kept yet, as that is the field's own.
+ * Whether a key that is pressed in a field is the bench's: letting go, and undoing where nothing is typed
+ * that is not kept yet, as that is the field's own.
  * A field that is let go of shows again what is kept.
  */
 export function pressedInField(

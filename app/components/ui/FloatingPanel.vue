@@ -2,7 +2,9 @@
 import { autoUpdate, flip, offset, shift, size, useFloating, type Placement } from '@floating-ui/vue'
 import type { ComponentPublicInstance } from 'vue'
 
-/** A panel beside what opened it, kept whole inside the window: it flips, slides and, where it must, scrolls. */
+/**
+ * A panel beside what opened it, kept whole inside the window: it flips, slides and, where it must, scrolls.
+ */
 const props = withDefaults(
   defineProps<{ anchor: HTMLElement | ComponentPublicInstance | null; placement?: Placement }>(),
   { placement: 'bottom-end' },

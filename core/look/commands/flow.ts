@@ -36,7 +36,10 @@ const [LEAST, MOST] = [0.45, 2.2]
 /** The smallest of a cascade is at most this share of the largest. */
 const FALL = 0.6
 
-/** Lets the sizes of steps fall from the farthest to the nearest of the focal point. Refused when fewer than two of them can grow. */
+/**
+ * Lets the sizes of steps fall from the farthest to the nearest of the focal point. Refused when fewer than
+ * two of them can grow.
+ */
 export const cascade =
   (steps: readonly Step[], world: World): Command =>
   draft => {

@@ -11,7 +11,10 @@ export interface Place {
   side: SheetSide
 }
 
-/** The place of a step's sheet, or of its unlinked twin when that is the one held: held at its middle from now on. */
+/**
+ * The place of a step's sheet, or of its unlinked twin when that is the one held: held at its middle from now
+ * on.
+ */
 function heldPlace(step: SheetStep, twin: boolean, { ground }: World): Place & { grip: [number, number] } {
   const now = (twin && step.twin.own) || placementOf(step)
   const [gx, gy] = now.grip ?? [0, 0]
@@ -21,7 +24,8 @@ function heldPlace(step: SheetStep, twin: boolean, { ground }: World): Place & {
 const tenthPair = ([x, y]: Point): [number, number] => [x, y]
 
 /**
- * Changes where a sheet lies, or its unlinked twin. What is turned or flipped stays where it prints, unless it was moved as well; a sheet moved by hand
+ * Changes where a sheet lies, or its unlinked twin. What is turned or flipped stays where it prints, unless
+ * it was moved as well; a sheet moved by hand
  * is let go of its register. Refused where there is no skin.
  * @param twin the unlinked twin is held
  */

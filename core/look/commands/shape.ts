@@ -12,7 +12,9 @@ const noSkin = ({ words }: Ground) => new Refused(`There is no skin there: keep 
 const put = (step: MarkStep, points: [number, number][], ground: Ground) =>
   movesOf(step).reshape(step, points, ground)
 
-/** Changes the handles of several steps, all together. Refused when nothing of them would be left on the skin. */
+/**
+ * Changes the handles of several steps, all together. Refused when nothing of them would be left on the skin.
+ */
 const reshape = (
   ids: ReadonlySet<string>,
   map: (points: readonly Point[]) => [number, number][],
@@ -38,7 +40,10 @@ export const shiftSteps =
       if (ids.has(step.id) && 'at' in step) step.at = tenthPoint([step.at[0] + dx, step.at[1] + dy])
   }
 
-/** Turns steps by their handles about their common middle, degrees clockwise; one that turns by itself alone does so. */
+/**
+ * Turns steps by their handles about their common middle, degrees clockwise; one that turns by itself alone
+ * does so.
+ */
 export const turnSteps =
   (ids: ReadonlySet<string>, degrees: number, world: World): Command =>
   draft => {
@@ -74,7 +79,10 @@ function insert(step: MarkStep, after: number, at: Point | null, ground: Ground)
   put(step, step.points.toSpliced(after + 1, 0, there), ground)
 }
 
-/** Puts a handle between one of a closed outline and the next, where told, else in the middle of the outline there. */
+/**
+ * Puts a handle between one of a closed outline and the next, where told, else in the middle of the outline
+ * there.
+ */
 export const insertHandle = (id: string, after: number, at: Point | null, ground: Ground): Command =>
   onMark(id, step => insert(step, after, at, ground))
 

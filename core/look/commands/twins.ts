@@ -7,7 +7,8 @@ import { movesOf, onKind, onMark, onStep, Refused, type Command } from './comman
 import { addBehind } from './steps'
 
 /**
- * Gives a step a twin by a rule, or takes it; a twin of its own place goes back to its rule. Refused on a face when the rule is half a turn.
+ * Gives a step a twin by a rule, or takes it; a twin of its own place goes back to its rule. Refused on a
+ * face when the rule is half a turn.
  * @param steps all steps of the look, about whose middle half a turn is made
  */
 export const setTwin = (step: Step, rule: TwinRule, steps: readonly Step[], world: World): Command => {

@@ -6,7 +6,9 @@ import { hostsIn, kindOf, type Step, type World } from '../kinds'
 export const overlap = (a: readonly Box[], b: readonly Box[]): boolean =>
   a.some(p => b.some(q => p.minX < q.maxX && q.minX < p.maxX && p.minY < q.maxY && q.minY < p.maxY))
 
-/** The wettest film that a step finds beneath it, with the step that laid it and the seconds until it is dry. */
+/**
+ * The wettest film that a step finds beneath it, with the step that laid it and the seconds until it is dry.
+ */
 export interface Beneath {
   readonly state: FilmState
   readonly by: Step | null
@@ -15,7 +17,10 @@ export interface Beneath {
 
 const WET: readonly FilmState[] = ['dry', 'tacky', 'wet']
 
-/** What every step finds beneath it when the hands go on without waiting: films dry while the steps between are painted. */
+/**
+ * What every step finds beneath it when the hands go on without waiting: films dry while the steps between
+ * are painted.
+ */
 export function beneathAll(steps: readonly Step[], world: World): Map<string, Beneath> {
   const boxes = steps.map(s => kindOf(s).boxes(s, world))
   const seconds = steps.map(s => kindOf(s).effort(s, world).seconds)
@@ -38,7 +43,10 @@ export function beneathAll(steps: readonly Step[], world: World): Map<string, Be
   return found
 }
 
-/** The same world, told the steps of a look: hosts for those that go around others, and what each step finds beneath it. */
+/**
+ * The same world, told the steps of a look: hosts for those that go around others, and what each step finds
+ * beneath it.
+ */
 export function withSteps(world: World, steps: readonly Step[]): World {
   const own = { ...world, ...hostsIn(steps) }
   let found: Map<string, Beneath> | undefined

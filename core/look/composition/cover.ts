@@ -33,7 +33,10 @@ export interface Cover {
   readonly distanceTo: (region: readonly Polygon[]) => number
 }
 
-/** The rings of each film or thing that a step lays, and those inside which nothing of it lies; the shade that a gem throws is no part of it. */
+/**
+ * The rings of each film or thing that a step lays, and those inside which nothing of it lies; the shade that
+ * a gem throws is no part of it.
+ */
 function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free: readonly Ring[] } {
   const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true })
   const gems = prints.filter(p => p.particles?.kind === 'gem')
@@ -41,14 +44,18 @@ function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free
 }
 
 /**
- * What a step covers: the areas of its prints, bases, strokes, glitter and gems, and its twin's, clipped and not sampled. This is the one place that
+ * What a step covers: the areas of its prints, bases, strokes, glitter and gems, and its twin's, clipped and
+ * not sampled. This is the one place that
  * answers which mm2 of a region a step covers.
  */
 export function coverOf(step: Step, world: World): Cover {
   const made = laidRings(step, world)
   const laid = made.rings.map(rings => rings.map(ring => ({ ring, box: boxOf(ring) })))
   const free = [...kindOf(step).keepsFree(step, world.ground), ...made.free]
-  /** Only rings near the region are clipped: a texture has thousands. A hole lies within its outer ring, so both are dropped together or the hole alone. */
+  /**
+   * Only rings near the region are clipped: a texture has thousands. A hole lies within its outer ring, so
+   * both are dropped together or the hole alone.
+   */
   const near = (box: Readonly<Box>) =>
     laid.flatMap(rings => {
       const list = rings.filter(r => boxesMeet(r.box, box)).map(r => r.ring)
@@ -81,7 +88,10 @@ export function coverOf(step: Step, world: World): Cover {
   return cover
 }
 
-/** Less of a region than this is a touch of the edge and not a cover, mm2 (common practice: a brush's thinnest line over half a millimetre). */
+/**
+ * Less of a region than this is a touch of the edge and not a cover, mm2 (common practice: a brush's thinnest
+ * line over half a millimetre).
+ */
 export const TOUCH = 0.5
 
 /**
@@ -108,7 +118,8 @@ export function openingsOver(
     const own = boxOf(opening.outer)
     const [x, y]: Point = laid.point([(own.minX + own.maxX) / 2, (own.minY + own.maxY) / 2])
     const far = Math.hypot(own.maxX - own.minX, own.maxY - own.minY) + reach
-    // Far from the region an opening need not be laid point by point; on steep skin it looks smaller, never larger.
+    // Far from the region an opening need not be laid point by point; on steep skin it looks smaller, never
+    // larger.
     if (Math.abs(x - (box.minX + box.maxX) / 2) > far || Math.abs(y - (box.minY + box.maxY) / 2) > far)
       continue
     const rings = [opening.outer, ...opening.holes].map(laid.ring)

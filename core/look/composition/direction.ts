@@ -5,7 +5,10 @@ import type { Look } from '../look'
 import { bearingOn, towards } from '../placement'
 import { meanResultantLength, rankCorrelation } from './statistics'
 
-/** One element as the eye follows it: where it points, and how far that is off the way to the focal point, degrees. */
+/**
+ * One element as the eye follows it: where it points, and how far that is off the way to the focal point,
+ * degrees.
+ */
 export interface FlowElement {
   readonly stepId: string
   readonly label: string
@@ -30,7 +33,10 @@ export interface Flow {
   readonly words: string
 }
 
-/** Farther off than this an element breaks the flow, degrees; nearer to the focal point than this it has no way to point, mm (common practice). */
+/**
+ * Farther off than this an element breaks the flow, degrees; nearer to the focal point than this it has no
+ * way to point, mm (common practice).
+ */
 export const BREAKS = 35
 export const AT_FOCUS = 8
 
@@ -86,7 +92,10 @@ const wordsOf = (n: number, toward: number): string =>
           ? 'flows in part'
           : 'pulls apart'
 
-/** The way in which a fresh texture lies: down on the forehead, up toward the top of the nose on the cheeks, else at the focal point. */
+/**
+ * The way in which a fresh texture lies: down on the forehead, up toward the top of the nose on the cheeks,
+ * else at the focal point.
+ */
 export function usualHeading(ground: Ground, at: Point, focus: Point): number {
   const zone = zoneAt(ground, at)
   const plain = zone ? plainZone(zone) : ''

@@ -4,7 +4,8 @@ import { isMark, kindOf, ofKind, placementOf, printedMiddle, type Step, type Wor
 import { atSoThat, flippedHandles, liesAt } from '../placement'
 
 /**
- * Turns steps over together, as their mirror image about the upright through their middle. Sheets are flipped to their other side, and a dark edge that
+ * Turns steps over together, as their mirror image about the upright through their middle. Sheets are flipped
+ * to their other side, and a dark edge that
  * looked outward goes on looking outward. The steps are changed in place.
  * @param from what is outward of: the focal point
  */
@@ -32,7 +33,9 @@ export function flipTogether(steps: readonly Step[], world: World, from: Point):
 /** A step by itself, its twin left out. */
 const withoutTwin = <S extends Step>(step: S): S => ({ ...step, twin: NO_TWIN })
 
-/** The middle of everything that a look paints, twins left out, mm on the skin; null when it paints nothing. */
+/**
+ * The middle of everything that a look paints, twins left out, mm on the skin; null when it paints nothing.
+ */
 export function designMiddle(steps: readonly Step[], world: World): Point | null {
   const box = steps
     .flatMap(s => {
@@ -49,7 +52,8 @@ export function designMiddle(steps: readonly Step[], world: World): Point | null
 const UPON_ITSELF = 6
 
 /**
- * The point about which a step is turned by half a turn: the middle of the whole design; for what lies there itself the arm's middle line at its
+ * The point about which a step is turned by half a turn: the middle of the whole design; for what lies there
+ * itself the arm's middle line at its
  * height, so that its twin goes to the other edge, and for what lies on that line the middle of the arm.
  */
 export function halfTurnAbout(step: Step, steps: readonly Step[], world: World): [number, number] {

@@ -67,7 +67,10 @@ export function freshLine(
   }
 }
 
-/** Handles of a stroke along the lash line of the eye nearest to a point, from the inner corner out; sizes grow with the face. */
+/**
+ * Handles of a stroke along the lash line of the eye nearest to a point, from the inner corner out; sizes
+ * grow with the face.
+ */
 function eyePoints(shape: ShapeId, [x]: Point, { landmarks, form: { kx, ky } }: Face): [number, number][] {
   const side = landmarks[x < 0 ? 'left' : 'right']
   const out = x < 0 ? -1 : 1

@@ -8,7 +8,8 @@ export interface Handling {
 }
 
 /**
- * Where a sheet must be wiped and flipped, or a second copy taken, because the side that comes onto the skin was painted before.
+ * Where a sheet must be wiped and flipped, or a second copy taken, because the side that comes onto the skin
+ * was painted before.
  * A copy keeps the side on which it was last used; with enough copies none is flipped.
  */
 export function handlingsOf(steps: readonly Step[], world: World): Handling[] {

@@ -12,7 +12,10 @@ export interface PaintUse {
   readonly lasts: number | null
 }
 
-/** Paint stays on the tool and is washed out: what reaches the skin is about this share of what is taken up (common practice). */
+/**
+ * Paint stays on the tool and is washed out: what reaches the skin is about this share of what is taken up
+ * (common practice).
+ */
 const REACHES = 0.6
 
 /** Grams and cost of each paint of a look, what is taken up included; most first. */

@@ -14,7 +14,10 @@ import { layOn, type Ground } from '../../skin'
 import type { Seat, Stencil } from '../../stencil'
 import { areaOf, TOUCH } from './cover'
 
-/** More of a print than this beside its spot, or off the skin, makes it no proposal, as a share (common practice). */
+/**
+ * More of a print than this beside its spot, or off the skin, makes it no proposal, as a share (common
+ * practice).
+ */
 const BESIDE = 0.35
 const OFF = 0.02
 /** Of a texture each opening may touch what must stay free by less than this, as many may, mm2. */
@@ -23,7 +26,8 @@ const SLIGHT = 0.02
 const regionFromRing = (ring: Ring): Polygon[] => regionOf([ring], 'nonzero')
 
 /**
- * A seat as it can be proposed: laid on the skin itself, not on its picture. Of a texture only the openings stay that lie on the spot, on skin, and on
+ * A seat as it can be proposed: laid on the skin itself, not on its picture. Of a texture only the openings
+ * stay that lie on the spot, on skin, and on
  * no eye, nostril, mouth or hair; any other sheet must do so as a whole.
  * @param ring the spot, skin mm
  * @returns null when it is no proposal

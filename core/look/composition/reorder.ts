@@ -9,7 +9,10 @@ function lifted(steps: readonly Step[], from: number, but?: string): { moved: St
   return { moved: steps.slice(from, end), rest: [...steps.slice(0, from), ...steps.slice(end)] }
 }
 
-/** The steps with one of them moved to a place in the order, its wet glitter along with it; as they were when there is no such step or place. */
+/**
+ * The steps with one of them moved to a place in the order, its wet glitter along with it; as they were when
+ * there is no such step or place.
+ */
 export function reordered(steps: readonly Step[], id: string, to: number): Step[] {
   const from = steps.findIndex(s => s.id === id)
   if (from < 0 || to < 0 || to >= steps.length) return [...steps]
@@ -18,7 +21,10 @@ export function reordered(steps: readonly Step[], id: string, to: number): Step[
   return rest
 }
 
-/** The steps with one of them moved right behind another, its wet glitter along with it; as they were when one of the two is not there. */
+/**
+ * The steps with one of them moved right behind another, its wet glitter along with it; as they were when one
+ * of the two is not there.
+ */
 export function movedBehind(steps: readonly Step[], id: string, behind: string): Step[] {
   const from = steps.findIndex(s => s.id === id)
   if (from < 0 || id === behind || !steps.some(s => s.id === behind)) return [...steps]
@@ -28,7 +34,8 @@ export function movedBehind(steps: readonly Step[], id: string, behind: string):
 }
 
 /**
- * The order of some steps in which no glitter comes before the paint on which it goes while that is wet: it then stands right behind it.
+ * The order of some steps in which no glitter comes before the paint on which it goes while that is wet: it
+ * then stands right behind it.
  * @returns the new order, or null when the steps stand well as they are
  */
 export function boundOrder<S extends Step>(steps: readonly S[]): S[] | null {

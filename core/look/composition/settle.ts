@@ -3,7 +3,8 @@ import { ofKind, type SheetStep, type Step } from '../kinds'
 import { registeredPlacement } from '../placement'
 
 /**
- * Brings every registered step of a look to where its host now is, twins included, in place; a step whose host is gone is let go where it lies.
+ * Brings every registered step of a look to where its host now is, twins included, in place; a step whose
+ * host is gone is let go where it lies.
  */
 export function settle(steps: readonly Step[]): void {
   const sheets = new Map(ofKind('sheet', steps).map(s => [s.id, s]))

@@ -1,4 +1,7 @@
-/** Mean resultant length of some angles (degrees): 1 when all agree, 0 when they cancel (Mardia and Jupp, Directional Statistics, 2.3). */
+/**
+ * Mean resultant length of some angles (degrees): 1 when all agree, 0 when they cancel (Mardia and Jupp,
+ * Directional Statistics, 2.3).
+ */
 export function meanResultantLength(angles: readonly number[]): number {
   if (angles.length === 0) return 0
   const c = angles.reduce((s, a) => s + Math.cos((a * Math.PI) / 180), 0)
@@ -11,7 +14,10 @@ function ranksOf(list: readonly number[]): number[] {
   return list.map(v => (list.filter(w => w < v).length + 1 + list.filter(w => w <= v).length) / 2)
 }
 
-/** Spearman's rank correlation of two lists, -1 to 1; null for fewer than three pairs or where one list does not vary. */
+/**
+ * Spearman's rank correlation of two lists, -1 to 1; null for fewer than three pairs or where one list does
+ * not vary.
+ */
 export function rankCorrelation(a: readonly number[], b: readonly number[]): number | null {
   if (a.length < 3) return null
   const p = ranksOf(a)

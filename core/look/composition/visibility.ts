@@ -15,7 +15,8 @@ export interface Shows {
 export const COMPARED = 320
 
 /**
- * Colour differences CIEDE2000 of pairs of colours: their median, and the tenth percentile below which the weakest tenth lies.
+ * Colour differences CIEDE2000 of pairs of colours: their median, and the tenth percentile below which the
+ * weakest tenth lies.
  * @param judged the share of the pairs at which the print is judged: the median, unless its parts lie apart
  */
 export function showsOf(

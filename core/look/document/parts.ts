@@ -26,7 +26,10 @@ export const hexSchema = z
   .string({ error: 'must be a colour such as #7A2E5D' })
   .regex(/^#[0-9a-fA-F]{6}$/, 'must be a colour such as #7A2E5D')
 
-/** A paint as a look remembers it: the kit's own entry counts where it is still there, else name and colour from the file. */
+/**
+ * A paint as a look remembers it: the kit's own entry counts where it is still there, else name and colour
+ * from the file.
+ */
 export const paintRefSchema = z.strictObject({ id: idSchema, name: textSchema(80), colour: hexSchema })
 export type PaintRef = z.infer<typeof paintRefSchema>
 
@@ -52,14 +55,19 @@ export const placementSchema = z.strictObject({
 const TWIN_RULES = ['none', 'midline', 'features', 'turn'] as const
 export type TwinRule = (typeof TWIN_RULES)[number]
 
-/** A step's counterpart: the rule that places it, the point of a half turn, and its own place when it is not linked to the rule. */
+/**
+ * A step's counterpart: the rule that places it, the point of a half turn, and its own place when it is not
+ * linked to the rule.
+ */
 const twinSchema = z.strictObject({
   rule: z.enum(TWIN_RULES, { error: `must be one of ${TWIN_RULES.join(', ')}` }),
   about: pointSchema.nullable(),
   own: placementSchema.nullable(),
 })
 export type Twin = z.infer<typeof twinSchema>
-/** The twin of a step with handles: it follows its rule, as one that goes its own way is a step of its own. */
+/**
+ * The twin of a step with handles: it follows its rule, as one that goes its own way is a step of its own.
+ */
 export const linkedTwinSchema = twinSchema.extend({ own: z.null({ error: 'must be null' }) })
 export const NO_TWIN: Twin = { rule: 'none', about: null, own: null }
 export const dabsSchema = z

@@ -3,7 +3,10 @@ import { LOOK_FORMAT } from './format'
 import { NO_TWIN } from './parts'
 import { NOT_ASKED } from './sitting'
 
-/** A look as some earlier version of the application wrote it, brought to the present version; anything else is passed on as it is. */
+/**
+ * A look as some earlier version of the application wrote it, brought to the present version; anything else
+ * is passed on as it is.
+ */
 export function upgraded(data: unknown): unknown {
   if (typeof data !== 'object' || data === null) return data
   const look = data as Record<string, unknown>
@@ -14,7 +17,10 @@ export function upgraded(data: unknown): unknown {
   return fourth.version === 4 ? fromVersion4(fourth) : fourth
 }
 
-/** Version 1 knew one adult face, twins across the midline on the other side, and sheets pressed down at their middle. */
+/**
+ * Version 1 knew one adult face, twins across the midline on the other side, and sheets pressed down at their
+ * middle.
+ */
 function fromVersion1(look: Record<string, unknown>): Record<string, unknown> {
   const steps = stepsOf(look)
   return {
@@ -55,7 +61,10 @@ const fromVersion3 = (look: Record<string, unknown>): Record<string, unknown> =>
     : look.steps,
 })
 
-/** Version 4 kept the zones or the drawn outline of a base as its region; it had no twin, and its outline went straight from point to point. */
+/**
+ * Version 4 kept the zones or the drawn outline of a base as its region; it had no twin, and its outline went
+ * straight from point to point.
+ */
 function fromVersion4(look: Record<string, unknown>): Record<string, unknown> {
   return {
     ...look,

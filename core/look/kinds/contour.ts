@@ -3,7 +3,10 @@ import { lengthOf, stationsAt } from '../../stroke'
 import type { Source } from '../document'
 import type { World } from './world'
 
-/** Rings that a source covers on the skin. Only steps before the one that asks count, so that nothing goes around itself. */
+/**
+ * Rings that a source covers on the skin. Only steps before the one that asks count, so that nothing goes
+ * around itself.
+ */
 export const sourceRings = (source: Source, asking: string, world: World): Ring[] =>
   source.use === 'zones'
     ? source.zones.flatMap(id => world.ground.zone(id) ?? [])

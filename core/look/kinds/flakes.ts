@@ -2,7 +2,10 @@ import type { Ring } from '../../geometry'
 import { linearOf, opticsOfColour, type LinearRgb } from '../../paint'
 import type { Print } from './print'
 
-/** Sorts of glitter: size of a flake, how many to the mm2 when it lies thick, and how much gel holds them (common practice). */
+/**
+ * Sorts of glitter: size of a flake, how many to the mm2 when it lies thick, and how much gel holds them
+ * (common practice).
+ */
 export const GLITTERS = {
   fine: { words: 'fine loose glitter', size: 0.22, density: 3.2, gel: 0 },
   spray: { words: 'shimmer spray', size: 0.14, density: 4.5, gel: 0 },

@@ -93,7 +93,10 @@ interface HandleRules {
   readonly words: string
 }
 
-/** Ways in which a step can be kept off a place, tried in this order; a step that has none can only be left out. */
+/**
+ * Ways in which a step can be kept off a place, tried in this order; a step that has none can only be left
+ * out.
+ */
 export type KeepOffWay = 'openings' | 'zones' | 'redraw' | 'shift' | 'narrow'
 
 /** What there is to mind about a kind of step, for the checks. */
@@ -119,7 +122,10 @@ export interface Misfitting {
   readonly sheet?: { readonly sheet: PreparedSheet; readonly placement: Placement }
 }
 
-/** What a kind that lies on the skin by handles does besides; every kind has these, and those without handles do nothing. */
+/**
+ * What a kind that lies on the skin by handles does besides; every kind has these, and those without handles
+ * do nothing.
+ */
 export interface Moves<S> {
   /** Brings the step to another canvas, in place. */
   readonly carry: (step: S, transfer: Transfer) => void
@@ -143,7 +149,8 @@ export interface Moves<S> {
 }
 
 /**
- * Everything the application knows about one kind of step. A new kind is one folder that makes one of these, and one line in the table of kinds:
+ * Everything the application knows about one kind of step. A new kind is one folder that makes one of these,
+ * and one line in the table of kinds:
  * schema, printing, card text and step card all follow from it.
  */
 export interface StepKind<S> {
@@ -191,7 +198,10 @@ export interface StepKind<S> {
   readonly pointers: (step: S, world: World) => Pointer[]
   /** Whether it can be given a twin, or another one. */
   readonly mayTwin: (step: S) => boolean
-  /** How the hand has hold of it: a sheet, something drawn, or a base beneath everything; null when it cannot be held. */
+  /**
+   * How the hand has hold of it: a sheet, something drawn, or a base beneath everything; null when it cannot
+   * be held.
+   */
   readonly held: (step: S) => 'sheet' | 'mark' | 'base' | null
   /**
    * Whether it lies under a point of the skin, and whether it is its twin that does.

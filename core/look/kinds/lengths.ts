@@ -17,7 +17,9 @@ export function growParams(step: Shaped, params: readonly Param[], by: number): 
   step.params = { ...step.params, ...Object.fromEntries(grown) }
 }
 
-/** Brings the lengths of a step to another canvas, in place; how far it keeps from what it goes around stays. */
+/**
+ * Brings the lengths of a step to another canvas, in place; how far it keeps from what it goes around stays.
+ */
 export function carryParams(step: Shaped, params: readonly Param[], by: number): void {
   for (const q of lengths(params))
     if (q.name !== 'distance') step.params[q.name] = tenth(within(q, step.params[q.name]! * by))

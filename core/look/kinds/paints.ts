@@ -7,7 +7,10 @@ import type { World } from './world'
 /** The paints of the kit, and where results are kept. */
 type Kit = Pick<World, 'paint' | 'memo'>
 
-/** A paint as it lies in a film: the kit's own swatch where it is there, else what follows from the colour in the look. */
+/**
+ * A paint as it lies in a film: the kit's own swatch where it is there, else what follows from the colour in
+ * the look.
+ */
 export function laidPaint(ref: Pick<PaintRef, 'id' | 'colour'>, { paint: find, memo }: Kit): LaidPaint {
   const paint = find(ref.id)
   if (!paint) return { optics: colourOptics(ref.colour, memo), finish: 'matte' }

@@ -23,7 +23,9 @@ export interface Print {
   /** Paints, first to last along the axis. */
   readonly paints: readonly LaidPaint[]
   readonly axis: Axis | null
-  /** Far ends of the strips of a split cake along the axis, 0 to 1; null when the paints blend wet into wet. */
+  /**
+   * Far ends of the strips of a split cake along the axis, 0 to 1; null when the paints blend wet into wet.
+   */
   readonly strips: readonly number[] | null
   /** Thickness, mg/cm2. */
   readonly film: number
@@ -56,7 +58,9 @@ export interface Flakes {
 
 export const GEM_CUTS = ['round', 'drop', 'star'] as const
 export type GemCut = (typeof GEM_CUTS)[number]
-/** A gem by its cut, colour, middle on the skin, size (mm) and the way it points (degrees clockwise from up). */
+/**
+ * A gem by its cut, colour, middle on the skin, size (mm) and the way it points (degrees clockwise from up).
+ */
 export interface Gem {
   readonly kind: 'gem'
   readonly cut: GemCut

@@ -27,7 +27,8 @@ export type Step = { [K in KindName]: StepOf<K> }[KindName]
 
 /** The kind of a step, typed for that step. */
 export function kindOf<S extends Step>(step: S): StepKind<S> {
-  // The table pairs each name with the kind of just those steps, which TypeScript cannot follow through an index.
+  // The table pairs each name with the kind of just those steps, which TypeScript cannot follow through an
+  // index.
   return KINDS[step.kind] as unknown as StepKind<S>
 }
 

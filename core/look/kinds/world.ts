@@ -25,7 +25,10 @@ export interface Host {
   readonly rings: (openings: readonly number[] | null, world: World) => Ring[]
 }
 
-/** What a look is read against: what it is painted on, the sheets and paints it names, and its own steps as hosts. */
+/**
+ * What a look is read against: what it is painted on, the sheets and paints it names, and its own steps as
+ * hosts.
+ */
 export interface World {
   readonly ground: Ground
   readonly stencil: (id: string) => PreparedSheet | undefined

@@ -9,7 +9,9 @@ import type { Ground, SheetSide } from '../../skin'
 export const aimedTilt = (side: SheetSide, heading: number, way: number): number =>
   wrapDegrees(way - (side === 'B' ? -heading : heading))
 
-/** The way from a point of the skin to another, degrees clockwise from up in the skin's tangent plane there. */
+/**
+ * The way from a point of the skin to another, degrees clockwise from up in the skin's tangent plane there.
+ */
 export function bearingOn(ground: Ground, at: Point, to: Point): number {
   return bearing([0, 0], ground.surface.exponential(at, true).from(...to))
 }

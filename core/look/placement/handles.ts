@@ -56,8 +56,10 @@ export const anchorOf = (points: readonly Point[]): Point =>
 const flipped = ([x, y]: Point): Point => [-x, y]
 
 /**
- * Brings what is drawn in the flat onto the skin: handles are measured from their middle along geodesics, and what comes of them goes back the same way.
- * A twin seen as in a mirror is drawn as its original and turned over, so that it is its mirror image in everything.
+ * Brings what is drawn in the flat onto the skin: handles are measured from their middle along geodesics, and
+ * what comes of them goes back the same way.
+ * A twin seen as in a mirror is drawn as its original and turned over, so that it is its mirror image in
+ * everything.
  */
 export function onSkinBy<T>(
   { points, mirror }: Lie,
@@ -70,7 +72,10 @@ export function onSkinBy<T>(
   return draw(mirror ? flat.map(flipped) : flat).map(d => map(d, p => laid.point(mirror ? flipped(p) : p)))
 }
 
-/** What is drawn from the handles in the flat, seen as it lies: the tangent plane at their middle, in which ways are measured. */
+/**
+ * What is drawn from the handles in the flat, seen as it lies: the tangent plane at their middle, in which
+ * ways are measured.
+ */
 export function inTheFlat<T>(
   { points, mirror }: Lie,
   { ground }: OnGround,
@@ -86,7 +91,10 @@ export function inTheFlat<T>(
 export const movedHandles = (points: readonly Point[], map: (p: Point) => Point): [number, number][] =>
   points.map(p => tenthPoint(map(p)))
 
-/** The middle of some points as the skin measures it (Karcher mean: the ways to them cancel out); it stays where it is when they are turned about it. */
+/**
+ * The middle of some points as the skin measures it (Karcher mean: the ways to them cancel out); it stays
+ * where it is when they are turned about it.
+ */
 function middleOn(points: readonly Point[], { ground }: OnGround): Point {
   let at = anchorOf(points)
   for (let n = 0; n < 4; n++) {

@@ -16,7 +16,10 @@ export function widestGap(points: readonly Point[]): number {
   return points.reduce((best, _, i) => (gap(i) > gap(best) ? i : best), 0)
 }
 
-/** The handle without which a closed outline changes least: it makes the smallest triangle with its neighbours. */
+/**
+ * The handle without which a closed outline changes least: it makes the smallest triangle with its
+ * neighbours.
+ */
 export function leastMissed(points: readonly Point[]): number {
   const n = points.length
   const triangle = (i: number) => {

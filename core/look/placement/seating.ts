@@ -59,7 +59,10 @@ function samplesOf(sheet: Stencil, most: number): Point[] {
 /** A ring of fewer points: whether a sample lies on the skin needs no fine edge. */
 const coarse = (ring: Ring): Ring => (ring.length < 400 ? ring : ring.filter((_, i) => (i >> 1) % 8 === 0))
 
-/** The sheet counts this far around what is painted through it, mm: fingers press it down there (common practice). */
+/**
+ * The sheet counts this far around what is painted through it, mm: fingers press it down there (common
+ * practice).
+ */
 const PRESSED_MM = 10
 
 /** A sheet as it stands off the skin: the samples of it that lie there, and the gaps at its openings. */
@@ -105,14 +108,20 @@ function standing(
   }
 }
 
-/** A point of a sheet (mm), where it comes to lie on the skin, and the opening in whose middle it is; null for the others. */
+/**
+ * A point of a sheet (mm), where it comes to lie on the skin, and the opening in whose middle it is; null for
+ * the others.
+ */
 interface Sample {
   readonly at: Point
   readonly skin: Point
   readonly opening: number | null
 }
 
-/** Which samples tell of each painted opening: the one in its middle, and of large openings all within; null where nothing is painted. */
+/**
+ * Which samples tell of each painted opening: the one in its middle, and of large openings all within; null
+ * where nothing is painted.
+ */
 function samplesWithin(
   sheet: Stencil,
   painted: ReadonlySet<number>,
@@ -135,7 +144,10 @@ function samplesWithin(
   })
 }
 
-/** Gaps between the skin and a sheet that is pressed down where it is dabbed, one an opening, mm; NaN where nothing is painted. */
+/**
+ * Gaps between the skin and a sheet that is pressed down where it is dabbed, one an opening, mm; NaN where
+ * nothing is painted.
+ */
 export const pressedAt = (
   sheet: Stencil,
   placement: Placement,
@@ -147,7 +159,8 @@ export const pressedAt = (
 
 /**
  * How the sheet of a placement seats on the skin.
- * @param painted the openings that are painted; only they must seat, and only the sheet around them is pressed down
+ * @param painted the openings that are painted; only they must seat, and only the sheet around them is
+ *   pressed down
  * @param most as many samples of the solid at most: fewer are quicker
  */
 export function seatingOf(

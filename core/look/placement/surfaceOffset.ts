@@ -6,7 +6,8 @@ import { metricAt, type Surface } from '../../skin'
 const TRIED = 6
 
 /**
- * Brings the points of an outline to a distance from a print that the skin measures: what is offset in the picture lies too far off where the skin falls away.
+ * Brings the points of an outline to a distance from a print that the skin measures: what is offset in the
+ * picture lies too far off where the skin falls away.
  * @param points the outline, offset in the picture's plane
  * @param print what it goes around
  * @param away how far it should lie from the print's edge, mm; below 0 inside

@@ -7,8 +7,10 @@ import type { TwinRule } from '../document'
 const UNNOTICED = { mm: 3, degrees: 5 } as const
 
 /**
- * A point on one side of the face as it lies against the features of the other: its mirror image, shifted as the landmarks nearest to it are
- * shifted there. The shifts are averaged with weights that fall with the fourth power of distance (Shepard 1968, a two-dimensional interpolation function).
+ * A point on one side of the face as it lies against the features of the other: its mirror image, shifted as
+ * the landmarks nearest to it are
+ * shifted there. The shifts are averaged with weights that fall with the fourth power of distance (Shepard
+ * 1968, a two-dimensional interpolation function).
  */
 export function acrossByFeatures(face: Landmarks, at: Point): Point {
   let sum = 0,
@@ -31,7 +33,10 @@ export function acrossByFeatures(face: Landmarks, at: Point): Point {
   return [here[0] + dx / sum, here[1] + dy / sum]
 }
 
-/** A placement whose sheet is its own mirror image, turned over in place: the same print from the other side, so nothing need be flipped. */
+/**
+ * A placement whose sheet is its own mirror image, turned over in place: the same print from the other side,
+ * so nothing need be flipped.
+ */
 export function withoutFlip(placement: Placement, { angle, centre }: OwnAxis): Placement {
   const [gx, gy] = placement.grip ?? [0, 0]
   const c = Math.cos(radians(2 * angle))
@@ -50,7 +55,8 @@ export function withoutFlip(placement: Placement, { angle, centre }: OwnAxis): P
 }
 
 /**
- * Where the twin of a placement lies by a rule; null for none. A sheet with a mirror axis stays on the side it is on, with the tilt that does it.
+ * Where the twin of a placement lies by a rule; null for none. A sheet with a mirror axis stays on the side
+ * it is on, with the tilt that does it.
  * @param about the point of a half turn; the middle of the ground when null
  */
 export function twinOf(
@@ -99,7 +105,9 @@ function halfTurned({ surface }: Ground, own: Placement, about: Point): Placemen
   }
 }
 
-/** How far a twin lies from where its rule puts it: mm on the skin, degrees, and whether anybody would notice. */
+/**
+ * How far a twin lies from where its rule puts it: mm on the skin, degrees, and whether anybody would notice.
+ */
 export interface TwinMiss {
   readonly mm: number
   readonly degrees: number

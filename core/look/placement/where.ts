@@ -97,7 +97,10 @@ export function clockOf(tilt: number): string {
 /** A direction counts as aimed at a feature when it passes it by no more than this, degrees. */
 const AIMED = 7
 
-/** What a direction from a point leads to: "points to the bridge of the nose"; null when it leads to nothing named. */
+/**
+ * What a direction from a point leads to: "points to the bridge of the nose"; null when it leads to nothing
+ * named.
+ */
 export function aimWords({ marks }: Ground, at: Point, heading: number): string | null {
   const hit = marks
     .filter(m => distance(m.at, at) > 8 && Math.abs(wrapDegrees(bearing(at, m.at) - heading)) < AIMED)
@@ -172,7 +175,8 @@ export function edgeWords(ground: Ground, laid: Laid, sheet: SheetGeometry): str
       laid.point([a[0] + ((b[0] - a[0]) * i) / 8, a[1] + ((b[1] - a[1]) * i) / 8]),
     )
     for (const { words: line, line: path } of featureLines(ground)) {
-      // Only the stretch of the edge that runs beside the line counts; it must be a third of the edge at least.
+      // Only the stretch of the edge that runs beside the line counts; it must be a third of the edge at
+      // least.
       const beside = points.map(p => nearestOn(path, p)).filter(n => n.inner)
       if (beside.length < 4) continue
       const off = beside.reduce((sum, n) => sum + n.distance, 0) / beside.length
@@ -192,7 +196,10 @@ function edgeName(words: string, wide: number, tall: number): string {
   return long ? `long edge (${words})` : short ? `short edge (${words})` : `${words} edge`
 }
 
-/** The nearest point of a line of points, how far it is, which way the line runs there, and whether it is no end of the line. */
+/**
+ * The nearest point of a line of points, how far it is, which way the line runs there, and whether it is no
+ * end of the line.
+ */
 function nearestOn(
   path: readonly Point[],
   [x, y]: Point,

@@ -1,7 +1,10 @@
 import { distance, type Point } from '../../geometry'
 import { landmarkList, type Face, type Ground } from '../../skin'
 
-/** The map of points from one ground to another: along landmarks from face to face, else the whole design drawn together or apart about its middle. */
+/**
+ * The map of points from one ground to another: along landmarks from face to face, else the whole design
+ * drawn together or apart about its middle.
+ */
 export function pointMap(from: Ground, to: Ground): (at: Point) => Point {
   if (from.face && to.face) return faceMap(from.face, to.face)
   const a = middleOf(from)
@@ -19,7 +22,10 @@ const reachOf = ({ face, arm }: Ground): Point =>
     ? [face.landmarks.right.earFront[0], (face.landmarks.mid.chin[1] - face.landmarks.mid.hairline[1]) / 2]
     : [arm!.surface.across(Math.PI / 2, 0) * 0.8, arm!.length * 0.46]
 
-/** First both forms are brought onto each other by heights and widths, then what is left at the landmarks is spread by inverse distance (Shepard 1968). */
+/**
+ * First both forms are brought onto each other by heights and widths, then what is left at the landmarks is
+ * spread by inverse distance (Shepard 1968).
+ */
 function faceMap(from: Face, to: Face): (at: Point) => Point {
   const rough = ([x, y]: Point): Point => {
     const ym = from.form.toMean(y)

@@ -2,7 +2,9 @@ import { pointsOf, ringOf, type Point, type Ring } from '../../geometry'
 import { discAt, layOn, onSkin, plainZone, zoneAt, type Ground, type Placement } from '../../skin'
 import { seatsFor, type Candidate, type Seat, type Stencil } from '../../stencil'
 
-/** The best smaller sheet of the drawer for the spot on which a sheet lies: of its kind where there is one. */
+/**
+ * The best smaller sheet of the drawer for the spot on which a sheet lies: of its kind where there is one.
+ */
 export function smallerSheet(
   sheet: Stencil,
   placement: Placement,
@@ -30,7 +32,10 @@ export function smallerSheet(
   return seats.find(s => kind(s) && s.score > 0.25) ?? seats.find(s => s.score > 0.25) ?? null
 }
 
-/** A disc without the points that lie beside the skin: they are drawn in toward its middle until they lie on it. */
+/**
+ * A disc without the points that lie beside the skin: they are drawn in toward its middle until they lie on
+ * it.
+ */
 function clippedToSkin(disc: Ring, ground: Ground): Ring {
   const points = pointsOf(disc)
   const middle: Point = [

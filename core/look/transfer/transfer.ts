@@ -23,7 +23,8 @@ export interface Moved {
 }
 
 /**
- * Moves a whole look to another canvas: positions follow landmarks and zones, sheets keep their size. What then no longer fits is listed,
+ * Moves a whole look to another canvas: positions follow landmarks and zones, sheets keep their size. What
+ * then no longer fits is listed,
  * with the best smaller sheet of the drawer.
  * @param drawer the sheets that may be proposed
  */

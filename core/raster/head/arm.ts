@@ -23,7 +23,10 @@ interface ArmForm {
   readonly half: (y: number) => number
 }
 
-/** Half widths past the ends: elbow and upper arm above a forearm, the hand below it; shoulder above an upper arm, forearm below. */
+/**
+ * Half widths past the ends: elbow and upper arm above a forearm, the hand below it; shoulder above an upper
+ * arm, forearm below.
+ */
 function formOf({ surface, length, canvas }: NonNullable<Ground['arm']>): ArmForm {
   const y0 = -length / 2
   const y1 = length / 2

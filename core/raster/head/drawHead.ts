@@ -20,10 +20,16 @@ export interface BareLook {
   readonly eyes: 'open' | 'closed'
 }
 
-/** Height of the relief where its rim begins, mm: below it the table rings a little, since it falls off steeply. */
+/**
+ * Height of the relief where its rim begins, mm: below it the table rings a little, since it falls off
+ * steeply.
+ */
 const RIM = 8
 
-/** Draws what is painted on, unpainted: a practice head, an arm or a board, under a lamp from up left, as a picture seen from the front shows it. */
+/**
+ * Draws what is painted on, unpainted: a practice head, an arm or a board, under a lamp from up left, as a
+ * picture seen from the front shows it.
+ */
 export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPicture {
   const easel = new SkinLayers(grid, ground.front)
   const skin = linearOf(look.skinColour)
@@ -58,7 +64,10 @@ function veil(easel: SkinLayers, { extent }: Ground): void {
   }
 }
 
-/** Draws the colours of an unpainted face or arm on another chart of it, without light: for views from the side. */
+/**
+ * Draws the colours of an unpainted face or arm on another chart of it, without light: for views from the
+ * side.
+ */
 export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Chart): HeadPicture {
   const easel = new SkinLayers(grid, chart)
   const skin = linearOf(look.skinColour)
@@ -71,7 +80,9 @@ export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Char
   return easel
 }
 
-/** The relief under the lamps. Shadowed folds come from how far the skin lies below its own blurred surface. */
+/**
+ * The relief under the lamps. Shadowed folds come from how far the skin lies below its own blurred surface.
+ */
 function drawFace(easel: SkinLayers, { surface }: Ground, face: Face, relief: Relief, skin: LinearRgb): void {
   const { form } = face
   const wide = form.skullWidth * 84
@@ -88,7 +99,8 @@ function drawFace(easel: SkinLayers, { surface }: Ground, face: Face, relief: Re
   )
   const mask = easel.shape(ringOf(silhouetteOf(face, relief)))
   const lit = onCells(mask, easel.grid, (x, y) => {
-    // Below the rim, where the relief only goes on for sheets that wrap round it, light falls as it does on the rim.
+    // Below the rim, where the relief only goes on for sheets that wrap round it, light falls as it does on
+    // the rim.
     const height = z(x, y)
     let rx = x,
       ry = y

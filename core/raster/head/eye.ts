@@ -10,10 +10,16 @@ interface EyeForm {
   readonly pupil: Point
   /** The way outward: -1 or 1. */
   readonly out: number
-  /** Everything scales with the eye's width, but a child's eye stands open wider and its iris is nearly a grown one's. */
+  /**
+   * Everything scales with the eye's width, but a child's eye stands open wider and its iris is nearly a
+   * grown one's.
+   */
   readonly k: number
   readonly ir: number
-  /** A point a share of the way from the inner corner to the outer one, and some mm of a grown eye below that line. */
+  /**
+   * A point a share of the way from the inner corner to the outer one, and some mm of a grown eye below that
+   * line.
+   */
   readonly lift: (t: number, h: number) => Point
 }
 

@@ -5,7 +5,10 @@ import type { Grid } from '../grid'
 import { SAME, type Chart } from '../../skin/chart'
 import type { SideLandmark } from '../../skin/faces/landmarks'
 
-/** The unpainted head as layers: what the skin is, how the light falls, where paint holds and what lies over it. */
+/**
+ * The unpainted head as layers: what the skin is, how the light falls, where paint holds and what lies over
+ * it.
+ */
 export interface HeadPicture {
   readonly grid: Grid
   /** From skin coordinates to the picture's plane. */

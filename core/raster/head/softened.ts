@@ -2,7 +2,10 @@ import type { Box } from '../../geometry'
 import { blurred, type Mask } from '../coverage'
 import type { Grid } from '../grid'
 
-/** Two values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read linearly for each pixel of the grid. */
+/**
+ * Two values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read
+ * linearly for each pixel of the grid.
+ */
 export function onCells(
   mask: Mask,
   grid: Grid,

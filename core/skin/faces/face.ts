@@ -39,7 +39,10 @@ export interface Face {
   readonly measures: FaceMeasures
 }
 
-/** The mean adult: the middle of the means for men and women, rounded; brows, temples, ears and lips by common practice. */
+/**
+ * The mean adult: the middle of the means for men and women, rounded; brows, temples, ears and lips by common
+ * practice.
+ */
 export const MEAN_SIDE: Record<SideLandmark, Point> = {
   browStart: [11, -11.5],
   browPeak: [34, -17.5],
@@ -81,7 +84,8 @@ export function tapeOf({ landmarks: { mid, left, right } }: Face): TapeMeasures 
 }
 
 /**
- * The face of a canvas: from age and build, from five tape measures where there are some, with single landmarks moved after that.
+ * The face of a canvas: from age and build, from five tape measures where there are some, with single
+ * landmarks moved after that.
  * Throws RangeError with a sentence when such a face cannot be.
  */
 export function faceOf(canvas: Pick<FaceCanvas, 'build' | 'measures' | 'nudges'>, age: number): Face {
@@ -190,7 +194,10 @@ function formed(form: Form, { mid, left, right }: Landmarks): Form {
   }
 }
 
-/** A face stretched to five tape measures; everything between them keeps its proportions. Throws RangeError for measures that cannot be. */
+/**
+ * A face stretched to five tape measures; everything between them keeps its proportions. Throws RangeError
+ * for measures that cannot be.
+ */
 function fromTape(face: Face, tape: TapeMeasures, age: number): Face {
   const wrong = tapeProblems(tape)
   if (wrong.length) throw new RangeError(wrong.join(' '))

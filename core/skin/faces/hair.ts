@@ -2,7 +2,10 @@ import { degrees, radians, type Point, type Ring } from '../../geometry'
 import { monotoneCubic } from '../profile'
 import type { Form } from './face'
 
-/** Hair is laid out on the mean adult around this height of the midline, by the angle from straight up (degrees). */
+/**
+ * Hair is laid out on the mean adult around this height of the midline, by the angle from straight up
+ * (degrees).
+ */
 const HAIR_POLE = -8
 /** Where hair ends at the sides, degrees. */
 export const HAIR_END = 112
@@ -32,7 +35,10 @@ export const hairCrown = monotoneCubic([
   [112, 74],
 ])
 
-/** A point of the face as it lies on the mean adult, seen from the hair's pole: angle from straight up (degrees, 0 to 180) and distance (mm). */
+/**
+ * A point of the face as it lies on the mean adult, seen from the hair's pole: angle from straight up
+ * (degrees, 0 to 180) and distance (mm).
+ */
 export function hairPolar(form: Form, x: number, y: number): { angle: number; r: number } {
   const ym = form.toMean(y)
   const xm = x / form.wide(ym)

@@ -30,7 +30,10 @@ export type SideLandmark = (typeof SIDE_LANDMARKS)[number]
 export type MidLandmark = (typeof MID_LANDMARKS)[number]
 export type Side = 'left' | 'right'
 
-/** Where the features of a face are, in the skin frame (mm). `right` is the right of the picture, the client's left (+x). */
+/**
+ * Where the features of a face are, in the skin frame (mm). `right` is the right of the picture, the client's
+ * left (+x).
+ */
 export interface Landmarks {
   readonly mid: Readonly<Record<MidLandmark, Point>>
   readonly left: Readonly<Record<SideLandmark, Point>>
@@ -100,7 +103,10 @@ export function movedLandmarks(face: Landmarks, move: (id: string, at: Point) =>
   return { mid: group('mid', face.mid), left: group('left', face.left), right: group('right', face.right) }
 }
 
-/** Landmarks that must keep their order: the first lies nearer the midline (`in`) or higher (`up`) than the second, by at least some mm. */
+/**
+ * Landmarks that must keep their order: the first lies nearer the midline (`in`) or higher (`up`) than the
+ * second, by at least some mm.
+ */
 const ORDER: readonly (readonly [
   'in' | 'up',
   SideLandmark | MidLandmark,
@@ -139,7 +145,9 @@ const INNERMOST = 2
 /** How far off the middle a midline landmark may lie, mm. */
 const OFF_MIDDLE = 10
 
-/** The first thing that is wrong with where some landmarks lie, as a sentence; null when such a face can be. */
+/**
+ * The first thing that is wrong with where some landmarks lie, as a sentence; null when such a face can be.
+ */
 export function landmarkProblem(face: Landmarks): string | null {
   for (const name of MID_LANDMARKS)
     if (Math.abs(face.mid[name][0]) > OFF_MIDDLE)

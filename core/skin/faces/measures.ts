@@ -2,7 +2,8 @@ import { monotoneCubic } from '../profile'
 import type { Build, TapeMeasures } from '../canvas'
 
 /**
- * Adult means for men and women, mm (Farkas 1994, Anthropometry of the Head and Face; from memory): face width zy-zy, face height n-gn,
+ * Adult means for men and women, mm (Farkas 1994, Anthropometry of the Head and Face; from memory): face
+ * width zy-zy, face height n-gn,
  * forehead tr-n, inner and outer eye corners, nose width and height, mouth width.
  */
 const ADULT_MEANS: Readonly<Record<Build, FaceMeasures>> = {
@@ -57,7 +58,8 @@ const innerEyesGrown = grown([0.88, 0.92, 0.95, 0.98, 1])
 export const skullGrown = grown([0.91, 0.94, 0.965, 0.985, 1])
 
 /**
- * Distance between the pupils at an age, mm: MacLachlan and Howland 2002 (Ophthalmic Physiol Opt 22:175), for 1 month to 19 years; from memory.
+ * Distance between the pupils at an age, mm: MacLachlan and Howland 2002 (Ophthalmic Physiol Opt 22:175), for
+ * 1 month to 19 years; from memory.
  * Grown people keep the value of 18.3 years, where the women's curve is highest, or of 19 (men).
  */
 export function pupilDistance(age: number, build: Build): number {
@@ -65,7 +67,9 @@ export function pupilDistance(age: number, build: Build): number {
   return build === 'broad' ? 43.36 + 1.663 * a - 0.034 * a * a : 41.76 + 1.891 * a - 0.052 * a * a
 }
 
-/** The measures of a face of some age that nobody measured, mm. Throws RangeError for an age outside 3 to 99. */
+/**
+ * The measures of a face of some age that nobody measured, mm. Throws RangeError for an age outside 3 to 99.
+ */
 export function measuresAt(age: number, build: Build): FaceMeasures {
   if (!(age >= YOUNGEST && age <= OLDEST))
     throw new RangeError(`An age of ${age} cannot be: faces are drawn for ${YOUNGEST} to ${OLDEST} years.`)

@@ -8,7 +8,10 @@ import { ARM_ZONES, type ArmZone } from '../zones'
 import { framed, lazily } from './framing'
 import type { Ground } from './ground'
 
-/** Girth at the upper and lower end and length of a grown arm, mm, and the fraction reached at 3, 6, 10, 14 and 18 years (common practice, coarse). */
+/**
+ * Girth at the upper and lower end and length of a grown arm, mm, and the fraction reached at 3, 6, 10, 14
+ * and 18 years (common practice, coarse).
+ */
 const GROWN_ARM = {
   'forearm': { upper: 262, lower: 168, length: 240 },
   'upper arm': { upper: 300, lower: 265, length: 270 },

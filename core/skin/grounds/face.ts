@@ -74,7 +74,9 @@ export function faceGround(canvas: FaceCanvas, age: number): Ground {
   }
 }
 
-/** The rectangle that a part of a face is cut out with; null for the whole. Left is the left of the picture. */
+/**
+ * The rectangle that a part of a face is cut out with; null for the whole. Left is the left of the picture.
+ */
 function partOf(part: FaceCanvas['part'], kx: number, ky: number): Ring | null {
   if (part === 'whole') return null
   const [x0, x1, y0, y1] = part.endsWith('half') ? [-3, 200, -300, 300] : [9 * kx, 200, 10 * ky, 96 * ky]

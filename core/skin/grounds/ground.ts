@@ -8,7 +8,10 @@ import type { ConeSurface, Surface } from '../surface'
 import type { Wrap } from '../wrap'
 import type { KeepOut, ZoneId } from '../zones'
 
-/** What a look is painted on, worked out: its skin, its features, its zones and how a picture shows it. Lengths mm. */
+/**
+ * What a look is painted on, worked out: its skin, its features, its zones and how a picture shows it.
+ * Lengths mm.
+ */
 export interface Ground {
   readonly kind: Canvas['kind']
   readonly canvas: Canvas

@@ -1,24 +1,36 @@
 import type { Point } from '../../geometry'
 import { remembering, type Exponential, type Surface } from './surface'
 
-/** An elliptic cone or cylinder with its axis down the picture: half width at y = 0, how much it grows a mm downward, and depth against width. */
+/**
+ * An elliptic cone or cylinder with its axis down the picture: half width at y = 0, how much it grows a mm
+ * downward, and depth against width.
+ */
 export interface ConeShape {
   readonly half: number
   readonly growth: number
   readonly flat: number
 }
 
-/** Half angles tabulated, and how far round the table goes: a little past the back, so that a sheet may lap over it. */
+/**
+ * Half angles tabulated, and how far round the table goes: a little past the back, so that a sheet may lap
+ * over it.
+ */
 const ENTRIES = 3000
 const ROUND = 1.3 * Math.PI
 
-/** Half width of an ellipse of a girth whose depth is `flat` times its width, mm: Ramanujan's perimeter (1914), turned round. */
+/**
+ * Half width of an ellipse of a girth whose depth is `flat` times its width, mm: Ramanujan's perimeter
+ * (1914), turned round.
+ */
 export function halfWidthOfGirth(girth: number, flat: number): number {
   const h = ((1 - flat) / (1 + flat)) ** 2
   return girth / (Math.PI * (1 + flat) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h))))
 }
 
-/** A cone's skin with what the charts need of it. Skin coordinates: x = mm round the arm from the middle of its front, y = mm along it. */
+/**
+ * A cone's skin with what the charts need of it. Skin coordinates: x = mm round the arm from the middle of
+ * its front, y = mm along it.
+ */
 export interface ConeSurface extends Surface {
   /** The half angle (radians, 0 = middle of the front) of a skin point. */
   readonly angle: (x: number, y: number) => number
@@ -28,8 +40,10 @@ export interface ConeSurface extends Surface {
 }
 
 /**
- * An arm: it unrolls without stretching, so sheets are laid on it exactly. A point of the unrolled plane is found by its ruling (an angle)
- * and its distance from the apex along it; without growth the apex is at infinity and the skin's own coordinates are the plane.
+ * An arm: it unrolls without stretching, so sheets are laid on it exactly. A point of the unrolled plane is
+ * found by its ruling (an angle)
+ * and its distance from the apex along it; without growth the apex is at infinity and the skin's own
+ * coordinates are the plane.
  */
 export function cone({ half, growth, flat }: ConeShape): ConeSurface {
   const arc = new Float64Array(ENTRIES + 1)

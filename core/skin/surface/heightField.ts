@@ -10,7 +10,8 @@ const FARTHEST = 420
 
 /**
  * A skin given as a height field z(x, y). A sheet follows it along geodesics: with p = z_x, q = z_y and
- * k = (z_xx x'^2 + 2 z_xy x'y' + z_yy y'^2) / (1 + p^2 + q^2), x'' = -p k and y'' = -q k (do Carmo, Differential Geometry of Curves and Surfaces, 4.4).
+ * k = (z_xx x'^2 + 2 z_xy x'y' + z_yy y'^2) / (1 + p^2 + q^2), x'' = -p k and y'' = -q k (do Carmo,
+ * Differential Geometry of Curves and Surfaces, 4.4).
  * @param box past it rays go straight on
  */
 export function heightField(table: HeightTable, box: Readonly<Box>): Surface {
@@ -32,7 +33,10 @@ export function heightField(table: HeightTable, box: Readonly<Box>): Surface {
   }
 }
 
-/** Geodesics in all directions from one point, grown outward as far as they are asked for. Their sag from the tangent plane is looked up bilinearly. */
+/**
+ * Geodesics in all directions from one point, grown outward as far as they are asked for. Their sag from the
+ * tangent plane is looked up bilinearly.
+ */
 class Fan implements Exponential {
   /** Sag (dx, dy) of each node from the tangent plane's point, ray by ray within a ring of equal distance. */
   private sag: Float64Array

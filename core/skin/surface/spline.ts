@@ -4,14 +4,22 @@ import type { Box } from '../../geometry'
 export interface HeightTable {
   /** Height at (x, y), mm. */
   z: (x: number, y: number) => number
-  /** Writes height and derivatives z, z_x, z_y, z_xx, z_xy, z_yy at (x, y) into `out` (6 values; mm, 1, 1/mm). */
+  /**
+   * Writes height and derivatives z, z_x, z_y, z_xx, z_xy, z_yy at (x, y) into `out` (6 values; mm, 1, 1/mm).
+   */
   jet: (x: number, y: number, out: Float64Array) => void
 }
 
-/** Pole of the recursive filter that turns samples into cubic B-spline coefficients (Unser 1999, Splines: a perfect fit, IEEE SPM 16:22). */
+/**
+ * Pole of the recursive filter that turns samples into cubic B-spline coefficients (Unser 1999, Splines: a
+ * perfect fit, IEEE SPM 16:22).
+ */
 const POLE = Math.sqrt(3) - 2
 
-/** Turns samples in place into the coefficients of the cubic B-spline through them; `step` and `n` pick a line of the grid. */
+/**
+ * Turns samples in place into the coefficients of the cubic B-spline through them; `step` and `n` pick a line
+ * of the grid.
+ */
 function prefilter(grid: Float64Array, from: number, step: number, n: number): void {
   let first = 0,
     power = 1
@@ -29,7 +37,8 @@ function prefilter(grid: Float64Array, from: number, step: number, n: number): v
 }
 
 /**
- * Tabulates a relief once on a grid of 1 mm and reads it back with cubic B-splines, which keep second derivatives continuous.
+ * Tabulates a relief once on a grid of 1 mm and reads it back with cubic B-splines, which keep second
+ * derivatives continuous.
  * @param relief height in mm at (x, y)
  * @param box the part of the skin frame to cover, mm; past it the rim's values go on
  */

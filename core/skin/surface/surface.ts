@@ -2,14 +2,18 @@ import type { Point } from '../../geometry'
 
 /**
  * The exponential map at a point of the skin: where a sheet that is pressed down there comes to lie.
- * Tangent coordinates (u, v) are mm on the flat sheet, u along the picture's x and v along its y as they run through the point.
+ * Tangent coordinates (u, v) are mm on the flat sheet, u along the picture's x and v along its y as they run
+ * through the point.
  */
 export interface Exponential {
   /** Writes the skin point of (u, v) into out[k], out[k + 1]; mm. */
   readonly to: (u: number, v: number, out: Float64Array, k: number) => void
   /** The tangent coordinates of a skin point, mm. */
   readonly from: (x: number, y: number) => Point
-  /** Stretch across the way out at (u, v): J / r - 1. Below 0 the sheet has too much material there and puckers, above 0 it is pulled tight. */
+  /**
+   * Stretch across the way out at (u, v): J / r - 1. Below 0 the sheet has too much material there and
+   * puckers, above 0 it is pulled tight.
+   */
   readonly stretch: (u: number, v: number) => number
 }
 

@@ -77,7 +77,10 @@ export function edgesOf({ openings }: Pick<SheetGeometry, 'openings'>): Edges {
   return e
 }
 
-/** The nearest points of two straight pieces and their distance, mm: [px, py, qx, qy, distance] written into `out`. */
+/**
+ * The nearest points of two straight pieces and their distance, mm: [px, py, qx, qy, distance] written into
+ * `out`.
+ */
 export function nearestOf(e: Edges, i: number, j: number, out: Float64Array): void {
   out[4] = Infinity
   project(e.x0[i]!, e.y0[i]!, e, j, out, false)

@@ -6,7 +6,10 @@ export interface OpeningGroup {
   openings: number[]
 }
 
-/** Groups of openings of like size and shape, largest openings first; a sheet whose openings are all alike has one. */
+/**
+ * Groups of openings of like size and shape, largest openings first; a sheet whose openings are all alike has
+ * one.
+ */
 export function proposedGroups(openings: readonly Polygon[]): OpeningGroup[] {
   const features = openings
     .map((o, i) => {

@@ -17,14 +17,19 @@ export interface Island {
   readonly opening: number
   readonly ring: Ring
   readonly area: number
-  /** Points in which it only touches the rest, where two openings meet corner to corner: nothing holds there. */
+  /**
+   * Points in which it only touches the rest, where two openings meet corner to corner: nothing holds there.
+   */
   readonly touches?: readonly Point[]
 }
 
 /** Solid narrower than this between two openings holds nothing, mm. */
 const NOTHING = 0.02
 
-/** The loose pieces of a sheet, largest first: what the holes of openings enclose, and what openings enclose that touch in corners only. */
+/**
+ * The loose pieces of a sheet, largest first: what the holes of openings enclose, and what openings enclose
+ * that touch in corners only.
+ */
 export function islandsOf({ openings }: Pick<SheetGeometry, 'openings'>): Island[] {
   return [...enclosedByOne(openings), ...enclosedByTouching(openings)].sort((a, b) => b.area - a.area)
 }
@@ -36,7 +41,8 @@ function enclosedByOne(openings: readonly Polygon[]): Island[] {
       const inside = openings.filter(
         (other, k) => k !== i && ringHolds(ring, other.outer[0]!, other.outer[1]!),
       )
-      // Openings inside openings inside the hole would be counted with their own islands; only the outermost cut into this piece.
+      // Openings inside openings inside the hole would be counted with their own islands; only the outermost
+      // cut into this piece.
       const direct = inside.filter(
         o => !inside.some(p => p !== o && p.holes.some(h => ringHolds(h, o.outer[0]!, o.outer[1]!))),
       )
@@ -97,7 +103,10 @@ function nearEdge(ring: Ring, x: number, y: number): boolean {
   return false
 }
 
-/** What openings that touch in corners enclose together: grown by next to nothing they are one opening, whose holes fall out. */
+/**
+ * What openings that touch in corners enclose together: grown by next to nothing they are one opening, whose
+ * holes fall out.
+ */
 function enclosedByTouching(openings: readonly Polygon[]): Island[] {
   const touches = touchesOf(openings)
   if (touches.length === 0) return []

@@ -4,7 +4,10 @@ import { centroidOf, polygonArea, type Point, type Polygon, type Ring } from '..
 /** Directions in which shapes are compared, evenly round. */
 const WAYS = 12
 
-/** How far a ring reaches from a point in each of some directions, mm (its support function): tells shapes of one area apart, and how they lie. */
+/**
+ * How far a ring reaches from a point in each of some directions, mm (its support function): tells shapes of
+ * one area apart, and how they lie.
+ */
 function reachOf(ring: Ring, [cx, cy]: Point): number[] {
   return Array.from({ length: WAYS }, (_, k) => {
     const ux = Math.cos((2 * Math.PI * k) / WAYS)
@@ -16,7 +19,10 @@ function reachOf(ring: Ring, [cx, cy]: Point): number[] {
   })
 }
 
-/** Two shortest independent translations that map a texture's openings on themselves, mm, with the residual of their middles. */
+/**
+ * Two shortest independent translations that map a texture's openings on themselves, mm, with the residual of
+ * their middles.
+ */
 export interface Lattice {
   readonly a: Point
   readonly b: Point
@@ -67,7 +73,10 @@ interface Step {
 const same = (t: Point, v: Point): boolean =>
   Math.hypot(t[0] - v[0], t[1] - v[1]) < TOLERANCE || Math.hypot(t[0] + v[0], t[1] + v[1]) < TOLERANCE
 
-/** Translations from a few openings near the middle to others like them, so that one odd opening does not decide. */
+/**
+ * Translations from a few openings near the middle to others like them, so that one odd opening does not
+ * decide.
+ */
 function differences({ items, index }: Pattern): Point[] {
   const middle: Point = [(index.minX + index.maxX) / 2, (index.minY + index.maxY) / 2]
   const [start] = index.neighbors(middle[0], middle[1], 1)
@@ -123,8 +132,10 @@ const parallel = (a: Point, b: Point): boolean =>
   Math.abs(a[0] * b[1] - a[1] * b[0]) <= PARALLEL * Math.hypot(...a) * Math.hypot(...b)
 
 /**
- * Finds the lattice of a texture, or null where there is none: nearest differences between openings of equal area are tried from the shortest
- * on, and kept when nearly every opening whose image lies inside the pattern lands on an opening of the same size.
+ * Finds the lattice of a texture, or null where there is none: nearest differences between openings of equal
+ * area are tried from the shortest
+ * on, and kept when nearly every opening whose image lies inside the pattern lands on an opening of the same
+ * size.
  */
 export function latticeOf(openings: readonly Polygon[]): Lattice | null {
   if (openings.length < LEAST) return null

@@ -9,15 +9,20 @@ export interface Neck {
   readonly openings: readonly [number, number]
 }
 
-/** Bridges (solid material between openings, or between two stretches of one) and necks of openings, narrowest first. */
+/**
+ * Bridges (solid material between openings, or between two stretches of one) and necks of openings, narrowest
+ * first.
+ */
 export interface Necks {
   readonly bridges: Neck[]
   readonly necks: Neck[]
 }
 
 /**
- * Every local minimum of width up to `reach` mm: pairs of boundary points that cannot come nearer by sliding along either boundary, and
- * with no other boundary between them. The tapering tip of an opening is no neck: there the points slide on to the tip.
+ * Every local minimum of width up to `reach` mm: pairs of boundary points that cannot come nearer by sliding
+ * along either boundary, and
+ * with no other boundary between them. The tapering tip of an opening is no neck: there the points slide on
+ * to the tip.
  * @param onProgress called with the share done, 0 to 1
  * @param only looks at the edges of one opening alone
  */
@@ -80,7 +85,10 @@ function thinned(list: Neck[]): Neck[] {
     })
 }
 
-/** Whether two places of one ring lie so near along it that the narrow place between them is only a roughness of the edge. */
+/**
+ * Whether two places of one ring lie so near along it that the narrow place between them is only a roughness
+ * of the edge.
+ */
 function wiggle(e: Edges, i: number, j: number, near: Float64Array): boolean {
   const a = e.along[i]! + Math.hypot(near[0]! - e.x0[i]!, near[1]! - e.y0[i]!)
   const b = e.along[j]! + Math.hypot(near[2]! - e.x0[j]!, near[3]! - e.y0[j]!)

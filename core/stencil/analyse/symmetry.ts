@@ -15,7 +15,10 @@ import {
   type Polygon,
 } from '../../geometry'
 
-/** A mirror axis through the sheet's balance point, by its angle from upright (degrees, 0 = upright), with how well the halves agree. */
+/**
+ * A mirror axis through the sheet's balance point, by its angle from upright (degrees, 0 = upright), with how
+ * well the halves agree.
+ */
 interface Axis {
   readonly angle: number
   readonly iou: number
@@ -62,7 +65,8 @@ export function symmetryOf(openings: readonly Polygon[]): Symmetry {
     .map(angle => ({ angle, iou: score(mirror(angle)) }))
     .filter(a => a.iou > SYMMETRIC_IOU)
   const axes: Axis[] = []
-  // Two angles close together are one axis found twice: the better one is it, and of equally good ones the plainer.
+  // Two angles close together are one axis found twice: the better one is it, and of equally good ones the
+  // plainer.
   for (const axis of fair.sort((a, b) =>
     Math.abs(a.iou - b.iou) > 1e-4 ? b.iou - a.iou : plainness(a.angle) - plainness(b.angle),
   )) {
@@ -87,8 +91,10 @@ const angleGap = (a: number, b: number): number => {
 }
 
 /**
- * Angles at which an axis may stand. An axis either passes through the middle of an opening or swaps two of equal area and distance from the centre,
- * so the openings that are rarest by (area, distance) give a short complete list; a single opening is judged by its own outline's points instead.
+ * Angles at which an axis may stand. An axis either passes through the middle of an opening or swaps two of
+ * equal area and distance from the centre,
+ * so the openings that are rarest by (area, distance) give a short complete list; a single opening is judged
+ * by its own outline's points instead.
  */
 function candidateAngles(items: readonly Item[], centre: Point, openings: readonly Polygon[]): number[] {
   const angles: number[] = []
@@ -110,7 +116,8 @@ function candidateAngles(items: readonly Item[], centre: Point, openings: readon
   if (rarest) for (const q of rarest) add((rarest[0]!.a + q.a) / 2)
   if (rarest) for (const q of rarest) add((rarest[0]!.a + q.a) / 2 + 90)
   if (items.length <= 3 || !rarest) {
-    // Openings about the centre itself: the farthest points of their outlines stand on, or in pairs about, an axis.
+    // Openings about the centre itself: the farthest points of their outlines stand on, or in pairs about, an
+    // axis.
     for (const o of openings.slice(0, 3)) {
       const rim: { r: number; a: number }[] = []
       for (let i = 0; i < o.outer.length; i += 2) rim.push(polar([o.outer[i]!, o.outer[i + 1]!]))
@@ -133,7 +140,10 @@ function grouped<T>(list: readonly T[], same: (a: T, b: T) => boolean): T[][] {
   return groups
 }
 
-/** Intersection over union of the openings with their image, opening by opening; gives up early when it cannot be good. */
+/**
+ * Intersection over union of the openings with their image, opening by opening; gives up early when it cannot
+ * be good.
+ */
 function iouUnder(items: readonly Item[], index: Flatbush, map: Affine): number {
   const total = items.reduce((a, i) => a + i.area, 0)
   const pairs: [Item, Item][] = []

@@ -28,7 +28,8 @@ export interface Slot {
 
 /**
  * The slot of every opening, in the sheet's order.
- * @param necks the necks found so far, all that are narrower than `reach` mm; wider openings are looked at once more
+ * @param necks the necks found so far, all that are narrower than `reach` mm; wider openings are looked at
+ *   once more
  */
 export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck[], reach: number): Slot[] {
   const tightest = new Map<number, Neck>()
@@ -45,7 +46,10 @@ export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck
   })
 }
 
-/** Distance from the sheet's edge to the nearest opening, mm, with the opening: from each corner of either to the edges of the other. */
+/**
+ * Distance from the sheet's edge to the nearest opening, mm, with the opening: from each corner of either to
+ * the edges of the other.
+ */
 export function edgeMargin(sheet: SheetGeometry): { width: number; opening: number } {
   let width = Infinity,
     opening = -1

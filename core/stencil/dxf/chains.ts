@@ -30,7 +30,10 @@ class Ends {
     return this.pieces[n]!
   }
 
-  /** The nearest free end within reach of a point: the piece, how far, and whether it must be turned round to go on from there. */
+  /**
+   * The nearest free end within reach of a point: the piece, how far, and whether it must be turned round to
+   * go on from there.
+   */
   nearest(x: number, y: number, reach: number): { piece: number; far: number; turned: boolean } | null {
     const [n] = this.index.neighbors(x, y, 1, reach, i => !this.used[i >> 1])
     if (n === undefined) return null

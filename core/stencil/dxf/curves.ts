@@ -23,7 +23,10 @@ export function arcPoints(
   return out
 }
 
-/** The arc of a polyline's bulge (tangent of a quarter of its angle, positive = anticlockwise) without its start point. */
+/**
+ * The arc of a polyline's bulge (tangent of a quarter of its angle, positive = anticlockwise) without its
+ * start point.
+ */
 export function bulgePoints(
   x0: number,
   y0: number,
@@ -49,7 +52,10 @@ export function bulgePoints(
   return [...out, x1, y1]
 }
 
-/** An ellipse or a part of one: centre, end of the major axis from it, ratio of the axes, parameters in radians. */
+/**
+ * An ellipse or a part of one: centre, end of the major axis from it, ratio of the axes, parameters in
+ * radians.
+ */
 export function ellipseArc(
   cx: number,
   cy: number,
@@ -74,7 +80,8 @@ export function ellipseArc(
 }
 
 /**
- * A B-spline by de Boor's algorithm (de Boor, A Practical Guide to Splines), sampled evenly in every knot span.
+ * A B-spline by de Boor's algorithm (de Boor, A Practical Guide to Splines), sampled evenly in every knot
+ * span.
  * @param degree of the curve
  * @param knots non-decreasing, as many as control points + degree + 1
  * @param control flat control points

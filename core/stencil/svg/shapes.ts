@@ -116,7 +116,10 @@ function rectRuns(attrs: Attributes, tolerance: number): Run[] {
   )
 }
 
-/** Path data with arcs as cubics and every coordinate absolute. Throws RangeError with a sentence when it cannot be read. */
+/**
+ * Path data with arcs as cubics and every coordinate absolute. Throws RangeError with a sentence when it
+ * cannot be read.
+ */
 function absolute(d: string): ReturnType<typeof svgpath> {
   const path = svgpath(d)
   // The package keeps what is wrong with a path in a field that its types leave out.

@@ -19,7 +19,10 @@ const declared = (element: Element, name: string): string | undefined => {
   return (inline?.[1] ?? element.attrs[name])?.trim().toLowerCase()
 }
 
-/** The style of an element inside a parent's; presentation attributes and the style attribute are read, style sheets are not. */
+/**
+ * The style of an element inside a parent's; presentation attributes and the style attribute are read, style
+ * sheets are not.
+ */
 export function styleOf(element: Element, parent: Style): Style {
   const fill = declared(element, 'fill')
   const stroke = declared(element, 'stroke')

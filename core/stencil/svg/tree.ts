@@ -13,7 +13,8 @@ const MAX_BYTES = 8 * 1024 * 1024
 const local = (name: string) => name.slice(name.indexOf(':') + 1)
 
 /**
- * Reads SVG text into a tree of elements. Nothing is fetched, run or expanded: scripts, styles and foreign content are left
+ * Reads SVG text into a tree of elements. Nothing is fetched, run or expanded: scripts, styles and foreign
+ * content are left
  * out, and entities declared in a document type are not resolved.
  * @throws RangeError with a sentence when the text is not SVG.
  */
@@ -40,7 +41,8 @@ export function parseTree(text: string): Element {
   parser.on('closetag', () => {
     stack.pop()
   })
-  // A reference to a declared entity is an error to the parser; the attribute keeps its raw text, which no shape will accept.
+  // A reference to a declared entity is an error to the parser; the attribute keeps its raw text, which no
+  // shape will accept.
   parser.write(text).close()
   const top = root as Element | null
   if (!top || top.name !== 'svg')

@@ -47,7 +47,10 @@ function fixed(look: Look, { stepId, fix }: Finding): Look {
   return { ...look, steps: afterFix(look.steps, stepId, fix!, () => `added-${added++}`) as Look['steps'] }
 }
 
-/** Each fix gives a look that can be kept, and what it was offered for is then said no more of that step, or less of it. */
+/**
+ * Each fix gives a look that can be kept, and what it was offered for is then said no more of that step, or
+ * less of it.
+ */
 function holds(look: Look): void {
   expect(parseLook(JSON.parse(JSON.stringify(look)))).toMatchObject({ ok: true })
   const before = told(look)

@@ -27,7 +27,9 @@ import { ground, paint, sheets } from '../world'
 
 const soot = paint('soot')
 const OPENING = { outer: Float64Array.from(ellipsePoints(0, 0, 30, 22, 0.05)), holes: [] }
-/** A sheet of one opening that is larger than an eye: its rim and its middle say nothing of what lies within. */
+/**
+ * A sheet of one opening that is larger than an eye: its rim and its middle say nothing of what lies within.
+ */
 const PLATE = prepared({
   id: 'plate',
   name: 'Plate',

@@ -63,7 +63,8 @@ describe('a twin', () => {
       const axis = one.stencil(id)!.axes![0]!
       expect(twin!.side).toBe(own!.side)
       expect(twinHandling(s, one)).toBe('as it is')
-      // Every opening's middle of the twin lies where the mirror image of some opening of the sheet itself lies.
+      // Every opening's middle of the twin lies where the mirror image of some opening of the sheet itself
+      // lies.
       const openings = one.stencil(id)!.openings
       const middles = openings.map(o => [o.outer[0]!, o.outer[1]!] as Point)
       const there = middles.map(prints(s, 1, one).point)

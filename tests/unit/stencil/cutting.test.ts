@@ -41,7 +41,8 @@ describe('openings that touch at a corner', () => {
   )
   it('hold nothing: a checkerboard falls apart when cut', () => {
     const loose = islandsOf(board)
-    // Of the twelve solid squares of a board of five by five, four stand at its edge on each side and hold; the inner four do not.
+    // Of the twelve solid squares of a board of five by five, four stand at its edge on each side and hold;
+    // the inner four do not.
     expect(loose).toHaveLength(4)
     loose.forEach(i => expect(Math.abs(i.area - 100)).toBeLessThan(1))
     expect(loose[0]!.touches).toHaveLength(4)

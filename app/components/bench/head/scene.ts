@@ -21,7 +21,9 @@ import type { Box } from '#core/geometry'
 import type { Part } from '#core/skin'
 import type { Picture } from '~/workers/painter'
 
-/** From where the head is seen, degrees: from the painter's right (above 0) or left, and from above or below. */
+/**
+ * From where the head is seen, degrees: from the painter's right (above 0) or left, and from above or below.
+ */
 export interface Turn {
   readonly across: number
   readonly up: number
@@ -29,7 +31,9 @@ export interface Turn {
 
 export const MOST_TURN = { across: 100, up: 35 } as const
 
-/** A lit model of what is painted on, drawn into a canvas at any turn. Throws when the browser has no WebGL. */
+/**
+ * A lit model of what is painted on, drawn into a canvas at any turn. Throws when the browser has no WebGL.
+ */
 export class HeadScene {
   private readonly renderer: WebGLRenderer
   private readonly scene = new Scene()
@@ -50,7 +54,8 @@ export class HeadScene {
     this.renderer.setClearColor('#E9E6E0')
     const key = new DirectionalLight('#fffaf2', 2.5)
     const fill = new DirectionalLight('#eef2ff', 0.55)
-    // The lamps stand where they do for the picture from the front, and turn with the painter, not with the head.
+    // The lamps stand where they do for the picture from the front, and turn with the painter, not with the
+    // head.
     key.position.set(-0.42, 0.5, 0.76)
     fill.position.set(0.75, -0.05, 0.55)
     this.camera.add(key, key.target, fill, fill.target)

@@ -4,7 +4,10 @@ import type { EmptySpot } from '#core/raster'
 import { MULBERRY } from './pen'
 import { toScreen, type View } from './view'
 
-/** Draws where every element points, against the way to the focal point: sage where it flows, ochre and broken where it does not. */
+/**
+ * Draws where every element points, against the way to the focal point: sage where it flows, ochre and broken
+ * where it does not.
+ */
 export function drawFlow(
   layer: Konva.Layer,
   elements: readonly FlowElement[],

@@ -6,7 +6,9 @@ import { toPicture, toScreen, type View } from './view'
 export const RULER = 18
 const INK = '#5C564E'
 
-/** Draws the ruler along the stage's top and left edge: mm from the midline and from the bridge of the nose. */
+/**
+ * Draws the ruler along the stage's top and left edge: mm from the midline and from the bridge of the nose.
+ */
 export function drawRuler(
   layer: Konva.Layer,
   view: View,

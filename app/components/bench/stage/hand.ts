@@ -7,7 +7,10 @@ import { useSession } from '~/stores/session'
 import { toolsOf, type Ghosts, type Grip, type StageHand, type Tool, type Touch } from './tools'
 import { toSkin, type View } from './view'
 
-/** A hand that has come down has not moved within this, px: it trembles, and browsers tell of moves where there were none. */
+/**
+ * A hand that has come down has not moved within this, px: it trembles, and browsers tell of moves where
+ * there were none.
+ */
 const TREMBLE = 3
 
 /** How long the hand must rest in one place to pick the spot there, ms. */
@@ -60,7 +63,10 @@ function takenUp(tools: readonly Tool[], touch: Touch): { grip: Grip | null; own
   return { grip: null, ownsPress: false }
 }
 
-/** The hand on the stage: what a press takes hold of, what is shown while it moves, and what comes of it when it lets go. */
+/**
+ * The hand on the stage: what a press takes hold of, what is shown while it moves, and what comes of it when
+ * it lets go.
+ */
 export function useHand({ holder, ...on }: HandOn) {
   const session = useSession()
   const ghosts = noGhosts()

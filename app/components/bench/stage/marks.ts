@@ -26,7 +26,9 @@ const gapsIn = (step: MarkStep): Point[] =>
     ? step.points.map((_, i) => between(step.points, i, 'straight' in step && step.straight))
     : []
 
-/** The gap of a closed outline, by the handle before it, under a point of the stage; null when there is none. */
+/**
+ * The gap of a closed outline, by the handle before it, under a point of the stage; null when there is none.
+ */
 export function gapAt(step: MarkStep, view: View, at: Point): number | null {
   const n = gapsIn(step).findIndex(p => distance(toScreen(view, p), at) < 8)
   return n < 0 ? null : n
@@ -88,7 +90,10 @@ function handleDots(held: MarkStep, view: View): Konva.Circle[] {
   })
 }
 
-/** Draws what is selected of brushwork above the picture: what it covers, the way between its handles, and the handles themselves. */
+/**
+ * Draws what is selected of brushwork above the picture: what it covers, the way between its handles, and the
+ * handles themselves.
+ */
 export function drawMarks(
   layer: Konva.Layer,
   steps: readonly Step[],

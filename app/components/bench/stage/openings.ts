@@ -36,7 +36,8 @@ export function drawChoice(
 }
 
 /**
- * The opening of a step's sheet, or of its twin, under a point of the skin, as the step numbers it; the nearest one within reach, so that small ones are
+ * The opening of a step's sheet, or of its twin, under a point of the skin, as the step numbers it; the
+ * nearest one within reach, so that small ones are
  * hit easily. Null beside them all.
  * @param reach mm
  */
@@ -62,7 +63,10 @@ export function openingAt(step: SheetStep, world: World, at: Point, reach: numbe
   return best
 }
 
-/** The openings of a step's sheet, or of its twin, whose middles lie inside a loop on the skin, as the step numbers them. */
+/**
+ * The openings of a step's sheet, or of its twin, whose middles lie inside a loop on the skin, as the step
+ * numbers them.
+ */
 export function openingsIn(step: SheetStep, world: World, loop: readonly Point[]): number[] {
   const sheet = world.stencil(step.stencil)
   const own = ownNumber(step, world)

@@ -19,7 +19,10 @@ export function edged(
   c.stroke()
 }
 
-/** A layer's shape that fills and strokes each opening of a sheet by itself; `dress` sets the colours, or tells to leave one out. */
+/**
+ * A layer's shape that fills and strokes each opening of a sheet by itself; `dress` sets the colours, or
+ * tells to leave one out.
+ */
 export function openingsShape(
   openings: readonly (readonly Ring[])[],
   view: View,

@@ -37,7 +37,10 @@ function patched(
   return on
 }
 
-/** What the stage shows: at some px/mm, once it has its size, and only the first steps while the build is played. */
+/**
+ * What the stage shows: at some px/mm, once it has its size, and only the first steps while the build is
+ * played.
+ */
 export interface PictureWish {
   readonly fineness: Readonly<Ref<number>>
   readonly sized: Readonly<Ref<boolean>>

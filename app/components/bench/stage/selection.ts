@@ -34,7 +34,10 @@ export interface Handles {
   readonly middle: Point
 }
 
-/** Where a sheet's handles stand on the stage: turning above its top edge, flipping off its right edge, both where the sheet goes on in the air. */
+/**
+ * Where a sheet's handles stand on the stage: turning above its top edge, flipping off its right edge, both
+ * where the sheet goes on in the air.
+ */
 export function handlesOf(placement: Placement, world: World, sheet: Stencil, view: View): Handles {
   const laid = layOn(world.ground.surface, placement, true)
   const top = toScreen(view, laid.point([0, -sheet.height / 2]))
@@ -94,7 +97,9 @@ function flipHandle({ flip }: Handles, side: string): Konva.Shape[] {
   return [knob(flip), text]
 }
 
-/** Draws the selected sheet above the picture: outline, twin's ghost, and the handles of the one that is held. */
+/**
+ * Draws the selected sheet above the picture: outline, twin's ghost, and the handles of the one that is held.
+ */
 export function drawSelection(
   layer: Konva.Layer,
   step: SheetStep,

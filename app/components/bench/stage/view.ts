@@ -1,7 +1,10 @@
 import type { Box, Point, Ring } from '#core/geometry'
 import { SAME, type Chart } from '#core/skin'
 
-/** How a picture of the skin stands on the stage: k px to the mm, where its origin is, and how it shows the skin. */
+/**
+ * How a picture of the skin stands on the stage: k px to the mm, where its origin is, and how it shows the
+ * skin.
+ */
 export interface View {
   k: number
   ox: number

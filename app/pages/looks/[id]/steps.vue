@@ -35,7 +35,10 @@ const rows = computed(
       effort: kindOf(step).effort(step, world.value),
     })) ?? [],
 )
-/** Long lists get closer rows; the letters stay readable at arm's length, so that a very long one takes a second page. */
+/**
+ * Long lists get closer rows; the letters stay readable at arm's length, so that a very long one takes a
+ * second page.
+ */
 const size = computed(() => (rows.value.length > 7 ? 'dense tight' : rows.value.length > 5 ? 'dense' : ''))
 /** What was asked and answered, as it stands on the sheet. */
 const asked = computed(() => {

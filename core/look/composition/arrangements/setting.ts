@@ -58,7 +58,10 @@ function landmarkPoints(face: Face | null) {
       const [x, y] = marks().right[name]
       return [x + dx * kx, y + dy * ky]
     },
-    /** A point over the peak of the brow: dx outward from it, and up by a share of the way to the hairline's height. */
+    /**
+     * A point over the peak of the brow: dx outward from it, and up by a share of the way to the hairline's
+     * height.
+     */
     over(dx: number, share: number): Point {
       const { right, mid } = marks()
       const [x, y] = right.browPeak
@@ -71,7 +74,10 @@ function landmarkPoints(face: Face | null) {
   }
 }
 
-/** Points drawn in toward the midline until they lie on the skin: small faces are narrower at the temples than they are long. */
+/**
+ * Points drawn in toward the midline until they lie on the skin: small faces are narrower at the temples than
+ * they are long.
+ */
 const drawnIn = (ground: Ground, points: readonly Point[]): [number, number][] =>
   points.map(([x, y]) => {
     let k = 1
@@ -136,7 +142,9 @@ function makers({ ground, focus, id }: Setting, group: string | null) {
   }
 }
 
-/** Strokes, dots and gems in one setting, placed from landmarks; all steps of an arrangement are of one group. */
+/**
+ * Strokes, dots and gems in one setting, placed from landmarks; all steps of an arrangement are of one group.
+ */
 export function hand(at: Setting) {
   const group = at.group === undefined ? at.id() : at.group
   return { group, palette: at.palette, ...landmarkPoints(at.ground.face), ...makers(at, group) }

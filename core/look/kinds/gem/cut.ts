@@ -3,7 +3,10 @@ import type { GemCut } from '../print'
 /** A drop's round end: its radius, and how far behind the middle it lies, as shares of half its size. */
 const DROP = { radius: 0.6, back: 0.34 } as const
 
-/** Distance from the middle of a gem to its rim in a direction (degrees from the way it points), as a share of half its size. */
+/**
+ * Distance from the middle of a gem to its rim in a direction (degrees from the way it points), as a share of
+ * half its size.
+ */
 export function rimOf(cut: GemCut, degrees: number): number {
   const a = Math.abs(((degrees + 540) % 360) - 180)
   if (cut === 'round') return 1

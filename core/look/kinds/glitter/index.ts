@@ -49,7 +49,10 @@ function glitterRings(step: GlitterStep, world: World): Ring[] {
   return liesOf(step, ground).flatMap(lie => areaRings(step, lie, world))
 }
 
-/** How soft the edge of the glitter is, mm: sharp over a print, where gel holds it, and broad where it is strewn. */
+/**
+ * How soft the edge of the glitter is, mm: sharp over a print, where gel holds it, and broad where it is
+ * strewn.
+ */
 const softnessOf = ({ area, sort }: GlitterStep): number =>
   area === 'print' ? 0.3 : sort === 'gel' ? 0.8 : 2.4
 
@@ -93,7 +96,10 @@ const moves: Moves<GlitterStep> = {
 
 const silhouetteOf = (step: GlitterStep, world: World) => quickRings(printsOf, step, world)
 
-/** Glitter is seen by the brightest of its flakes, whatever lies between: it is judged where it is strongest (common practice). */
+/**
+ * Glitter is seen by the brightest of its flakes, whatever lies between: it is judged where it is strongest
+ * (common practice).
+ */
 const JUDGED_AT = 0.92
 
 /** Glitter, on wet paint or last. */

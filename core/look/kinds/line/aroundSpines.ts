@@ -7,7 +7,9 @@ import { evenly, regionFrom, sourceRings, stepOf } from '../contour'
 import type { World } from '../world'
 import { AROUND, type AroundId } from './around'
 
-/** A closed line around a region, thicker where it turns toward the ground: a line of one width looks printed. */
+/**
+ * A closed line around a region, thicker where it turns toward the ground: a line of one width looks printed.
+ */
 function outlineSpines(
   print: readonly Polygon[],
   value: Values<(typeof AROUND)['outline']['params']>,
@@ -24,7 +26,10 @@ function outlineSpines(
   })
 }
 
-/** A half outline lies on one side of what it goes around, and on the mirrored side for what lies across the midline from its host. */
+/**
+ * A half outline lies on one side of what it goes around, and on the mirrored side for what lies across the
+ * midline from its host.
+ */
 function halfOutlineSpine(
   poly: Polygon,
   n: number,

@@ -6,7 +6,10 @@ import { carryHandles, markMoves } from '../marks'
 import type { World } from '../world'
 import { paramsOf, type LineStep } from './schema'
 
-/** How far outward the dark edge of a stroke of several colours looks: above 0 away from a point, below 0 toward it. */
+/**
+ * How far outward the dark edge of a stroke of several colours looks: above 0 away from a point, below 0
+ * toward it.
+ */
 function darkOutward(points: readonly Point[], dark: LineStep['dark'], from: Point): number {
   const a = points[0]!
   const b = points.at(-1)!

@@ -11,7 +11,9 @@ import type { Pass, SheetStep } from './schema'
 export const passFilm = (pass: Pass, world: World): number =>
   filmOf(toolIn(world, pass.tool), pass.wetness, pass.dabs) * pass.charge
 
-/** Loads of the tool that a pass takes on one side, by what it lays: the card and the findings count alike. */
+/**
+ * Loads of the tool that a pass takes on one side, by what it lays: the card and the findings count alike.
+ */
 export function passLoads(pass: Pass, sheet: PreparedSheet, world: World, dabs = pass.dabs): number {
   const tool = toolIn(world, pass.tool)
   return loadsFor(openArea(pass, sheet), filmOf(tool, pass.wetness, 1) * pass.charge, dabs, tool)

@@ -5,7 +5,9 @@ import { paintedOpenings } from './openings'
 import { laidOf } from './placements'
 import type { SheetStep } from './schema'
 
-/** How far beside what it prints the selected sheet is still held, mm; all of it where it prints as a whole. */
+/**
+ * How far beside what it prints the selected sheet is still held, mm; all of it where it prints as a whole.
+ */
 const BESIDE = 4
 
 function besideOpening(opening: Polygon, x: number, y: number): boolean {
@@ -19,7 +21,10 @@ function besideOpening(opening: Polygon, x: number, y: number): boolean {
   )
 }
 
-/** Whether a step's sheet, or its twin, lies under a point: where it is held as the selected one, or only where it prints. */
+/**
+ * Whether a step's sheet, or its twin, lies under a point: where it is held as the selected one, or only
+ * where it prints.
+ */
 export function hitSheet(step: SheetStep, world: World, at: Point, held: boolean): { twin: boolean } | null {
   const sheet = world.stencil(step.stencil)
   if (!sheet) return null

@@ -35,7 +35,10 @@ export const loadWords = (load: Pass['load']): string =>
       ? `${load.cake.name} across the sheet`
       : `${load.first.name} with ${load.second.name} over its end`
 
-/** The paints of a load and how they run over the skin: strips of a cake, or one colour into the other, along the load's direction. */
+/**
+ * The paints of a load and how they run over the skin: strips of a cake, or one colour into the other, along
+ * the load's direction.
+ */
 export function loadPrint(
   load: Pass['load'],
   sheet: Stencil,

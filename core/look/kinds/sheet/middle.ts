@@ -7,7 +7,9 @@ import type { SheetStep } from './schema'
 /** Nearer to the sheet's middle than this what is printed counts as the whole sheet, mm. */
 const WHOLE = 2
 
-/** The middle of what a sheet prints, in the sheet's frame (mm); its own middle when it prints about there. */
+/**
+ * The middle of what a sheet prints, in the sheet's frame (mm); its own middle when it prints about there.
+ */
 export function printedMiddle(step: SheetStep, world: World): Point {
   const sheet = world.stencil(step.stencil)
   const shapes = sheet

@@ -9,7 +9,9 @@ import { openingNumbers } from './openings'
 import { placementOf, placementsOf } from './placements'
 import type { SheetStep } from './schema'
 
-/** More of a print than this beside the skin, or on eyes, nostrils and mouth, does not fit: shares, 0 to 1. */
+/**
+ * More of a print than this beside the skin, or on eyes, nostrils and mouth, does not fit: shares, 0 to 1.
+ */
 const BESIDE = 0.06
 const SPOILT = 0.05
 

@@ -5,7 +5,10 @@ import type { World } from '../world'
 import { placementsOf } from './placements'
 import type { Pass, SheetStep } from './schema'
 
-/** The numbers of the openings that a pass paints; on a twin laid without a flip they are the mirrored ones. Numbers that the sheet lacks are left out. */
+/**
+ * The numbers of the openings that a pass paints; on a twin laid without a flip they are the mirrored ones.
+ * Numbers that the sheet lacks are left out.
+ */
 export function passNumbers(pass: Pass, stencil: PreparedSheet, mirrored = false): number[] {
   const partner = mirrored && pass.openings.use !== 'all' ? stencil.measures.partners : null
   return openingNumbers(pass, stencil)
@@ -15,7 +18,10 @@ export function passNumbers(pass: Pass, stencil: PreparedSheet, mirrored = false
 export const passOpenings = (pass: Pass, stencil: PreparedSheet, mirrored = false): Polygon[] =>
   passNumbers(pass, stencil, mirrored).map(n => stencil.openings[n]!)
 
-/** Whether a step's twin paints the mirrored openings: it lies on the same side because the sheet is its own mirror image. */
+/**
+ * Whether a step's twin paints the mirrored openings: it lies on the same side because the sheet is its own
+ * mirror image.
+ */
 export const twinMirrors = (step: SheetStep, placements: readonly Placement[], world: World): boolean =>
   step.twin.rule !== 'turn' &&
   placements[1]?.side === placements[0]!.side &&
@@ -31,7 +37,10 @@ export function paintedOpenings(step: SheetStep, world: World): Set<number>[] {
   return placements.map((_, i) => (i && partner ? new Set([...own].map(n => partner[n]!)) : own))
 }
 
-/** The number by which the step names an opening that its twin prints: of an even sheet the twin prints the mirrored one. */
+/**
+ * The number by which the step names an opening that its twin prints: of an even sheet the twin prints the
+ * mirrored one.
+ */
 export function ownNumber(step: SheetStep, world: World): (n: number) => number {
   const sheet = world.stencil(step.stencil)
   const partner =

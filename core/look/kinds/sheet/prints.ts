@@ -55,7 +55,10 @@ export function printsOf(step: SheetStep, world: World): Print[] {
   })
 }
 
-/** Some openings as they lie, of its twin too: only what is printed can be gone around, and the twin of an even sheet prints the mirrored ones. */
+/**
+ * Some openings as they lie, of its twin too: only what is printed can be gone around, and the twin of an
+ * even sheet prints the mirrored ones.
+ */
 export function openingRings(step: SheetStep, numbers: readonly number[], world: World): Ring[] {
   const sheet = world.stencil(step.stencil)
   if (!sheet) return []

@@ -8,7 +8,10 @@ import type { Pass, SheetStep } from './schema'
 
 const DRYNESS: readonly FilmState[] = ['dry', 'tacky', 'wet']
 
-/** What a pass finds in each opening that an earlier pass of the same sheet painted: thin dry layers hold at once, a damp or runny one does not. */
+/**
+ * What a pass finds in each opening that an earlier pass of the same sheet painted: thin dry layers hold at
+ * once, a damp or runny one does not.
+ */
 function underPass(
   step: SheetStep,
   index: number,
@@ -30,7 +33,8 @@ function underPass(
 }
 
 /**
- * How far the paint of a pass creeps past each of its openings, mm: from tool, wetness, dabs, what lies beneath and how far the sheet stands off.
+ * How far the paint of a pass creeps past each of its openings, mm: from tool, wetness, dabs, what lies
+ * beneath and how far the sheet stands off.
  * @param index which pass of the step it is, or stands for
  */
 export function spreadOf(

@@ -28,7 +28,10 @@ export const mappedAxis = (axis: WashAxis, map: (p: Point) => [number, number]):
     ? { ...axis, from: map(axis.from) }
     : { ...axis, from: map(axis.from), to: map(axis.to) }
 
-/** A base's axis once its handles have moved: light stays in the middle where it was there, else the axis goes along. */
+/**
+ * A base's axis once its handles have moved: light stays in the middle where it was there, else the axis goes
+ * along.
+ */
 export function axisAfter(before: Wash, after: WashPlace, ground: Ground): WashAxis {
   if (isCentred(before, ground)) return axisFor(washSides(after, ground)[0]!)
   const [ax, ay] = anchorOf(before.points)
@@ -36,7 +39,9 @@ export function axisAfter(before: Wash, after: WashPlace, ground: Ground): WashA
   return mappedAxis(before.axis, ([x, y]) => [x + bx - ax, y + by - ay])
 }
 
-/** An axis carried along a map to another canvas; how far it reaches is told by four points about its start. */
+/**
+ * An axis carried along a map to another canvas; how far it reaches is told by four points about its start.
+ */
 export function carriedAxis(axis: WashAxis, map: (p: Point) => Point): WashAxis {
   if (axis.kind === 'line')
     return { kind: 'line', from: tenthPoint(map(axis.from)), to: tenthPoint(map(axis.to)) }

@@ -24,7 +24,8 @@ function printsOf(wash: Wash, world: World): Print[] {
   const paints = wash.colours.map(c => laidPaint(c, world))
   const twin = twinMap(world.ground, wash.twin)
   const across = twin && ((p: Point): [number, number] => [...twin(p)])
-  // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the sponge.
+  // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the
+  // sponge.
   const kept = toldFree(wash, world.ground).map(p => p.outer)
   const free = kept.length ? { free: kept } : {}
   return washSides({ ...wash, free: undefined }, world.ground).flatMap((rings, side): Print[] => {

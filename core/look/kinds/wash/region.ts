@@ -36,7 +36,10 @@ const joined = (rings: readonly Ring[]): Ring[] =>
     'nonzero',
   ).flatMap(p => [p.outer, ...p.holes])
 
-/** The outlines of each side of a base: of its zones, joined where they touch, or the drawn one and its twin's. */
+/**
+ * The outlines of each side of a base: of its zones, joined where they touch, or the drawn one and its
+ * twin's.
+ */
 export const outlinesOf = (wash: WashPlace, ground: Ground): Ring[][] =>
   wash.points.length
     ? liesOf(wash, ground).map(l => joined([outlineOf(l.points, wash.straight)]))
@@ -48,7 +51,10 @@ const ROOM = { eyes: 1.5, nostrils: 0.4 } as const
 const meets = (rings: readonly Ring[], kept: Ring): boolean =>
   rings.some(r => boxesMeet(boxOf(r), boxOf(kept)) && pointsOf(kept).some(p => ringHolds(r, ...p)))
 
-/** The mouth of a face where a base would run over it. Lips are painted by themselves, with what is safe there; only a base that names them covers them. */
+/**
+ * The mouth of a face where a base would run over it. Lips are painted by themselves, with what is safe
+ * there; only a base that names them covers them.
+ */
 export function lipsUnder(rings: readonly Ring[], wash: WashPlace, ground: Ground): Ring | null {
   const mouth = wash.zones.includes('lips') ? undefined : ground.keepOuts.find(k => k.words === 'mouth')?.ring
   return mouth && meets(rings, mouth) ? mouth : null

@@ -4,7 +4,10 @@ import { indexOf } from './near'
 import type { RegisterFit } from './registerFit'
 import { snapped } from './snapped'
 
-/** The guest beside the host on the side where it is now, edge to edge, with the host's narrowest bridge between; a common pattern goes on. */
+/**
+ * The guest beside the host on the side where it is now, edge to edge, with the host's narrowest bridge
+ * between; a common pattern goes on.
+ */
 export function edgeFit(host: PreparedSheet, guest: PreparedSheet, hint: Rigid): RegisterFit | string {
   const turn = wrapDegrees(Math.round(hint.turn / 90) * 90)
   const h = boxAround(host.openings)

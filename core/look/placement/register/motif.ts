@@ -13,7 +13,10 @@ import type { PreparedSheet } from '../../../stencil'
 import { toEdge } from './near'
 import type { RegisterFit } from './registerFit'
 
-/** The guest's motif in the middle of the host's: in the opening that holds it, else in the middle of all of them. */
+/**
+ * The guest's motif in the middle of the host's: in the opening that holds it, else in the middle of all of
+ * them.
+ */
 export function motifFit(host: PreparedSheet, guest: PreparedSheet, hint: Rigid): RegisterFit {
   const own =
     host.heading !== null &&

@@ -1,7 +1,10 @@
 import { movedBack, movedBy, wrapDegrees, type Point, type Rigid } from '../../../geometry'
 import type { Placement } from '../../../skin'
 
-/** How a guest lies in its host's sheet frame, from where both lie on the skin; null when they lie on different sides. */
+/**
+ * How a guest lies in its host's sheet frame, from where both lie on the skin; null when they lie on
+ * different sides.
+ */
 export function relationOf(host: Placement, guest: Placement): Rigid | null {
   if (host.side !== guest.side) return null
   // Both frames are read in the flat; on the skin they share the host's grip.
@@ -17,7 +20,10 @@ export function relationOf(host: Placement, guest: Placement): Rigid | null {
   return { turn, shift: [at[0] - g[0], at[1] - g[1]] }
 }
 
-/** Where a guest lies when it is held in register with its host: pressed down on the same point of the skin, so that both follow the skin alike. */
+/**
+ * Where a guest lies when it is held in register with its host: pressed down on the same point of the skin,
+ * so that both follow the skin alike.
+ */
 export function registeredPlacement(host: Placement, { turn, shift }: Rigid): Placement {
   return {
     at: host.at,

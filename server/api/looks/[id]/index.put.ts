@@ -1,6 +1,9 @@
 import { StaleWrite } from '../../../db/looks'
 
-/** Saves a look over the version that it was made from: `{ base, look }`. A stale save gets 409 with the newer version. */
+/**
+ * Saves a look over the version that it was made from: `{ base, look }`. A stale save gets 409 with the newer
+ * version.
+ */
 export default defineEventHandler(async event => {
   const body = (await bodyJson(event)) as { base?: unknown; look?: unknown } | null
   const base = body?.base

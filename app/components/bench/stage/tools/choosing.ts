@@ -7,7 +7,10 @@ import type { Grip, StageHand, Tool } from './tool'
 /** A fingertip's worth of the screen, px. */
 const FINGERTIP = 9
 
-/** Chooses openings: a press on one takes it in or out, and all that is dragged over likewise; one beside them all begins a loop. */
+/**
+ * Chooses openings: a press on one takes it in or out, and all that is dragged over likewise; one beside them
+ * all begins a loop.
+ */
 export function choosingTool({ view, ghosts }: StageHand): Tool {
   const choice = useChoice()
   const scene = useScene()

@@ -10,7 +10,9 @@ import type { StageHand, Tool } from './tool'
 
 export type { Ghosts, Grip, StageHand, Tool, Touch } from './tool'
 
-/** What the hand can do on the stage; a press goes to the first that takes it. Another tool is one line here. */
+/**
+ * What the hand can do on the stage; a press goes to the first that takes it. Another tool is one line here.
+ */
 const TOOLS: readonly ((hand: StageHand) => Tool)[] = [
   landmarkTool,
   choosingTool,

@@ -1,6 +1,8 @@
 import { near, type Grip, type StageHand, type Tool, type Touch } from './tool'
 
-/** Moves the picture while it is larger than the stage; a tap picks a spot unless landmarks are being fitted. */
+/**
+ * Moves the picture while it is larger than the stage; a tap picks a spot unless landmarks are being fitted.
+ */
 export function panning({ view, whole, fitting, pickAt }: StageHand, from: Touch): Grip {
   const start = view.value
   const [x, y] = from.point

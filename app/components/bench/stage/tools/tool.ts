@@ -3,7 +3,10 @@ import type { Point } from '#core/geometry'
 import type { MarkStep, SheetStep } from '#core/look'
 import type { View } from '../view'
 
-/** The hand at one moment: where it is on the stage (px) and on the skin (mm; null beside it), and the keys that are held. */
+/**
+ * The hand at one moment: where it is on the stage (px) and on the skin (mm; null beside it), and the keys
+ * that are held.
+ */
 export interface Touch {
   readonly point: Point
   readonly skin: Point | null
@@ -26,7 +29,9 @@ export interface Grip {
 export interface Tool {
   /** A press that rests in one place picks the spot there, unless the tool takes presses for itself. */
   readonly ownsPress?: true
-  /** Takes hold of what was pressed; 'done' when the press was all of it, null when it is not for this tool. */
+  /**
+   * Takes hold of what was pressed; 'done' when the press was all of it, null when it is not for this tool.
+   */
   readonly press: (touch: Touch) => Grip | 'done' | null
 }
 
