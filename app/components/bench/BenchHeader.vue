@@ -153,7 +153,7 @@ function budget(event: Event): void {
       :title="
         analysis.checking
           ? 'Being checked; what is told is of before the last change'
-          : 'Everything there is to say of this look'
+          : 'Check: all there is to say of this look'
       "
       data-testid="findings"
       :data-checking="analysis.checking"

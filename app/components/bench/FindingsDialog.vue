@@ -21,7 +21,7 @@ function select(id: string): void {
 </script>
 
 <template>
-  <PanelDialog open wide title="What there is to say of this look" @close="emit('close')">
+  <PanelDialog open wide title="Check" @close="emit('close')">
     <p v-if="analysis.checking" role="status" class="mb-2 text-soft">Checking…</p>
     <p v-else-if="!groups.length && !whole.length" class="text-go">
       Nothing: every step seats, shows and stays clean, as far as can be told beforehand.
