@@ -1,6 +1,5 @@
 // One line a look, of the demo and of the tests: what its picture, SVG, step sheet and findings come to. Run
-// before and after a change that should
-// change none of them, and compare: npm run fingerprint
+// before and after a change that should change none of them, and compare: npm run fingerprint
 import { createHash } from 'node:crypto'
 import { looks as demoLooks } from '../demo/looks'
 import { paints } from '../demo/paints'

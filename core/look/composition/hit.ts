@@ -9,8 +9,8 @@ export interface Hit {
 
 /**
  * The step under a point of the skin: brushwork that is selected first, then the selected sheet by its whole
- * outline, then prints and strokes from the
- * top down. A base lies beneath everything: it is held only once it is selected.
+ * outline, then prints and strokes from the top down. A base lies beneath everything: it is held only once it
+ * is selected.
  * @param selected the sheet in hand
  * @param chosen everything that is selected
  */
