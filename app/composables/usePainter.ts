@@ -22,8 +22,8 @@ export function usePainter() {
   const kit = useKit()
   /**
    * Tells the worker what is new; done once it has heard everything, whoever told it. Jobs wait for the same
-   * word, so that they reach the worker in the
-   * order in which they were asked for: an older look never comes after a newer one.
+   * word, so that they reach the worker in the order in which they were asked for: an older look never comes
+   * after a newer one.
    */
   function tell(): Promise<void> {
     const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s)

@@ -10,9 +10,8 @@ const isPlain = (value: object): boolean => {
 
 /**
  * A value as plain data: no reactive wrapper, no function, nothing that a message to a worker could not
- * carry. Parts that are plain already stay
- * the same objects; what is given back is frozen. Typed arrays pass as they are.
- * Throws TypeError for what is no data, such as a function or an object of a class.
+ * carry. Parts that are plain already stay the same objects; what is given back is frozen. Typed arrays pass
+ * as they are. Throws TypeError for what is no data, such as a function or an object of a class.
  */
 export function plain<T>(value: T): T {
   if (typeof value === 'function' || typeof value === 'symbol')

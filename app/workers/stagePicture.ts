@@ -34,8 +34,8 @@ export interface Wish {
 
 /**
  * The picture of the stage, kept so that only what changes is painted anew. Every picture has a number; a
- * patch goes out only to a page that has the
- * very picture it belongs to, since one may be given up before the page saw anything of it.
+ * patch goes out only to a page that has the very picture it belongs to, since one may be given up before the
+ * page saw anything of it.
  */
 export class StagePicture {
   private kept: {

@@ -14,8 +14,7 @@ import { mm, ofSheets } from './finding'
 
 /**
  * The bridges that a pass closes: both sides creep under them as far as they are wide. Where the other side
- * was painted by an earlier pass, that one's
- * creep counts there.
+ * was painted by an earlier pass, that one's creep counts there.
  * @param index which pass of the step it is, or stands for
  */
 export function closedBridges(

@@ -21,8 +21,7 @@ export type Level = 'stop' | 'care' | 'tip'
 
 /**
  * A change that one press makes: fields of the step set anew, by their path, steps that come right after it,
- * and where the step goes: out of the
- * look, or behind another.
+ * and where the step goes: out of the look, or behind another.
  */
 export interface Fix {
   readonly words: string

@@ -9,8 +9,7 @@ type Found = Omit<Finding, 'check' | 'stepId'>
 export const LABEL = "Local rules and the product's label come first."
 /**
  * Below the first age the usual practice is a small design on the arm or none, years; below the second, lids
- * and lashes stay clear (common
- * practice).
+ * and lashes stay clear (common practice).
  */
 export const ARM_ONLY = 3
 export const CLEAR_LIDS = 6

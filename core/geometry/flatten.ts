@@ -62,8 +62,8 @@ export function ellipsePoints(
 
 /**
  * A smooth closed outline through handles that may lie at any distance from one another: at each it runs as
- * the way from the one before to the one after,
- * and never swings out further than a third of the span, so that no loop comes of uneven spacing.
+ * the way from the one before to the one after, and never swings out further than a third of the span, so
+ * that no loop comes of uneven spacing.
  * @param steps pieces a span
  */
 export function outlineThrough(points: readonly (readonly [number, number])[], steps = 8): number[] {

@@ -21,8 +21,7 @@ const bounded = (v: number) => Math.min(MOST, Math.max(LEAST, v))
 
 /**
  * Reflectance of a film over a ground (Kubelka 1948, J Opt Soc Am 38:448), one band. Written with g = sqrt(K
- * (K + 2S)) and t = tanh(g X), so that
- * films that only absorb or only scatter need no case of their own.
+ * (K + 2S)) and t = tanh(g X), so that films that only absorb or only scatter need no case of their own.
  * @param x thickness in swatch films; 0 leaves the ground
  * @param ground reflectance beneath, 0 to 1
  */
@@ -112,9 +111,8 @@ export function hidingWords(ratio: number): string {
 
 /**
  * Optics of a paint of which only its colour and its hiding power are known. Bands in which it is light
- * scatter more than those in which it absorbs, between the two
- * extremes of equal scattering (thin films too dark) and equal depth b S X (thin films too light); how much
- * follows from the hiding power.
+ * scatter more than those in which it absorbs, between the two extremes of equal scattering (thin films too
+ * dark) and equal depth b S X (thin films too light); how much follows from the hiding power.
  */
 export function opticsFrom(colour: LinearRgb, ratio: number): Optics {
   const at = (depth: number): Optics => {

@@ -6,8 +6,8 @@ const SCATTER = 0.012
 
 /**
  * The simulated colour reader: what a small reader would say of a paint's swatch, over black and over white.
- * It ships with the application in place
- * of a device and scatters like one; the same number gives the same reading.
+ * It ships with the application in place of a device and scatters like one; the same number gives the same
+ * reading.
  */
 export function readSwatch(
   paint: Pick<Paint, 'overBlack' | 'overWhite'>,

@@ -7,8 +7,8 @@ const SHINE = { broad: 0.16, sharp: 2.4 } as const
 
 /**
  * Writes a box of the finished picture into `out`, as sRGB bytes: painted skin under the head's light, with
- * sheen where the paint has one, and hair and
- * eyes over it. Shade is a little warmer than light, as skin lets red light through.
+ * sheen where the paint has one, and hair and eyes over it. Shade is a little warmer than light, as skin lets
+ * red light through.
  */
 export function finishedPatch(
   head: HeadPicture,

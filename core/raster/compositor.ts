@@ -28,8 +28,7 @@ export interface Patch {
 
 /**
  * A picture that is painted anew only from the changed step upward and only where something changed: every
- * step keeps what it covered, so it can be
- * taken off again.
+ * step keeps what it covered, so it can be taken off again.
  */
 export class IncrementalCompositor {
   private readonly layers: Layer[] = []

@@ -14,9 +14,8 @@ export const EMPTY_MASK: Mask = { i0: 0, j0: 0, width: 0, height: 0, data: new F
 
 /**
  * Exact area coverage of a region on a grid. Each edge adds its signed area to the pixels right of it, and a
- * running sum along the row
- * gives the coverage. Holes must run the other way round from their outer rings and regions must not overlap,
- * as clipping leaves them.
+ * running sum along the row gives the coverage. Holes must run the other way round from their outer rings and
+ * regions must not overlap, as clipping leaves them.
  * @param rings in mm of the skin frame
  * @param grid the pixel grid
  * @param margin pixels of empty border to keep around the region, for spreading
@@ -122,9 +121,8 @@ function addSpan(sums: Float32Array, row: number, xa: number, xb: number, d: num
 
 /**
  * The mask softened by box blurs, close to a Gaussian of standard deviation `sigma` pixels. Needs a margin of
- * about 3 sigma. Three of the least boxes
- * already make 1.4 pixels, so less takes fewer of them, and what is finer than the pixels' own softness takes
- * none.
+ * about 3 sigma. Three of the least boxes already make 1.4 pixels, so less takes fewer of them, and what is
+ * finer than the pixels' own softness takes none.
  */
 export function blurred(mask: Mask, sigma: number): Mask {
   const passes = sigma < 0.55 ? 0 : sigma < 1 ? 1 : sigma < 1.3 ? 2 : 3

@@ -5,9 +5,8 @@ const FAR = Math.fround(1e12)
 
 /**
  * Distance of every pixel from the covered region, in pixels: 0 inside, exact Euclidean distance outside
- * (Felzenszwalb and Huttenlocher 2012,
- * Theory of Computing 8:415). Pixels that are partly covered count by their share, so that edges do not snap
- * to whole pixels.
+ * (Felzenszwalb and Huttenlocher 2012, Theory of Computing 8:415). Pixels that are partly covered count by
+ * their share, so that edges do not snap to whole pixels.
  * @param reach farther than this nothing need be told apart, pixels: a short one is searched through a
  *   window, which is quicker
  */

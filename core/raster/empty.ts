@@ -21,8 +21,7 @@ const LEAST = 3.5
 
 /**
  * The largest circles that lie free of some rings, inside others: the farthest point from all paint by a
- * distance transform, then the next farthest
- * outside the circles found so far (a medial-axis greedy packing).
+ * distance transform, then the next farthest outside the circles found so far (a medial-axis greedy packing).
  * @param blocked rings that a circle must not touch
  * @param within whether a point may be a middle
  */

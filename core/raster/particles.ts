@@ -9,8 +9,8 @@ const GLINTS = 0.045
 
 /**
  * Strews flakes where a mask says: each lies somewhere in a cell of the skin, with a tilt of its own. Most
- * are a little brighter or darker than their
- * colour, a few glint. The same flakes lie at the same places at every size of the picture.
+ * are a little brighter or darker than their colour, a few glint. The same flakes lie at the same places at
+ * every size of the picture.
  */
 export function layFlakes(painted: Painted, flakes: Flakes, head: HeadPicture, mask: Mask): void {
   shineOfGel(painted, flakes.gel, head, mask)

@@ -24,10 +24,9 @@ export interface Lift {
 
 /**
  * How a sheet stands off the skin: it bends one way only, so over its footprint a generalised cylinder is
- * fitted. For each direction the height
- * along the rulings is averaged into a profile across them; the direction with the smallest residual is kept,
- * and the cylinder is raised until it
- * rests on the skin, which gives way a little.
+ * fitted. For each direction the height along the rulings is averaged into a profile across them; the
+ * direction with the smallest residual is kept, and the cylinder is raised until it rests on the skin, which
+ * gives way a little.
  * @param points samples of the sheet, in its own frame (mm)
  * @param gives how far the skin gives way, mm
  */
@@ -127,8 +126,8 @@ const AROUND = 6
 
 /**
  * Gaps that stay when fingers press the sheet down piece by piece, as a painter does where the paint is
- * dabbed: each piece bends as it will by itself, so that
- * a gentle dome is followed and a hollow beside the nose is not.
+ * dabbed: each piece bends as it will by itself, so that a gentle dome is followed and a hollow beside the
+ * nose is not.
  * @param points samples of the sheet, in its own frame (mm)
  * @returns the gap at each sample, mm
  */

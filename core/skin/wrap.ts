@@ -9,9 +9,8 @@ export interface Wrap {
 
 /**
  * A chart of a height field that leaves steep skin its width: x runs along each row of the skin by arc length
- * from the midline, y by arc length
- * down the mask's midline. So temple and jaw get as many pixels as the forehead. Both are tabulated to 1 mm
- * and read linearly.
+ * from the midline, y by arc length down the mask's midline. So temple and jaw get as many pixels as the
+ * forehead. Both are tabulated to 1 mm and read linearly.
  * @param z height, mm
  * @param ridge the height whose slope stretches y, mm
  * @param box the part of the skin to cover; past it the chart goes on straight

@@ -4,9 +4,8 @@ import { cellAt, fieldOf, samplePoints, type Candidate, type Field, type Seat, t
 
 /**
  * The best seat of every sheet on a spot, best first. For each sheet positions, tilts and, on an even spot,
- * its own axes are tried; what counts is the
- * share of its openings inside the spot, the share on eyes, nostrils and mouth, how much of the spot it
- * fills, and whether it leads to the focal point.
+ * its own axes are tried; what counts is the share of its openings inside the spot, the share on eyes,
+ * nostrils and mouth, how much of the spot it fills, and whether it leads to the focal point.
  * @param onProgress called after each sheet with the share done; return false to stop
  * @param field the spot's grid, when several searches share it
  */

@@ -17,8 +17,8 @@ const bar = (x: number, y: number, w: number, h: number): Ring =>
 
 /**
  * The bridge ladder: pairs of bars with a bridge between that grows from pair to pair, and as many notches
- * beside each pair as its number. Cut it, dab it,
- * and tell which bridge is the narrowest still clear: twice the edge spread is as wide.
+ * beside each pair as its number. Cut it, dab it, and tell which bridge is the narrowest still clear: twice
+ * the edge spread is as wide.
  */
 export function bridgeLadder(): SheetGeometry {
   const openings: Ring[] = []

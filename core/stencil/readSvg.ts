@@ -69,8 +69,8 @@ const SKIPPED = new Set([
 
 /**
  * Reads an SVG file into a sheet. Filled shapes, and closed shapes that are only stroked (cut lines), are
- * openings; the element with
- * id "sheet" is the sheet's edge, else the page is; a group with id "guides" is left out.
+ * openings; the element with id "sheet" is the sheet's edge, else the page is; a group with id "guides" is
+ * left out.
  * @param text the file's text
  * @param options.mmPerUnit real size of one user unit, when the file gives none
  * @returns the sheet in its own frame (mm, origin at the sheet's centre, +y down), notes, and whether the

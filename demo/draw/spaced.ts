@@ -26,8 +26,8 @@ const CRUMB = 0.4
 
 /**
  * Shapes with a bridge between all of them: each one is cut back where it comes nearer than `bridge` to one
- * before it, and what would be
- * narrower than `slot` is rounded off. So the sheet can be cut, and nothing falls out.
+ * before it, and what would be narrower than `slot` is rounded off. So the sheet can be cut, and nothing
+ * falls out.
  */
 export function spaced(shapes: readonly Shape[], bridge = 1.2, slot = 0.5): Shape[] {
   const placed: Polygon[] = []

@@ -206,8 +206,8 @@ const points = (ring: Ring): Point[] =>
   Array.from({ length: ring.length / 2 }, (_, i) => [ring[2 * i]!, ring[2 * i + 1]!])
 
 // Mardia and Jupp, Directional Statistics (2000), 2.3: R = sqrt(C2 + S2). The first sample is their Example
-// 1.1 of a roulette wheel's stops, with C, S and R as
-// printed there (from memory, checked by hand): 43, 45, 52, 61, 75, 88, 88, 279, 357 degrees, R = 0.711.
+// 1.1 of a roulette wheel's stops, with C, S and R as printed there (from memory, checked by hand): 43, 45,
+// 52, 61, 75, 88, 88, 279, 357 degrees, R = 0.711.
 describe('mean resultant length', () => {
   it('of the roulette wheel is 0.711', () => {
     expect(meanResultantLength([43, 45, 52, 61, 75, 88, 88, 279, 357])).toBeCloseTo(0.711, 3)

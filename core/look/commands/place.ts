@@ -25,8 +25,7 @@ const tenthPair = ([x, y]: Point): [number, number] => [x, y]
 
 /**
  * Changes where a sheet lies, or its unlinked twin. What is turned or flipped stays where it prints, unless
- * it was moved as well; a sheet moved by hand
- * is let go of its register. Refused where there is no skin.
+ * it was moved as well; a sheet moved by hand is let go of its register. Refused where there is no skin.
  * @param twin the unlinked twin is held
  */
 export const placeSheet = (

@@ -45,8 +45,7 @@ function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free
 
 /**
  * What a step covers: the areas of its prints, bases, strokes, glitter and gems, and its twin's, clipped and
- * not sampled. This is the one place that
- * answers which mm2 of a region a step covers.
+ * not sampled. This is the one place that answers which mm2 of a region a step covers.
  */
 export function coverOf(step: Step, world: World): Cover {
   const made = laidRings(step, world)

@@ -5,8 +5,8 @@ import { atSoThat, flippedHandles, liesAt } from '../placement'
 
 /**
  * Turns steps over together, as their mirror image about the upright through their middle. Sheets are flipped
- * to their other side, and a dark edge that
- * looked outward goes on looking outward. The steps are changed in place.
+ * to their other side, and a dark edge that looked outward goes on looking outward. The steps are changed in
+ * place.
  * @param from what is outward of: the focal point
  */
 export function flipTogether(steps: readonly Step[], world: World, from: Point): void {
@@ -53,8 +53,8 @@ const UPON_ITSELF = 6
 
 /**
  * The point about which a step is turned by half a turn: the middle of the whole design; for what lies there
- * itself the arm's middle line at its
- * height, so that its twin goes to the other edge, and for what lies on that line the middle of the arm.
+ * itself the arm's middle line at its height, so that its twin goes to the other edge, and for what lies on
+ * that line the middle of the arm.
  */
 export function halfTurnAbout(step: Step, steps: readonly Step[], world: World): [number, number] {
   const own = designMiddle([step], world) ?? [0, 0]

@@ -27,8 +27,8 @@ const regionFromRing = (ring: Ring): Polygon[] => regionOf([ring], 'nonzero')
 
 /**
  * A seat as it can be proposed: laid on the skin itself, not on its picture. Of a texture only the openings
- * stay that lie on the spot, on skin, and on
- * no eye, nostril, mouth or hair; any other sheet must do so as a whole.
+ * stay that lie on the spot, on skin, and on no eye, nostril, mouth or hair; any other sheet must do so as a
+ * whole.
  * @param ring the spot, skin mm
  * @returns null when it is no proposal
  */

@@ -8,9 +8,8 @@ const UNNOTICED = { mm: 3, degrees: 5 } as const
 
 /**
  * A point on one side of the face as it lies against the features of the other: its mirror image, shifted as
- * the landmarks nearest to it are
- * shifted there. The shifts are averaged with weights that fall with the fourth power of distance (Shepard
- * 1968, a two-dimensional interpolation function).
+ * the landmarks nearest to it are shifted there. The shifts are averaged with weights that fall with the
+ * fourth power of distance (Shepard 1968, a two-dimensional interpolation function).
  */
 export function acrossByFeatures(face: Landmarks, at: Point): Point {
   let sum = 0,

@@ -24,8 +24,7 @@ export interface Moved {
 
 /**
  * Moves a whole look to another canvas: positions follow landmarks and zones, sheets keep their size. What
- * then no longer fits is listed,
- * with the best smaller sheet of the drawer.
+ * then no longer fits is listed, with the best smaller sheet of the drawer.
  * @param drawer the sheets that may be proposed
  */
 export function movedTo(

@@ -3,8 +3,8 @@ import type { Build, TapeMeasures } from '../canvas'
 
 /**
  * Adult means for men and women, mm (Farkas 1994, Anthropometry of the Head and Face; from memory): face
- * width zy-zy, face height n-gn,
- * forehead tr-n, inner and outer eye corners, nose width and height, mouth width.
+ * width zy-zy, face height n-gn, forehead tr-n, inner and outer eye corners, nose width and height, mouth
+ * width.
  */
 const ADULT_MEANS: Readonly<Record<Build, FaceMeasures>> = {
   broad: {

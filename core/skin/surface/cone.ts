@@ -41,9 +41,8 @@ export interface ConeSurface extends Surface {
 
 /**
  * An arm: it unrolls without stretching, so sheets are laid on it exactly. A point of the unrolled plane is
- * found by its ruling (an angle)
- * and its distance from the apex along it; without growth the apex is at infinity and the skin's own
- * coordinates are the plane.
+ * found by its ruling (an angle) and its distance from the apex along it; without growth the apex is at
+ * infinity and the skin's own coordinates are the plane.
  */
 export function cone({ half, growth, flat }: ConeShape): ConeSurface {
   const arc = new Float64Array(ENTRIES + 1)

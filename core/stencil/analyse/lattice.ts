@@ -133,9 +133,8 @@ const parallel = (a: Point, b: Point): boolean =>
 
 /**
  * Finds the lattice of a texture, or null where there is none: nearest differences between openings of equal
- * area are tried from the shortest
- * on, and kept when nearly every opening whose image lies inside the pattern lands on an opening of the same
- * size.
+ * area are tried from the shortest on, and kept when nearly every opening whose image lies inside the pattern
+ * lands on an opening of the same size.
  */
 export function latticeOf(openings: readonly Polygon[]): Lattice | null {
   if (openings.length < LEAST) return null

@@ -20,9 +20,8 @@ export interface Necks {
 
 /**
  * Every local minimum of width up to `reach` mm: pairs of boundary points that cannot come nearer by sliding
- * along either boundary, and
- * with no other boundary between them. The tapering tip of an opening is no neck: there the points slide on
- * to the tip.
+ * along either boundary, and with no other boundary between them. The tapering tip of an opening is no neck:
+ * there the points slide on to the tip.
  * @param onProgress called with the share done, 0 to 1
  * @param only looks at the edges of one opening alone
  */

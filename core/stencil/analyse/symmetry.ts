@@ -92,9 +92,8 @@ const angleGap = (a: number, b: number): number => {
 
 /**
  * Angles at which an axis may stand. An axis either passes through the middle of an opening or swaps two of
- * equal area and distance from the centre,
- * so the openings that are rarest by (area, distance) give a short complete list; a single opening is judged
- * by its own outline's points instead.
+ * equal area and distance from the centre, so the openings that are rarest by (area, distance) give a short
+ * complete list; a single opening is judged by its own outline's points instead.
  */
 function candidateAngles(items: readonly Item[], centre: Point, openings: readonly Polygon[]): number[] {
   const angles: number[] = []

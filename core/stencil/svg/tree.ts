@@ -14,8 +14,7 @@ const local = (name: string) => name.slice(name.indexOf(':') + 1)
 
 /**
  * Reads SVG text into a tree of elements. Nothing is fetched, run or expanded: scripts, styles and foreign
- * content are left
- * out, and entities declared in a document type are not resolved.
+ * content are left out, and entities declared in a document type are not resolved.
  * @throws RangeError with a sentence when the text is not SVG.
  */
 export function parseTree(text: string): Element {

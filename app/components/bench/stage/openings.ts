@@ -37,8 +37,7 @@ export function drawChoice(
 
 /**
  * The opening of a step's sheet, or of its twin, under a point of the skin, as the step numbers it; the
- * nearest one within reach, so that small ones are
- * hit easily. Null beside them all.
+ * nearest one within reach, so that small ones are hit easily. Null beside them all.
  * @param reach mm
  */
 export function openingAt(step: SheetStep, world: World, at: Point, reach: number): number | null {

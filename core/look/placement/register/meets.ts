@@ -5,8 +5,8 @@ import { toEdge } from './near'
 
 /**
  * How many of a guest's painted openings meet what the host prints, held as told: on openings and as motif
- * their middles lie in one of the host's,
- * on bridges and edge to edge beside one, no farther than a bridge is wide.
+ * their middles lie in one of the host's, on bridges and edge to edge beside one, no farther than a bridge is
+ * wide.
  */
 export function registerMeets(
   host: Stencil,
