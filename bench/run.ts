@@ -25,7 +25,7 @@ import {
 } from '../core/raster'
 import { groundOf, layOn, liftOf, PLAIN_FACE } from '../core/skin'
 import { lightened } from '../app/components/bench/stage/lighter'
-import { analyse, prepared, readSvg, seatsFor, type Candidate, type SheetGeometry } from '../core/stencil'
+import { analyse, prepared, readSvg, fitsFor, type Candidate, type SheetGeometry } from '../core/stencil'
 
 /** Median time of a job over some runs, ms. */
 function median(job: () => void, runs = 5): number {
@@ -94,7 +94,7 @@ for (const zone of ['forehead', 'right.cheek'] as const) {
   }
   row(
     `what fits the ${zone}, 200 sheets`,
-    median(() => void seatsFor(spot, sheets), 3),
+    median(() => void fitsFor(spot, sheets), 3),
     'one clipping-library union',
     clipping,
     'must be under 2,000 ms',

@@ -45,7 +45,7 @@ const views = [
     async page => {
       await ready(page)
       await page.getByRole('button', { name: 'What fits' }).click()
-      await page.locator('[data-seat]').nth(3).waitFor()
+      await page.locator('[data-fit]').nth(3).waitFor()
     },
   ],
   [

@@ -24,7 +24,7 @@ export function useLaying() {
   async function addSheet(
     stencilId: string,
     at: Point | null,
-    seat: Partial<Placement> & { openings?: readonly number[] | null } = {},
+    fit: Partial<Placement> & { openings?: readonly number[] | null } = {},
   ): Promise<void> {
     const about = drawer.find(stencilId)
     const sheets = ofKind('sheet', session.look!.steps)
@@ -32,13 +32,13 @@ export function useLaying() {
     if (!about || !paint) return
     await drawer.ensure([stencilId])
     const step = freshSheet(nanoid(10), about.name, stencilId, tenthPoint(at ?? scene.nextSpot()), paint)
-    if (seat.openings) step.passes[0]!.openings = { use: 'chosen', numbers: [...seat.openings] }
+    if (fit.openings) step.passes[0]!.openings = { use: 'chosen', numbers: [...fit.openings] }
     // A texture lies with the flow from the start: down on the forehead, up toward the nose on the cheeks.
     const usual =
       about.kind === 'texture' && typeof about.heading === 'number'
         ? aimedTilt('A', about.heading, usualHeading(scene.ground, step.at, session.look!.focus))
         : 0
-    steps.add({ ...step, tilt: tenth(seat.tilt ?? usual), side: seat.side ?? 'A' }, 'lay a stencil')
+    steps.add({ ...step, tilt: tenth(fit.tilt ?? usual), side: fit.side ?? 'A' }, 'lay a stencil')
   }
   return { addSheet }
 }

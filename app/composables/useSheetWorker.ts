@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { Look } from '#core/look'
 import type { Canvas } from '#core/skin'
-import { unprepared, type Analysis, type Island, type Seat } from '#core/stencil'
+import { unprepared, type Analysis, type Island, type Fit } from '#core/stencil'
 import type { SheetGeometry, Spot } from '#core/stencil'
 import type { Mending, Sheets } from '~/workers/sheets'
 
@@ -67,7 +67,7 @@ export function useSheetWorker() {
       spot: Spot,
       { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
       onProgress: (done: number) => void,
-    ): Promise<Seat[] | null> =>
+    ): Promise<Fit[] | null> =>
       worker().fits(
         plain(spot),
         plain({ canvas, age: skin.age, eyesClosed: skin.eyes === 'closed' }),

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { movedTo, proposedSeat, type Look, type Moved } from '#core/look'
+import { movedTo, proposedFit, type Look, type Moved } from '#core/look'
 import { Memo } from '#core/memo'
 import { groundOf, type Canvas } from '#core/skin'
 import {
@@ -8,7 +8,7 @@ import {
   prepared,
   proposedJoins,
   readSheetFile,
-  seatsFor,
+  fitsFor,
   withJoins,
   withWiderBridges,
   withWiderSlots,
@@ -17,7 +17,7 @@ import {
   type FileRead,
   type Island,
   type Join,
-  type Seat,
+  type Fit,
   type SheetGeometry,
   type Spot,
   type PreparedSheet,
@@ -70,20 +70,20 @@ const sheets = {
     spot: Spot,
     where: { canvas: Canvas; age: number; eyesClosed: boolean },
     onProgress: (done: number) => void,
-  ): Promise<Seat[] | null> {
+  ): Promise<Fit[] | null> {
     const mine = ++search
-    const found: Seat[] = []
+    const found: Fit[] = []
     const field = fieldOf(spot)
     const ground = groundOf(where.canvas, where.age, where.eyesClosed, memo)
     for (let i = 0; i < candidates.length; i += 4) {
       const some = candidates.slice(i, i + 4)
       // Ranked on the spot's picture, each is proposed only as it lies on the skin itself.
       found.push(
-        ...seatsFor(spot, some, () => {}, field).flatMap(
-          seat =>
-            proposedSeat(
-              seat,
-              some.find(c => c.id === seat.id)!,
+        ...fitsFor(spot, some, () => {}, field).flatMap(
+          fit =>
+            proposedFit(
+              fit,
+              some.find(c => c.id === fit.id)!,
               spot.ring,
               ground,
             ) ?? [],

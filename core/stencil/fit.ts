@@ -1,27 +1,27 @@
 import { bearing, radians, ringCentroid, ringHolds, wrapDegrees, type Point } from '../geometry'
-import { reasonsOf, type Trial } from './seatReasons'
-import { cellAt, fieldOf, samplePoints, type Candidate, type Field, type Seat, type Spot } from './spot'
+import { reasonsOf, type Trial } from './fitReasons'
+import { cellAt, fieldOf, samplePoints, type Candidate, type Field, type Fit, type Spot } from './spot'
 
 /**
- * The best seat of every sheet on a spot, best first. For each sheet positions, tilts and, on an even spot,
+ * The best fit of every sheet on a spot, best first. For each sheet positions, tilts and, on an even spot,
  * its own axes are tried; what counts is the share of its openings inside the spot, the share on eyes,
  * nostrils and mouth, how much of the spot it fills, and whether it leads to the focal point.
  * @param onProgress called after each sheet with the share done; return false to stop
  * @param field the spot's grid, when several searches share it
  */
-export function seatsFor(
+export function fitsFor(
   spot: Spot,
   sheets: readonly Candidate[],
   onProgress: (done: number) => boolean | void = () => {},
   field = fieldOf(spot),
-): Seat[] {
-  const seats: Seat[] = []
+): Fit[] {
+  const fits: Fit[] = []
   for (const [n, sheet] of sheets.entries()) {
-    const seat = bestSeat(spot, field, sheet)
-    if (seat) seats.push(seat)
+    const fit = bestFit(spot, field, sheet)
+    if (fit) fits.push(fit)
     if (onProgress((n + 1) / sheets.length) === false) break
   }
-  return seats.sort((a, b) => b.score - a.score)
+  return fits.sort((a, b) => b.score - a.score)
 }
 
 /** The search on one spot for one sheet. */
@@ -56,14 +56,14 @@ function roughTrials(search: Search, points: readonly Point[]): Trial[] {
   return trials.sort((a, b) => b.score - a.score)
 }
 
-/** By how much a seat is moved and turned while it is refined, mm and degrees: coarsely first. */
+/** By how much a fit is moved and turned while it is refined, mm and degrees: coarsely first. */
 const REFINED = [
   [4, 10],
   [2, 5],
   [1, 2],
 ] as const
 
-/** A seat moved and turned as long as that makes it better. */
+/** A fit moved and turned as long as that makes it better. */
 function refined(search: Search, points: readonly Point[], start: Trial): Trial {
   let now = tried(search, points, start.at, start.tilt)
   for (const [d, turn] of REFINED) {
@@ -89,7 +89,7 @@ function refined(search: Search, points: readonly Point[], start: Trial): Trial 
   return now
 }
 
-function bestSeat(spot: Spot, field: Field, sheet: Candidate): Seat | null {
+function bestFit(spot: Spot, field: Field, sheet: Candidate): Fit | null {
   const points = samplePoints(sheet)
   if (points.length === 0) return null
   const even = spot.even && sheet.axes.length > 0

@@ -24,8 +24,8 @@ export interface Candidate extends SheetGeometry {
   readonly bridge: number | null
 }
 
-/** The best seat of a sheet on a spot: its score 0 to 1, and the shares that make it up. */
-export interface Seat extends Placement {
+/** How a sheet fits best on a spot: its score 0 to 1, and the shares that make it up. */
+export interface Fit extends Placement {
   readonly id: string
   readonly score: number
   readonly inside: number

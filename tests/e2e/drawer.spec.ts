@@ -118,18 +118,18 @@ test('the tray ranks what fits a zone and a picked spot, and lays the chosen she
 }) => {
   await openBench(page, 'plain-fern-stag')
   await page.getByRole('button', { name: 'What fits' }).click()
-  const seats = page.locator('[data-seat]')
-  await expect(seats.first()).toBeVisible({ timeout: 20_000 })
-  await expect(seats.first()).toContainText('even on the midline')
+  const fits = page.locator('[data-fit]')
+  await expect(fits.first()).toBeVisible({ timeout: 20_000 })
+  await expect(fits.first()).toContainText('even on the midline')
   await page.getByLabel('Zone to fill').selectOption('right.cheek')
-  await expect(seats.first()).not.toContainText('even on the midline')
+  await expect(fits.first()).not.toContainText('even on the midline')
   const stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.click(stage.x + stage.width / 2 + 9, stage.y + stage.height - 90)
   await expect(page.getByText('Spot picked: chin')).toBeVisible()
   await expect(
     page.getByRole('list', { name: 'What fits the picked spot' }).locator('li').first(),
   ).toBeVisible()
-  await seats.first().click()
+  await fits.first().click()
   await painted(page)
   await expect(page.locator('[data-step]')).toHaveCount(5)
   await expect.poll(async () => Number(await page.getByLabel('Down, mm').inputValue())).toBeGreaterThan(70)

@@ -236,7 +236,7 @@ test('a spot is picked on painted skin, by pressing long, with Alt or by the swi
   await page.mouse.click(...spot)
   await expect(page.getByText('Spot picked')).toBeVisible()
   await page.getByRole('button', { name: 'What fits', exact: true }).click()
-  await page.locator('[data-seat]').first().click()
+  await page.locator('[data-fit]').first().click()
   await expect(page.locator('[data-step]')).toHaveCount(2)
   const laid = (await steps(page, id))[1]
   expect(Math.hypot(laid.at[0] - heart.at[0], laid.at[1] - heart.at[1])).toBeLessThan(45)

@@ -2,7 +2,7 @@
 import { ringsOf, boxOf } from '#core/geometry'
 import { pathData } from '#core/formats'
 import { discAt, layOn, plainZone, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
-import type { Seat } from '#core/stencil'
+import type { Fit } from '#core/stencil'
 
 const session = useSession()
 const selection = useSelection()
@@ -13,7 +13,7 @@ const worker = useSheetWorker()
 const painter = usePainter()
 const zone = ref<ZoneId>(scene.ground.face ? 'forehead' : 'middle band')
 const radius = ref(25)
-const seats = shallowRef<Seat[]>([])
+const fits = shallowRef<Fit[]>([])
 const done = ref<number | null>(null)
 const stopped = ref(false)
 const failed = ref('')
@@ -41,7 +41,7 @@ let newest = 0
 async function search(): Promise<void> {
   const mine = ++newest
   // What fitted elsewhere must not stand, and be laid, under the new spot's heading.
-  seats.value = []
+  fits.value = []
   stopped.value = false
   done.value = 0
   failed.value = ''
@@ -71,7 +71,7 @@ async function rank(mine: number): Promise<void> {
   // A search that a newer one replaced, or that was stopped, says nothing.
   if (mine !== newest) return
   if (found === null) stopped.value = true
-  else seats.value = found.slice(0, 24)
+  else fits.value = found.slice(0, 24)
 }
 async function stop(): Promise<void> {
   newest++
@@ -89,7 +89,7 @@ watch(
 )
 onBeforeUnmount(() => void worker.stop())
 
-/** The seat drawn on the face: the part of the head around the spot, with the openings as they would lie. */
+/** The fit drawn on the face: the part of the head around the spot, with the openings as they would lie. */
 const view = computed(() => {
   const b = boxOf(region.value.ring)
   const pad = 14
@@ -97,12 +97,12 @@ const view = computed(() => {
   const h = w / 1.6
   return `${(b.minX + b.maxX) / 2 - w / 2} ${(b.minY + b.maxY) / 2 - h / 2} ${w} ${h}`
 })
-const drawn = (seat: Seat) => {
-  const sheet = drawer.shapes.get(seat.id)
-  const laid = layOn(scene.ground.surface, seat, true)
+const drawn = (fit: Fit) => {
+  const sheet = drawer.shapes.get(fit.id)
+  const laid = layOn(scene.ground.surface, fit, true)
   return sheet
     ? pathData(
-        ringsOf(seat.openings ? seat.openings.map(n => sheet.openings[n]!) : sheet.openings).map(r =>
+        ringsOf(fit.openings ? fit.openings.map(n => sheet.openings[n]!) : sheet.openings).map(r =>
           scene.ground.front.ring(laid.ring(r)),
         ),
       )
@@ -155,11 +155,11 @@ const drawn = (seat: Seat) => {
       </div>
     </div>
     <ol class="min-h-0 flex-1 space-y-2 overflow-y-auto px-3 pb-3" :aria-label="`What fits ${where}`">
-      <li v-for="(seat, i) in seats" :key="seat.id">
+      <li v-for="(fit, i) in fits" :key="fit.id">
         <button
           class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry"
-          :data-seat="seat.id"
-          @click="laying.addSheet(seat.id, seat.at, seat)"
+          :data-fit="fit.id"
+          @click="laying.addSheet(fit.id, fit.at, fit)"
         >
           <svg :viewBox="view" class="block aspect-[1.6] w-full rounded-md bg-stage">
             <image
@@ -170,7 +170,7 @@ const drawn = (seat: Seat) => {
               :width="box.maxX - box.minX"
               :height="box.maxY - box.minY"
             />
-            <path :d="drawn(seat)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" />
+            <path :d="drawn(fit)" fill="#7A2E5D" fill-opacity="0.8" fill-rule="evenodd" />
             <path
               :d="pathData([scene.ground.front.ring(region.ring)])"
               fill="none"
@@ -180,10 +180,10 @@ const drawn = (seat: Seat) => {
             />
           </svg>
           <span class="mt-1 flex items-baseline gap-2"
-            ><strong class="min-w-0 flex-1 truncate">{{ i + 1 }}. {{ drawer.find(seat.id)?.name }}</strong
-            ><span class="font-display font-semibold text-mulberry">{{ seat.score.toFixed(2) }}</span></span
+            ><strong class="min-w-0 flex-1 truncate">{{ i + 1 }}. {{ drawer.find(fit.id)?.name }}</strong
+            ><span class="font-display font-semibold text-mulberry">{{ fit.score.toFixed(2) }}</span></span
           >
-          <span class="block text-[0.8rem] leading-snug text-soft">{{ seat.reasons.join('; ') }}</span>
+          <span class="block text-[0.8rem] leading-snug text-soft">{{ fit.reasons.join('; ') }}</span>
         </button>
       </li>
     </ol>

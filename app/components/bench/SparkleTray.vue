@@ -3,7 +3,7 @@ import { toast } from 'vue-sonner'
 import { Gem, Smile, Sparkles, Star } from '@lucide/vue'
 import { FILLS, type Fill } from '#core/look'
 import type { EmptySpot } from '#core/raster'
-import type { Seat } from '#core/stencil'
+import type { Fit } from '#core/stencil'
 import { discAt, plainZone, zoneAt } from '#core/skin'
 
 /** Gems, glitter and lips, and the empty patches where they could go. */
@@ -43,7 +43,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
   try {
     await worker.knowDrawer()
     const zone = zoneAt(scene.ground, spot.at)
-    const seats: Seat[] | null = await worker.fits(
+    const fits: Fit[] | null = await worker.fits(
       {
         ring: discAt(spot.at, spot.radius * 1.15),
         even: false,
@@ -54,10 +54,10 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
       session.look!,
       () => {},
     )
-    const seat = seats?.find(s => drawer.find(s.id)?.kind !== 'texture' && s.score > 0.2)
-    if (!seat)
+    const fit = fits?.find(s => drawer.find(s.id)?.kind !== 'texture' && s.score > 0.2)
+    if (!fit)
       return void toast.error(`No motif of the drawer is small enough for ${Math.round(2 * spot.radius)} mm.`)
-    await laying.addSheet(seat.id, seat.at, seat)
+    await laying.addSheet(fit.id, fit.at, fit)
   } finally {
     searching.value = null
   }

@@ -11,7 +11,7 @@ import {
   type Ring,
 } from '../../geometry'
 import { layOn, type Ground } from '../../skin'
-import type { Seat, Stencil } from '../../stencil'
+import type { Fit, Stencil } from '../../stencil'
 import { areaOf, TOUCH } from './cover'
 
 /**
@@ -26,18 +26,18 @@ const SLIGHT = 0.02
 const regionFromRing = (ring: Ring): Polygon[] => regionOf([ring], 'nonzero')
 
 /**
- * A seat as it can be proposed: laid on the skin itself, not on its picture. Of a texture only the openings
+ * A fit as it can be proposed: laid on the skin itself, not on its picture. Of a texture only the openings
  * stay that lie on the spot, on skin, and on no eye, nostril, mouth or hair; any other sheet must do so as a
  * whole.
  * @param ring the spot, skin mm
  * @returns null when it is no proposal
  */
-export function proposedSeat(seat: Seat, sheet: Stencil, ring: Ring, ground: Ground): Seat | null {
-  const laid = layOn(ground.surface, seat, true)
+export function proposedFit(fit: Fit, sheet: Stencil, ring: Ring, ground: Ground): Fit | null {
+  const laid = layOn(ground.surface, fit, true)
   const skin = union(ground.extent.flatMap(regionFromRing))
   const kept = union(ground.keepOuts.flatMap(k => regionFromRing(k.ring)))
   const boxes = kept.map(p => boxOf(p.outer))
-  const numbers = seat.openings ?? sheet.openings.map((_, n) => n)
+  const numbers = fit.openings ?? sheet.openings.map((_, n) => n)
   const opened = numbers.flatMap(n => {
     const o = sheet.openings[n]
     if (!o) return []
@@ -62,23 +62,23 @@ export function proposedSeat(seat: Seat, sheet: Stencil, ring: Ring, ground: Gro
   if (sheet.kind === 'texture') {
     const openings = opened.filter(o => o.inside && o.over <= SLIGHT && o.off <= OFF * o.area).map(o => o.n)
     if (openings.length === 0) return null
-    if (openings.length === sheet.openings.length) return { ...seat, openings: null }
+    if (openings.length === sheet.openings.length) return { ...fit, openings: null }
     const told = `dab only the ${openings.length} of ${sheet.openings.length} openings inside`
     return {
-      ...seat,
+      ...fit,
       openings,
       reasons: [
         told,
-        ...seat.reasons.filter(r => !/^dab only|of its openings lie inside$|would fall on/.test(r)),
+        ...fit.reasons.filter(r => !/^dab only|of its openings lie inside$|would fall on/.test(r)),
       ],
     }
   }
   const total = opened.reduce((sum, o) => sum + o.area, 0)
   const sum = (of: (o: (typeof opened)[number]) => number) => opened.reduce((s, o) => s + of(o), 0)
-  const fits =
+  const asAWhole =
     total > 0 &&
     sum(o => o.over) <= TOUCH &&
     sum(o => o.off) <= OFF * total &&
     sum(o => (o.inside ? 0 : o.area)) <= BESIDE * total
-  return fits ? seat : null
+  return asAWhole ? fit : null
 }

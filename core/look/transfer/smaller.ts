@@ -1,6 +1,6 @@
 import { pointsOf, ringOf, type Point, type Ring } from '../../geometry'
 import { discAt, layOn, onSkin, plainZone, zoneAt, type Ground, type Placement } from '../../skin'
-import { seatsFor, type Candidate, type Seat, type Stencil } from '../../stencil'
+import { fitsFor, type Candidate, type Fit, type Stencil } from '../../stencil'
 
 /**
  * The best smaller sheet of the drawer for the spot on which a sheet lies: of its kind where there is one.
@@ -11,7 +11,7 @@ export function smallerSheet(
   ground: Ground,
   focus: Point,
   drawer: readonly Candidate[],
-): Seat | null {
+): Fit | null {
   const at = layOn(ground.surface, placement).point([0, 0])
   const zone = zoneAt(ground, at)
   const size = sheet.width * sheet.height
@@ -24,12 +24,12 @@ export function smallerSheet(
   const disc = discAt(at, radius)
   const inside = clippedToSkin(disc, ground)
   const even = Math.abs(at[0]) < 3
-  const seats = seatsFor(
+  const fits = fitsFor(
     { ring: inside, even, keepOuts: ground.keepOuts, focus, zone: zone && plainZone(zone) },
     list,
   )
-  const kind = (s: Seat) => list.find(c => c.id === s.id)!.kind === sheet.kind
-  return seats.find(s => kind(s) && s.score > 0.25) ?? seats.find(s => s.score > 0.25) ?? null
+  const kind = (s: Fit) => list.find(c => c.id === s.id)!.kind === sheet.kind
+  return fits.find(s => kind(s) && s.score > 0.25) ?? fits.find(s => s.score > 0.25) ?? null
 }
 
 /**

@@ -1,6 +1,6 @@
 import { tenth, tenthPoint } from '../../geometry'
 import type { Canvas } from '../../skin'
-import type { Candidate, Seat } from '../../stencil'
+import type { Candidate, Fit } from '../../stencil'
 import { kindOf, ofKind, type Step, type Transfer, type World } from '../kinds'
 import { groundFor, type Look } from '../look'
 import { settle } from '../composition/settle'
@@ -13,7 +13,7 @@ export interface Misfit {
   readonly stepId: string
   readonly label: string
   readonly sentence: string
-  readonly instead: Seat | null
+  readonly instead: Fit | null
 }
 
 /** A look on its new canvas, and what of it does not fit there. */
@@ -66,20 +66,20 @@ export function withSmallerSheets(
 ): Look {
   const next = structuredClone(look)
   for (const step of ofKind('sheet', next.steps)) {
-    const seat = misfits.find(m => m.stepId === step.id)?.instead
-    if (!seat) continue
+    const fit = misfits.find(m => m.stepId === step.id)?.instead
+    if (!fit) continue
     Object.assign(step, {
-      stencil: seat.id,
-      at: tenthPoint(seat.at),
-      tilt: tenth(seat.tilt),
-      side: seat.side,
+      stencil: fit.id,
+      at: tenthPoint(fit.at),
+      tilt: tenth(fit.tilt),
+      side: fit.side,
       grip: [0, 0],
       register: null,
-      label: nameOf(seat.id)?.slice(0, 60) ?? step.label,
+      label: nameOf(fit.id)?.slice(0, 60) ?? step.label,
     })
     step.twin.own = null
     for (const pass of step.passes)
-      pass.openings = seat.openings ? { use: 'chosen', numbers: [...seat.openings] } : { use: 'all' }
+      pass.openings = fit.openings ? { use: 'chosen', numbers: [...fit.openings] } : { use: 'all' }
   }
   return next
 }

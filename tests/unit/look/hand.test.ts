@@ -29,7 +29,7 @@ import {
   placementOf,
   placementsOf,
   printedMiddle,
-  proposedSeat,
+  proposedFit,
   registerFit,
   registerMeets,
   sourceRings,
@@ -40,7 +40,7 @@ import {
 import type { LineStep, Look, Pass, SheetStep, Step, World } from '#core/look'
 import { emptySpots } from '#core/raster'
 import { groundOf, PLAIN_FACE, zoneSpot } from '#core/skin'
-import { prepared, seatsFor, type Candidate, type Stencil } from '#core/stencil'
+import { prepared, fitsFor, type Candidate, type Stencil } from '#core/stencil'
 import { ground, MIDLINE, paint, sheets, world } from '../world'
 
 const soot = paint('soot')
@@ -357,13 +357,13 @@ describe('what fits', () => {
     'is proposed for the %s only where it lies on the spot, on skin and on nothing that must stay free',
     zone => {
       const spot = zoneSpot(ground, zone)!
-      const seats = seatsFor(
+      const fits = fitsFor(
         { ...spot, keepOuts: ground.keepOuts, focus: FOCUS, zone: zone.split('.').at(-1)! },
         drawer,
       )
-      const proposed = seats.flatMap(
+      const proposed = fits.flatMap(
         s =>
-          proposedSeat(
+          proposedFit(
             s,
             drawer.find(d => d.id === s.id)!,
             spot.ring,
@@ -371,23 +371,23 @@ describe('what fits', () => {
           ) ?? [],
       )
       if (zone === 'forehead' || zone === 'right.cheek') expect(proposed.length).toBeGreaterThan(2)
-      for (const seat of proposed) {
-        const step = sheet(seat.id, seat.at, {
-          tilt: seat.tilt,
-          side: seat.side,
-          passes: [pass({ openings: seat.openings ? chosen(...seat.openings) : { use: 'all' } })],
+      for (const fit of proposed) {
+        const step = sheet(fit.id, fit.at, {
+          tilt: fit.tilt,
+          side: fit.side,
+          passes: [pass({ openings: fit.openings ? chosen(...fit.openings) : { use: 'all' } })],
         })
         const cover = coverOf(step, world)
         const all = areaOf(cover.region)
         for (const { ring, words } of ground.keepOuts)
-          expect(cover.area(regionOf([ring], 'nonzero')), `${seat.id} over ${words}`).toBeLessThan(0.6)
+          expect(cover.area(regionOf([ring], 'nonzero')), `${fit.id} over ${words}`).toBeLessThan(0.6)
         const skin = areaOf(
           intersection(
             cover.region as Polygon[],
             ground.extent.map((outer): Polygon => ({ outer, holes: [] })),
           ),
         )
-        expect(skin / all, `${seat.id} on skin`).toBeGreaterThan(0.97)
+        expect(skin / all, `${fit.id} on skin`).toBeGreaterThan(0.97)
         expect(placementsOf(step, world)).toHaveLength(1)
       }
     },

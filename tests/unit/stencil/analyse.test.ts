@@ -6,7 +6,7 @@ import {
   assembleSheet,
   readSvg,
   samplePoints,
-  seatsFor,
+  fitsFor,
   summaryOf,
   type Candidate,
   type SheetGeometry,
@@ -255,30 +255,30 @@ describe('what fits', () => {
   }))
   const free = [...ground.keepOuts]
 
-  it('seats crests upright on the midline of the forehead', () => {
-    const seats = seatsFor(
+  it('lays crests upright on the midline of the forehead', () => {
+    const fits = fitsFor(
       { ring: ground.zone('forehead')!, even: true, keepOuts: free, focus: [0, 0], zone: 'forehead' },
       candidates,
     )
-    const crown = seats.find(s => s.id === 'crown-crest')!
+    const crown = fits.find(s => s.id === 'crown-crest')!
     expect(crown.at[0]).toBe(0)
     expect(Math.abs(crown.tilt)).toBeLessThan(1)
     expect(crown.inside).toBeGreaterThan(0.9)
-    expect(seats.indexOf(crown)).toBeLessThan(6)
+    expect(fits.indexOf(crown)).toBeLessThan(6)
     expect(crown.reasons.join()).toMatch(/made for the forehead.*even on the midline/)
-    expect(seats.map(s => s.score)).toEqual([...seats.map(s => s.score)].sort((a, b) => b - a))
+    expect(fits.map(s => s.score)).toEqual([...fits.map(s => s.score)].sort((a, b) => b - a))
   })
 
   it('keeps off the eyes, and of a texture takes the openings inside', () => {
-    const seats = seatsFor(
+    const fits = fitsFor(
       { ring: ground.zone('right.cheek')!, even: false, keepOuts: free, focus: [0, 0], zone: 'cheek' },
       candidates,
     )
-    expect(seats.slice(0, 5).every(s => s.kept < 0.01 || s.openings !== null)).toBe(true)
-    const comb = seats.find(s => s.id === 'honeycomb')!
+    expect(fits.slice(0, 5).every(s => s.kept < 0.01 || s.openings !== null)).toBe(true)
+    const comb = fits.find(s => s.id === 'honeycomb')!
     expect(comb.openings!.length).toBeGreaterThan(10)
     expect(comb.openings!.length).toBeLessThan(95)
-    expect(seats.find(s => s.id === 'lion-base')!.score).toBeLessThan(0.1)
+    expect(fits.find(s => s.id === 'lion-base')!.score).toBeLessThan(0.1)
   })
 
   it('ranks a sheet that fills a round spot above ones that are too large for it', () => {
@@ -299,12 +299,12 @@ describe('what fits', () => {
       bridge: null,
     }
     const large: Candidate = { ...small, ...on([disc(0, 0, 25)], 70, 70), id: 'large' }
-    expect(seatsFor(spot, [large, small]).map(s => s.id)).toEqual(['small', 'large'])
+    expect(fitsFor(spot, [large, small]).map(s => s.id)).toEqual(['small', 'large'])
   })
 
   it('stops when it is told to', () => {
     let calls = 0
-    seatsFor(
+    fitsFor(
       { ring: discAt([0, -40], 20), even: true, keepOuts: [], focus: [0, 0], zone: null },
       candidates,
       () => ++calls < 3,

@@ -12,7 +12,7 @@ export interface Trial {
   readonly score: number
 }
 
-/** Why a seat is as good as it is, in words. */
+/** Why a fit is as good as it is, in words. */
 export function reasonsOf(
   spot: Spot,
   sheet: Candidate,
