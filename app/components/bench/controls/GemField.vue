@@ -36,23 +36,16 @@ function sized(event: Event): void {
         {{ cut }}
       </button>
     </div>
-    <div class="flex flex-wrap gap-1">
-      <button
-        v-for="c in GEM_COLOURS"
-        :key="c.name"
-        class="size-6 rounded-full border border-ink/20"
-        :class="step.colour.name === c.name && 'ring-2 ring-mulberry ring-offset-1'"
-        :style="{ background: c.colour }"
-        :title="c.name"
-        :aria-label="c.name"
-        :aria-pressed="step.colour.name === c.name"
-        @click="
+    <ColourDots
+      :colours="GEM_COLOURS"
+      :name="step.colour.name"
+      @pick="
+        c =>
           edit('colour', s => {
             s.colour = { ...c }
           })
-        "
-      />
-    </div>
+      "
+    />
     <div class="grid grid-cols-2 gap-1.5 text-[0.87rem]">
       <label
         >size, mm<input

@@ -46,23 +46,16 @@ function wide(event: Event): void {
     >
       <option v-for="sort in GLITTER_SORTS" :key="sort" :value="sort">{{ GLITTERS[sort].words }}</option>
     </select>
-    <div class="flex flex-wrap gap-1">
-      <button
-        v-for="c in GLITTER_COLOURS"
-        :key="c.name"
-        class="size-6 rounded-full border border-ink/20"
-        :class="step.colour.name === c.name && 'ring-2 ring-mulberry ring-offset-1'"
-        :style="{ background: c.colour }"
-        :title="c.name"
-        :aria-label="c.name"
-        :aria-pressed="step.colour.name === c.name"
-        @click="
+    <ColourDots
+      :colours="GLITTER_COLOURS"
+      :name="step.colour.name"
+      @pick="
+        c =>
           edit('colour', s => {
             s.colour = { ...c }
           })
-        "
-      />
-    </div>
+      "
+    />
     <label class="block text-[0.87rem]"
       >how much<input
         class="w-full accent-mulberry"

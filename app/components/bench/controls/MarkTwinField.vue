@@ -1,37 +1,15 @@
 <script setup lang="ts">
 import { Unlink2 } from '@lucide/vue'
-import type { MarkStep, TwinRule } from '#core/look'
+import type { MarkStep } from '#core/look'
 
 /** The twin of brushwork: the rule that places it, or a step of its own. */
-const props = defineProps<{ step: MarkStep }>()
-const scene = useScene()
+defineProps<{ step: MarkStep }>()
 const twins = useTwins()
-const rules = computed<[TwinRule, string][]>(() =>
-  scene.ground.face
-    ? [
-        ['none', 'no twin'],
-        ['features', "by the other side's features"],
-        ['midline', 'across the midline, exactly'],
-        ...(props.step.twin.rule === 'turn' ? ([['turn', 'half a turn']] as [TwinRule, string][]) : []),
-      ]
-    : [
-        ['none', 'no twin'],
-        ['midline', 'across the middle line'],
-        ['turn', 'half a turn, for the other edge'],
-      ],
-)
 </script>
 
 <template>
   <div v-if="step.points.length" class="space-y-1.5">
-    <select
-      class="field"
-      :value="step.twin.rule"
-      aria-label="Twin"
-      @change="twins.set(($event.target as HTMLSelectElement).value as TwinRule)"
-    >
-      <option v-for="[rule, text] in rules" :key="rule" :value="rule">{{ text }}</option>
-    </select>
+    <TwinRuleSelect :rule="step.twin.rule" @choose="twins.set" />
     <template v-if="step.twin.rule !== 'none'">
       <p
         v-if="'dark' in step && step.load.kind !== 'one' && step.twin.rule !== 'turn'"

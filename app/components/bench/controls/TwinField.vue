@@ -15,20 +15,6 @@ const selection = useSelection()
 const scene = useScene()
 const twins = useTwins()
 const settings = useSettings()
-const rules = computed<[TwinRule, string][]>(() =>
-  scene.ground.face
-    ? [
-        ['none', 'no twin'],
-        ['features', "by the other side's features"],
-        ['midline', 'across the midline, exactly'],
-        ...(props.step.twin.rule === 'turn' ? ([['turn', 'half a turn']] as [TwinRule, string][]) : []),
-      ]
-    : [
-        ['none', 'no twin'],
-        ['midline', 'across the middle line'],
-        ['turn', 'half a turn, for the other edge'],
-      ],
-)
 const twin = computed(() => placementsOf(props.step, scene.world)[1])
 const words = computed(() => twin.value && placeWords(props.step, twin.value, scene.world))
 const handling = computed(
@@ -46,8 +32,7 @@ const miss = computed(() => {
     ? twinMiss(props.step.twin.own, exact, scene.world.stencil(props.step.stencil)?.measures.axis ?? null)
     : null
 })
-function choose(event: Event): void {
-  const rule = (event.target as HTMLSelectElement).value as TwinRule
+function choose(rule: TwinRule): void {
   if (rule === 'features' || rule === 'midline') settings.mirrorRule = rule
   twins.set(rule)
 }
@@ -55,15 +40,7 @@ function choose(event: Event): void {
 
 <template>
   <div>
-    <select
-      class="field"
-      :value="step.twin.rule"
-      aria-label="Twin"
-      :disabled="step.register !== null"
-      @change="choose"
-    >
-      <option v-for="[rule, text] in rules" :key="rule" :value="rule">{{ text }}</option>
-    </select>
+    <TwinRuleSelect :rule="step.twin.rule" :disabled="step.register !== null" @choose="choose" />
     <p v-if="step.register" class="mt-1 text-[0.87rem] text-soft">
       It has the twin of the sheet on which it is registered.
     </p>
