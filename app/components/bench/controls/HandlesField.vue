@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FlipHorizontal2, LocateFixed, Minus, Plus, RotateCcw, RotateCw, Group } from '@lucide/vue'
+import { FlipHorizontal2, LocateFixed, Minus, Plus, Group } from '@lucide/vue'
 import { anchorOf, FINGER_MM, isBase, kindOf, whereIs, type MarkStep, type Step } from '#core/look'
 
 /** Where brushwork lies, in words, and what the hand can do with its handles. */
@@ -22,22 +22,7 @@ const room = computed(() => rules.value.room)
   <div v-if="step.points.length" class="space-y-1.5">
     <p class="leading-snug" data-testid="where">{{ words }}.</p>
     <div class="flex flex-wrap items-center gap-1">
-      <button
-        class="btn px-2"
-        title="Turn 15° left (Shift [)"
-        aria-label="Turn 15 degrees left"
-        @click="shaping.turn(-15)"
-      >
-        <RotateCcw :size="15" />
-      </button>
-      <button
-        class="btn px-2"
-        title="Turn 15° right (Shift ])"
-        aria-label="Turn 15 degrees right"
-        @click="shaping.turn(15)"
-      >
-        <RotateCw :size="15" />
-      </button>
+      <TurnButtons @turn="shaping.turn" />
       <button class="btn px-2" title="Flip over (F)" aria-label="Flip over" @click="shaping.flip()">
         <FlipHorizontal2 :size="15" />
       </button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { tenth } from '#core/geometry'
-import { FlipHorizontal2, LocateFixed, RotateCcw, RotateCw } from '@lucide/vue'
+import { FlipHorizontal2, LocateFixed } from '@lucide/vue'
 import { placementOf, placeWords, type SheetStep } from '#core/look'
 import { layOn } from '#core/skin'
 
@@ -125,22 +125,7 @@ function typed(
       /></label>
     </div>
     <div class="flex items-center gap-1">
-      <button
-        class="btn px-2"
-        title="Turn 15° left (Shift [)"
-        aria-label="Turn 15 degrees left"
-        @click="placing.turn(-15)"
-      >
-        <RotateCcw :size="15" />
-      </button>
-      <button
-        class="btn px-2"
-        title="Turn 15° right (Shift ])"
-        aria-label="Turn 15 degrees right"
-        @click="placing.turn(15)"
-      >
-        <RotateCw :size="15" />
-      </button>
+      <TurnButtons @turn="placing.turn" />
       <button class="btn" title="Flip over (F)" @click="placing.flip()">
         <FlipHorizontal2 :size="15" />Side {{ held.side }}
       </button>
