@@ -1,4 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
+import { join } from 'node:path'
+import { bundleWorker, workerOfSources } from './scripts/worker.mjs'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -18,7 +20,24 @@ export default defineNuxtConfig({
   alias: { '#core': new URL('./core', import.meta.url).pathname },
   components: [{ path: '~/components', pathPrefix: false }],
   vite: { plugins: [tailwindcss() as never], worker: { format: 'es' } },
-  nitro: { esbuild: { options: { target: 'node20' } } },
+  nitro: {
+    esbuild: { options: { target: 'node20' } },
+    errorHandler: '~~/server/error',
+    compressPublicAssets: { gzip: true, brotli: true },
+    hooks: {
+      // The worker threads run a file of their own beside the server's.
+      compiled: async ({ options }) => {
+        if (options.dev) await workerOfSources()
+        else await bundleWorker(join(options.output.serverDir, 'worker.mjs'))
+      },
+    },
+  },
+  hooks: {
+    // What the bench needs is fetched once the gallery stands, not beside it.
+    'build:manifest': manifest => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
+  },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, include: ['../tests/unit/app/**/*.ts'] },

@@ -172,7 +172,7 @@ const people = [4, 30].map((age, i) => ({
 for (const look of people)
   small(
     `bare head of ${look.skin.age} years, 3 px/mm`,
-    median(() => void new BareSkinCache(1).of(look, groundFor(look), 3), 3),
+    median(() => void new BareSkinCache(1e9).of(look, groundFor(look), 3), 3),
     '',
   )
 
@@ -204,7 +204,7 @@ const twenty = {
   })),
 }
 const all: World = { ground: groundFor(twenty), paint: () => undefined, stencil: id => shelfSheets.get(id) }
-const bare = new BareSkinCache(1).of(twenty, all.ground, 4)
+const bare = new BareSkinCache(1e9).of(twenty, all.ground, 4)
 const keyOf = (s: object) => JSON.stringify(s)
 const fill = (steps: typeof twenty.steps) => {
   const paint = bare.head.albedo.slice()
@@ -258,7 +258,7 @@ const ember: World = withSteps(
   { ground: groundFor(emberWing), paint: () => undefined, stencil: id => shelfSheets.get(id) },
   emberWing.steps,
 )
-const emberBare = new BareSkinCache(1).of(emberWing, ember.ground, 4)
+const emberBare = new BareSkinCache(1e9).of(emberWing, ember.ground, 4)
 line(
   `a menu look of ${emberWing.steps.length} steps at 4 px/mm`,
   median(() => {

@@ -1,8 +1,10 @@
+import { existsSync } from 'node:fs'
+import { fileURLToPath, pathToFileURL } from 'node:url'
 import { analyse, readSvg, summaryOf } from '../core/stencil'
-import { looksIn } from '../server/db/looks'
-import { openDb } from '../server/db/open'
-import { paintsIn } from '../server/db/paints'
-import { stencilsIn } from '../server/db/stencils'
+import { openHouse } from '../server/db/house'
+import { HouseTrouble } from '../server/db/trouble'
+import { PaintAhead, rendererVersion } from '../server/pool/paintAhead'
+import { Pool } from '../server/pool/pool'
 import { looks } from './looks'
 import { paints } from './paints'
 import { shelf, shelfSvg } from './shelf'
@@ -12,12 +14,9 @@ import { shelf, shelfSvg } from './shelf'
  * it is.
  */
 export function seed(file?: string): { stencils: number; paints: number; looks: number } {
-  const db = openDb(file)
+  const { db, stencils: drawer, paints: kit, looks: gallery } = openHouse(file)
   const at = new Date().toISOString()
   const added = { stencils: 0, paints: 0, looks: 0 }
-  const drawer = stencilsIn(db)
-  const kit = paintsIn(db)
-  const gallery = looksIn(db)
   db.transaction(() => {
     for (const { id, name, kind, tags, zones, heading } of shelf) {
       if (drawer.find(id)) continue
@@ -61,7 +60,41 @@ export function seed(file?: string): { stencils: number; paints: number; looks: 
   return added
 }
 
-if (process.argv[1]?.endsWith('seed.ts')) {
+/**
+ * Paints the gallery's pictures that are missing.
+ * @param worker the file of the worker threads: the same one that the server uses, so that it paints none anew
+ * @param onPainted is told after each picture how many were painted and how many there are to paint
+ */
+export async function paintGallery(
+  worker: string,
+  onPainted: (done: number, of: number) => void,
+  file?: string,
+): Promise<void> {
+  const house = openHouse(file)
+  const pool = new Pool(pathToFileURL(worker).href)
+  try {
+    await new PaintAhead(house, pool, rendererVersion(worker)).now(onPainted)
+  } finally {
+    await pool.close()
+    house.db.close()
+  }
+}
+
+/** The worker threads' file of the built server. */
+const BUILT = fileURLToPath(new URL('../.output/server/worker.mjs', import.meta.url))
+
+async function main(): Promise<void> {
   const added = seed()
   console.log(`demo: added ${added.stencils} stencils, ${added.paints} paints, ${added.looks} looks`)
+  if (!existsSync(BUILT)) return
+  await paintGallery(BUILT, (done, of) => {
+    process.stdout.write(`${process.stdout.isTTY ? '\r' : ''}demo: painted ${done} of ${of} pictures`)
+    if (!process.stdout.isTTY || done === of) process.stdout.write('\n')
+  })
 }
+
+if (process.argv[1]?.endsWith('seed.ts'))
+  main().catch((error: unknown) => {
+    console.error(error instanceof HouseTrouble ? error.message : error)
+    process.exitCode = 1
+  })

@@ -26,7 +26,7 @@ const sheets = new Map(
   }),
 )
 const kit = new Map(paints.map(p => [p.id, p]))
-const bares = new BareSkinCache(3)
+const bares = new BareSkinCache(3e8)
 
 function stepWords(step: Step, world: World): unknown {
   const kind = kindOf(step)

@@ -1,17 +1,15 @@
 <script setup lang="ts">
-import { FilePlus2, FileUp, Search } from '@lucide/vue'
-import { nanoid } from 'nanoid'
-import { toast } from 'vue-sonner'
-import { freshLook, type Look } from '#core/look'
-import type { LookSummary } from '~/components/looks/LookCard.vue'
-import type { LookRecord } from '~~/server/db/looks'
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { useElementSize } from '@vueuse/core'
+import { Archive, FilePlus2, FileUp, Search } from '@lucide/vue'
+import type { LookCardData } from '~~/server/utils/cards'
 
 useHead({ title: 'Looks, Janusform' })
-const looks = shallowRef<LookSummary[]>([])
-const failed = ref<string[]>([])
-const loading = ref(true)
+const gallery = useGallery()
+const { looks, failed, loading } = gallery
 const search = ref('')
 const tag = ref('')
+const keeping = ref(false)
 const file = useTemplateRef<HTMLInputElement>('file')
 const tags = computed(() => [...new Set(looks.value.flatMap(l => l.tags))].sort())
 const shown = computed(() =>
@@ -22,75 +20,41 @@ const shown = computed(() =>
   ),
 )
 
-async function load(): Promise<void> {
-  try {
-    looks.value = await $fetch<LookSummary[]>('/api/looks')
-    failed.value = []
-  } catch (error) {
-    failed.value = sentencesOf(error)
-  }
-  loading.value = false
-}
-onMounted(load)
-
-/** Runs a change of the gallery; what goes wrong is said, and the gallery is read again. */
-async function attempt(job: () => Promise<void>): Promise<void> {
-  try {
-    await job()
-  } catch (error) {
-    toast.error(sentencesOf(error).join(' '), { duration: 9000 })
-  }
-  await load()
-}
-const whole = async (id: string) => $fetch<LookRecord>(`/api/looks/${id}`)
-const post = (look: Look) => $fetch<LookRecord>('/api/looks', { method: 'POST', body: look })
-
-const create = () =>
-  attempt(async () => {
-    await navigateTo(`/looks/${(await post(freshLook(nanoid(12), 'New look'))).look.id}`)
-  })
-const duplicate = (id: string) =>
-  attempt(async () => {
-    const { look } = await whole(id)
-    await post({ ...look, id: nanoid(12), name: `${look.name.slice(0, 74)} copy` })
-  })
-const rename = (id: string, name: string) =>
-  attempt(async () => {
-    const { look, version } = await whole(id)
-    await $fetch(`/api/looks/${id}`, { method: 'PUT', body: { base: version, look: { ...look, name } } })
-  })
-const remove = (look: LookSummary) =>
-  attempt(async () => {
-    await $fetch(`/api/looks/${look.id}`, { method: 'DELETE' })
-    toast(`${look.name} deleted`, {
-      duration: 10000,
-      action: {
-        label: 'Undo',
-        onClick: () =>
-          void attempt(async () => {
-            await $fetch(`/api/looks/${look.id}/restore`, { method: 'POST' })
-          }),
-      },
-    })
-  })
 async function take(event: Event): Promise<void> {
   const box = event.target as HTMLInputElement
-  for (const chosen of box.files ?? []) {
-    await attempt(async () => {
-      const { look } = await $fetch<LookRecord>('/api/looks', {
-        method: 'POST',
-        body: await chosen.text(),
-        headers: { 'content-type': 'application/json' },
-      })
-      toast(`${look.name} taken in`)
-    })
-  }
+  for (const chosen of box.files ?? []) await gallery.take(chosen)
   box.value = ''
 }
+
+const scroller = useTemplateRef<HTMLElement>('scroller')
+const { width } = useElementSize(scroller)
+/** Least width of a card with its gap, and height of what stands below its picture, px. */
+const CELL = 240
+const GAP = 16
+const WORDS = 108
+const columns = computed(() => Math.max(1, Math.floor((width.value + GAP) / CELL)))
+const cardWidth = computed(() => (width.value - GAP * (columns.value - 1)) / columns.value)
+const rows = computed(() => {
+  const list: LookCardData[][] = []
+  for (let i = 0; i < shown.value.length; i += columns.value)
+    list.push(shown.value.slice(i, i + columns.value))
+  return list
+})
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    getScrollElement: () => scroller.value,
+    overscan: 2,
+    estimateSize: () => (cardWidth.value * 250) / 208 + WORDS + GAP,
+  })),
+)
+watch([columns, cardWidth], () => virtual.value.measure())
+/** Cards of a row are as tall as the tallest; the row is measured once it stands. */
+const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement | null)
 </script>
 
 <template>
-  <main class="mx-auto max-w-[1280px] px-6 pb-16">
+  <main class="mx-auto flex h-screen max-w-[1280px] flex-col px-6">
     <header class="flex items-center gap-3 py-5">
       <h1 class="sr-only">Looks</h1>
       <AppNav class="mr-auto" />
@@ -102,6 +66,9 @@ async function take(event: Event): Promise<void> {
           placeholder="Search looks"
           aria-label="Search looks"
       /></label>
+      <button class="btn" title="Backups of everything, and looks that were deleted" @click="keeping = true">
+        <Archive :size="16" />Kept safe
+      </button>
       <button class="btn" @click="file?.click()"><FileUp :size="16" />Import</button>
       <input
         ref="file"
@@ -112,7 +79,7 @@ async function take(event: Event): Promise<void> {
         aria-label="Look files"
         @change="take"
       />
-      <button class="btn-main" @click="create"><FilePlus2 :size="16" />New look</button>
+      <button class="btn-main" @click="gallery.create"><FilePlus2 :size="16" />New look</button>
     </header>
     <div v-if="tags.length" class="mb-4 flex flex-wrap gap-1.5" role="group" aria-label="Tags">
       <button class="chip" :aria-pressed="tag === ''" @click="tag = ''">all</button>
@@ -128,24 +95,44 @@ async function take(event: Event): Promise<void> {
     </div>
     <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4">
       <p v-for="s in failed" :key="s">{{ s }}</p>
-      <button class="btn mt-2" @click="load">Try again</button>
+      <button class="btn mt-2" @click="gallery.load">Try again</button>
     </div>
-    <ul v-else-if="shown.length" class="grid grid-cols-[repeat(auto-fill,minmax(224px,1fr))] gap-4">
-      <LookCard
-        v-for="look in shown"
-        :key="look.id"
-        :look="look"
-        @rename="name => rename(look.id, name)"
-        @duplicate="duplicate(look.id)"
-        @remove="remove(look)"
-      />
-    </ul>
     <p v-else-if="loading" class="p-10 text-center text-soft">Fetching the looks…</p>
-    <div v-else class="rounded-2xl border border-dashed border-rule p-12 text-center">
+    <div v-else-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center">
       <p class="font-display text-xl">{{ looks.length ? 'No look is called that' : 'No looks yet' }}</p>
       <p class="text-soft">
         {{ looks.length ? 'Try another word or tag.' : 'Begin one, or import a file.' }}
       </p>
     </div>
+    <div
+      v-show="shown.length && !failed.length"
+      ref="scroller"
+      class="-mx-2 min-h-0 flex-1 overflow-y-auto px-2 pb-6"
+      tabindex="-1"
+    >
+      <div class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
+        <ul
+          v-for="row in virtual.getVirtualItems()"
+          :ref="measured"
+          :key="row.index"
+          :data-index="row.index"
+          class="absolute inset-x-0 top-0 grid gap-4 pb-4"
+          :style="{
+            transform: `translateY(${row.start}px)`,
+            gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+          }"
+        >
+          <LookCard
+            v-for="look in rows[row.index]"
+            :key="look.id"
+            :look="look"
+            @rename="name => gallery.rename(look.id, name)"
+            @duplicate="gallery.duplicate(look.id)"
+            @remove="gallery.remove(look)"
+          />
+        </ul>
+      </div>
+    </div>
+    <KeptSafeDialog v-if="keeping" @close="keeping = false" @restored="gallery.load" />
   </main>
 </template>

@@ -115,8 +115,11 @@ export const useSession = defineStore('session', () => {
     if (changed) take()
     return changed
   }
+  /** Makes the look what it was in an earlier version; one step of undo like any other. */
+  const bringBack = (earlier: Look, label: string) =>
+    edit(label, draft => void Object.assign(draft, { ...earlier, id: draft.id }))
   const undo = () => void (history?.undo() && take())
   const redo = () => void (history?.redo() && take())
 
-  return { look, saver, opened, undoWords, redoWords, open, close, edit, undo, redo, begin }
+  return { look, saver, opened, undoWords, redoWords, open, close, edit, bringBack, undo, redo, begin }
 })

@@ -49,7 +49,9 @@ const sheets = new Map<string, PreparedSheet>()
 let paints = new Map<string, Paint>(),
   readings: Readings = NO_READINGS,
   kitVersion = 0
-const bares = new BareSkinCache(6)
+/** Room for bare skins, bytes: a whole head at 6 px/mm takes about 105 million. */
+const MOST_BYTES = 3e8
+const bares = new BareSkinCache(MOST_BYTES)
 const memo = new Memo()
 
 const worldOf = (look: Look): World =>

@@ -16,15 +16,19 @@ export function gplOf(title: string, swatches: readonly Swatch[]): string {
   return ['GIMP Palette', `Name: ${title.replace(/[\r\n]/g, ' ')}`, 'Columns: 6', '#', ...rows, ''].join('\n')
 }
 
-/**
- * Colours as CSV with a head line; a name that a spreadsheet would take for a formula is quoted like any
- * other text.
- */
+/** What a spreadsheet would take for the beginning of a formula (OWASP, CSV injection). */
+const FORMULA = /^[=+\-@\t\r]/
+
+/** Colours as CSV with a head line; a name that begins like a formula gets an apostrophe, as spreadsheets do. */
 export const csvOf = (swatches: readonly Swatch[]): string =>
   Papa.unparse(
     { fields: ['name', 'colour'], data: swatches.map(s => [s.name, s.colour]) },
-    { newline: '\r\n' },
+    { newline: '\r\n', escapeFormulae: FORMULA },
   ) + '\r\n'
+
+/** A name without the apostrophe that keeps it from being a formula. */
+const unescaped = (name: string): string =>
+  name.startsWith("'") && FORMULA.test(name.slice(1)) ? name.slice(1) : name
 
 /**
  * Reads a palette from a GPL file or from CSV with the columns name and colour.
@@ -65,7 +69,7 @@ export function readPalette(text: string): { swatches: Swatch[]; notes: string[]
       )
     rows.slice(1).forEach((row, i) => {
       const parsed = parse((row[colour] ?? '').trim())
-      add(name < 0 ? '' : (row[name] ?? ''), parsed ? formatHex(parsed) : undefined, i + 1)
+      add(name < 0 ? '' : unescaped(row[name] ?? ''), parsed ? formatHex(parsed) : undefined, i + 1)
     })
   }
   if (swatches.length === 0) throw new RangeError('The palette holds no colour.')

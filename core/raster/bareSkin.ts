@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache'
 import type { Look } from '../look'
 import type { Ground } from '../skin'
 import { gridOver } from './grid'
@@ -13,11 +14,18 @@ export interface Bare {
 /** How the skin of a look is seen: from the front, or on the chart that leaves steep skin its width. */
 export type Seen = 'front' | 'wrap'
 
-/** Draws bare skin once for each canvas, skin and fineness, and keeps the last few. */
-export class BareSkinCache {
-  private readonly known = new Map<string, Bare>()
+/** Bytes that a bare skin holds. */
+const bytesOf = ({ head, grain }: Bare): number =>
+  [head.albedo, head.light, head.gloss, head.skin, head.over, grain].reduce((n, a) => n + a.byteLength, 0)
 
-  constructor(private readonly most: number) {}
+/** Draws bare skin once for each canvas, skin and fineness, and keeps the last ones, as many as have room. */
+export class BareSkinCache {
+  private readonly known: LRUCache<string, Bare>
+
+  /** @param mostBytes room for what is kept; a picture that is larger is drawn and not kept */
+  constructor(mostBytes: number) {
+    this.known = new LRUCache({ maxSize: mostBytes, sizeCalculation: bytesOf })
+  }
 
   /** The bare skin of a look at some px/mm. Throws RangeError when the fineness is out of bounds. */
   of(look: Look, ground: Ground, pxPerMm: number, seen: Seen = 'front'): Bare {
@@ -30,7 +38,6 @@ export class BareSkinCache {
       const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)
       found = { head, grain: spongeGrain(head.grid) }
       this.known.set(key, found)
-      if (this.known.size > this.most) this.known.delete(this.known.keys().next().value!)
     }
     return found
   }

@@ -1,4 +1,5 @@
-import { upgraded, type Look } from '../../core/look'
+import type { Look } from '../../core/look'
+import { columnsOf, factsOf, lookIn, type LookFacts } from './lookFacts'
 import type { Db } from './open'
 
 export interface LookRecord {
@@ -14,13 +15,29 @@ interface Row {
   updated_at: string
 }
 
-/** A look as it was kept, brought to the present version of the document. */
-const lookIn = (doc: string): Look => upgraded(JSON.parse(doc)) as Look
-const record = (row: Row): LookRecord => ({
-  look: lookIn(row.doc),
-  version: row.version,
-  savedAt: row.updated_at,
-})
+/** A look as a list shows it, from columns alone; `pictureKey` and `seconds` are of its last picture. */
+export interface LookListed extends LookFacts {
+  readonly id: string
+  readonly version: number
+  readonly savedAt: string
+  readonly pictureKey: string | null
+  readonly seconds: number | null
+}
+
+interface ListedRow extends Omit<LookListed, 'tags' | 'sheets' | 'paints'> {
+  tags: string
+  sheets: string
+  paints: string
+}
+
+/** A look whose document cannot be read any more; the others are not touched by it. */
+export class DamagedLook extends Error {
+  constructor(name: string) {
+    super(
+      `"${name}" is damaged where it is kept, and cannot be opened. All other looks are whole; an earlier version of it may be too.`,
+    )
+  }
+}
 
 /** A save made from a version that is no longer the newest. */
 export class StaleWrite extends Error {
@@ -29,41 +46,92 @@ export class StaleWrite extends Error {
   }
 }
 
-/** Looks and their revisions. */
+const listed = ({ tags, sheets, paints, ...row }: ListedRow): LookListed => ({
+  ...row,
+  tags: JSON.parse(tags),
+  sheets: JSON.parse(sheets),
+  paints: JSON.parse(paints),
+})
+
+/** A look as it was kept. Throws DamagedLook when its document cannot be read. */
+function record(row: Row & { name: string }): LookRecord {
+  try {
+    return { look: lookIn(row.doc), version: row.version, savedAt: row.updated_at }
+  } catch {
+    throw new DamagedLook(row.name)
+  }
+}
+
+const values = (look: Look, doc: string, at: string) => ({
+  id: look.id,
+  doc,
+  at,
+  ...columnsOf(factsOf(look)),
+})
+
+const LISTED = `SELECT id, version, name, tags, age, canvas, sheets, paints, steps, drawn, updated_at AS savedAt,
+  pictures.key AS pictureKey, pictures.seconds AS seconds
+  FROM looks LEFT JOIN pictures ON pictures.look_id = looks.id`
+
+const statements = (db: Db) => ({
+  live: db.prepare<[string], Row & { name: string }>(
+    'SELECT id, name, version, doc, updated_at FROM looks WHERE id = ? AND deleted_at IS NULL',
+  ),
+  known: db.prepare<[string]>('SELECT 1 FROM looks WHERE id = ?'),
+  list: db.prepare<[], ListedRow>(`${LISTED} WHERE deleted_at IS NULL ORDER BY updated_at DESC, name`),
+  one: db.prepare<[string], ListedRow>(`${LISTED} WHERE id = ? AND deleted_at IS NULL`),
+  gone: db.prepare<[], { id: string; name: string; version: number; deletedAt: string }>(
+    'SELECT id, name, version, deleted_at AS deletedAt FROM looks WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC',
+  ),
+  insert: db.prepare(
+    `INSERT INTO looks (id, name, version, doc, created_at, updated_at, tags, age, canvas, sheets, paints, steps, drawn)
+     VALUES (@id, @name, 1, @doc, @at, @at, @tags, @age, @canvas, @sheets, @paints, @steps, @drawn)`,
+  ),
+  update: db.prepare(
+    `UPDATE looks SET name = @name, version = version + 1, doc = @doc, updated_at = @at, tags = @tags, age = @age,
+      canvas = @canvas, sheets = @sheets, paints = @paints, steps = @steps, drawn = @drawn
+     WHERE id = @id AND version = @base AND deleted_at IS NULL`,
+  ),
+  keep: db.prepare(
+    `INSERT INTO look_revisions (look_id, version, doc, saved_at, name, steps)
+     SELECT id, version, doc, updated_at, name, steps FROM looks WHERE id = ?`,
+  ),
+  mark: db.prepare('UPDATE looks SET deleted_at = @at WHERE id = @id AND (deleted_at IS NULL) = @alive'),
+})
+
+/** Looks, each with its facts in columns. Their earlier versions: see revisionsIn. */
 export function looksIn(db: Db) {
-  const live = db.prepare<[string], Row>(
-    'SELECT id, version, doc, updated_at FROM looks WHERE id = ? AND deleted_at IS NULL',
-  )
-  const known = db.prepare<[string]>('SELECT 1 FROM looks WHERE id = ?')
-  const list = db.prepare<[], Row>(
-    'SELECT id, version, doc, updated_at FROM looks WHERE deleted_at IS NULL ORDER BY updated_at DESC, name',
-  )
-  const insert = db.prepare(
-    'INSERT INTO looks (id, name, version, doc, created_at, updated_at) VALUES (@id, @name, 1, @doc, @at, @at)',
-  )
-  const update = db.prepare(
-    'UPDATE looks SET name = @name, version = version + 1, doc = @doc, updated_at = @at WHERE id = @id AND version = @base AND deleted_at IS NULL',
-  )
-  const keep = db.prepare(
-    'INSERT INTO look_revisions (look_id, version, doc, saved_at) SELECT id, version, doc, updated_at FROM looks WHERE id = ?',
-  )
-  const mark = db.prepare(
-    'UPDATE looks SET deleted_at = @at WHERE id = @id AND (deleted_at IS NULL) = @alive',
-  )
-  const revisions = db.prepare<[string], { version: number; doc: string; saved_at: string }>(
-    'SELECT version, doc, saved_at FROM look_revisions WHERE look_id = ? ORDER BY version',
-  )
+  const { live, known, list, one, gone, insert, update, keep, mark } = statements(db)
 
   return {
-    all: (): LookRecord[] => list.all().map(record),
+    /** Every look as a list shows it, the newest first; no document is read. */
+    list: (): LookListed[] => list.all().map(listed),
+    listed: (id: string): LookListed | null => {
+      const row = one.get(id)
+      return row ? listed(row) : null
+    },
+    /** Looks that were deleted, the last one first. */
+    deleted: () => gone.all(),
+    /** Every look that can be read. */
+    all: (): LookRecord[] =>
+      list.all().flatMap(({ id }) => {
+        try {
+          return record(live.get(id)!)
+        } catch {
+          return []
+        }
+      }),
+    /** A look; null when there is none. Throws DamagedLook when its document cannot be read. */
     find: (id: string): LookRecord | null => {
       const row = live.get(id)
       return row ? record(row) : null
     },
+    /** The document of a look as text, as it is kept. */
+    doc: (id: string): string | null => live.get(id)?.doc ?? null,
     /** Whether the id was ever used, by a deleted look too. */
     knows: (id: string): boolean => known.get(id) !== undefined,
     create: db.transaction((look: Look, at: string): LookRecord => {
-      insert.run({ id: look.id, name: look.name, doc: JSON.stringify(look), at })
+      insert.run(values(look, JSON.stringify(look), at))
       keep.run(look.id)
       return { look, version: 1, savedAt: at }
     }),
@@ -72,11 +140,12 @@ export function looksIn(db: Db) {
      * else, returns null when there is no such look.
      */
     save: db.transaction((look: Look, base: number, at: string): LookRecord | null => {
-      if (update.run({ id: look.id, name: look.name, doc: JSON.stringify(look), base, at }).changes === 0) {
+      const doc = JSON.stringify(look)
+      if (update.run({ ...values(look, doc, at), base }).changes === 0) {
         const row = live.get(look.id)
         if (!row) return null
         // The newest version may be this very save, whose answer got lost on the way.
-        if (row.doc === JSON.stringify(look)) return record(row)
+        if (row.doc === doc) return record(row)
         throw new StaleWrite(record(row))
       }
       keep.run(look.id)
@@ -84,7 +153,5 @@ export function looksIn(db: Db) {
     }),
     remove: (id: string, at: string): boolean => mark.run({ id, at, alive: 1 }).changes > 0,
     restore: (id: string): boolean => mark.run({ id, at: null, alive: 0 }).changes > 0,
-    revisions: (id: string) =>
-      revisions.all(id).map(r => ({ version: r.version, look: lookIn(r.doc), savedAt: r.saved_at })),
   }
 }

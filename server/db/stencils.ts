@@ -70,26 +70,44 @@ const columnsOf = ({ tags, zones, groups, ...rest }: StencilNotes) => ({
   groups: JSON.stringify(groups),
 })
 
+const COLUMNS =
+  'id, name, kind, tags, zones, heading, copies, notes, material, cleaned_on, groups, width, height, analysis, mended_from'
+
+const statements = (db: Db) => ({
+  list: db.prepare<[], Row>(`SELECT ${COLUMNS} FROM stencils ORDER BY position, name`),
+  one: db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM stencils WHERE id = ?`),
+  shape: db.prepare<[string], { geometry: string }>('SELECT geometry FROM stencils WHERE id = ?'),
+  insert: db.prepare(`INSERT INTO stencils (${COLUMNS}, svg, geometry, position, created_at)
+    VALUES (@id, @name, @kind, @tags, @zones, @heading, @copies, @notes, @material, @cleanedOn, @groups, @width, @height, @analysis, @mendedFrom, @source, @geometry,
+      (SELECT coalesce(max(position), 0) + 1 FROM stencils), @at)`),
+  change:
+    db.prepare(`UPDATE stencils SET name = @name, kind = @kind, tags = @tags, zones = @zones, heading = @heading, copies = @copies, notes = @notes, material = @material,
+    cleaned_on = @cleanedOn, groups = @groups WHERE id = @id`),
+
+  stamps: db.prepare<[], { id: string; stamp: string }>(
+    `SELECT id, kind || ' ' || copies || ' ' || coalesce(heading, '-') || ' ' || groups AS stamp FROM stencils`,
+  ),
+})
+
 /** Sheets of the drawer. */
 export function stencilsIn(db: Db) {
-  const columns =
-    'id, name, kind, tags, zones, heading, copies, notes, material, cleaned_on, groups, width, height, analysis, mended_from'
-  const list = db.prepare<[], Row>(`SELECT ${columns} FROM stencils ORDER BY position, name`)
-  const one = db.prepare<[string], Row>(`SELECT ${columns} FROM stencils WHERE id = ?`)
-  const shape = db.prepare<[string], { geometry: string }>('SELECT geometry FROM stencils WHERE id = ?')
-  const insert = db.prepare(`INSERT INTO stencils (${columns}, svg, geometry, position, created_at)
-    VALUES (@id, @name, @kind, @tags, @zones, @heading, @copies, @notes, @material, @cleanedOn, @groups, @width, @height, @analysis, @mendedFrom, @source, @geometry,
-      (SELECT coalesce(max(position), 0) + 1 FROM stencils), @at)`)
-  const change =
-    db.prepare(`UPDATE stencils SET name = @name, kind = @kind, tags = @tags, zones = @zones, heading = @heading, copies = @copies, notes = @notes, material = @material,
-    cleaned_on = @cleanedOn, groups = @groups WHERE id = @id`)
-
+  const { list, one, shape, insert, change, stamps } = statements(db)
   const find = (id: string): StencilMeta | null => {
     const row = one.get(id)
     return row ? meta(row) : null
   }
   return {
-    all: (): StencilMeta[] => list.all().map(meta),
+    /** Every sheet; one that is damaged where it is kept is passed over. */
+    all: (): StencilMeta[] =>
+      list.all().flatMap(row => {
+        try {
+          return meta(row)
+        } catch {
+          return []
+        }
+      }),
+    /** What is noted of each sheet that pictures depend on, as text. */
+    stamps: (): Map<string, string> => new Map(stamps.all().map(({ id, stamp }) => [id, stamp])),
     find,
     geometry: (id: string): string | null => shape.get(id)?.geometry ?? null,
     /** Takes in a sheet; `source` is the text of the file that it came from. */
@@ -114,9 +132,25 @@ export function stencilsIn(db: Db) {
       })
       return find(id)!
     },
-    /** Changes what is noted of a sheet; null when there is no such sheet. */
-    change(id: string, notes: StencilNotes): StencilMeta | null {
-      return change.run({ id, ...columnsOf(notes) }).changes > 0 ? find(id) : null
-    },
+    /** Changes some of what is noted of a sheet, and leaves the rest; null when there is no such sheet. */
+    change: db.transaction((id: string, notes: Partial<StencilNotes>): StencilMeta | null => {
+      const before = find(id)
+      if (!before) return null
+      const { name, kind, tags, zones, heading, copies, material, cleanedOn, groups } = before
+      const kept = {
+        name,
+        kind,
+        tags,
+        zones,
+        heading,
+        copies,
+        material,
+        cleanedOn,
+        groups,
+        notes: before.notes,
+      }
+      change.run({ id, ...columnsOf({ ...kept, ...notes }) })
+      return find(id)
+    }),
   }
 }

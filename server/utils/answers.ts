@@ -1,5 +1,14 @@
 import type { H3Event } from 'h3'
-import { missingSheets, parseLook, type Look } from '#core/look'
+import { missingSheets, type Look } from '#core/look'
+import { Memo } from '#core/memo'
+import { DamagedLook, type LookRecord } from '../db/looks'
+import { lookRead, type Jobs } from '../pool/jobs'
+import { lookSent } from '../pool/paintAhead'
+import { JobEnded } from '../pool/pool'
+import type { LookSent } from '../pool/worldSent'
+
+/** Grounds that looks were checked against. */
+const memo = new Memo(64)
 
 /** The largest body that is read, bytes. */
 const MOST_BYTES = 8 * 1024 * 1024
@@ -14,18 +23,34 @@ export function refusal(
   return createError({ statusCode, message: list[0], data: { sentences: list, ...data } })
 }
 
-/** The body as text; refused when it is larger than any sheet or look can be. */
+/**
+ * The body as text, counted while it is read; refused as soon as it is larger than any sheet or look can be.
+ */
 export async function bodyText(event: H3Event): Promise<string> {
-  const announced = Number(getRequestHeader(event, 'content-length') ?? 0)
-  if (announced > MOST_BYTES)
-    throw refusal(
-      413,
-      `The file is ${Math.round(announced / 1048576)} MB; files of up to ${MOST_BYTES / 1048576} MB are read.`,
-    )
-  const text = (await readRawBody(event, 'utf8')) ?? ''
-  if (text.length > MOST_BYTES) throw refusal(413, `The file is larger than ${MOST_BYTES / 1048576} MB.`)
-  return text
+  const { req, res } = event.node
+  const announced = Number(req.headers['content-length'] ?? 0)
+  const size = announced
+    ? `is ${Math.round(announced / 1048576)} MB`
+    : `is larger than ${MOST_BYTES / 1048576} MB`
+  const tooLarge = () => refusal(413, `The file ${size}; files of up to ${MOST_BYTES / 1048576} MB are read.`)
+  if (announced > MOST_BYTES) throw tooLarge()
+  return new Promise((resolve, reject) => {
+    const parts: Buffer[] = []
+    let bytes = 0
+    req.on('data', (part: Buffer) => {
+      bytes += part.byteLength
+      if (bytes <= MOST_BYTES) return void parts.push(part)
+      // The rest is not read: the connection ends with the answer.
+      req.pause()
+      res.setHeader('connection', 'close')
+      reject(tooLarge())
+    })
+    req.on('end', () => resolve(Buffer.concat(parts).toString('utf8')))
+    req.on('error', reject)
+  })
 }
+
+const NO_JSON = 'This is not JSON: the file is damaged or of another kind.'
 
 /** The body as JSON. */
 export async function bodyJson(event: H3Event): Promise<unknown> {
@@ -33,25 +58,95 @@ export async function bodyJson(event: H3Event): Promise<unknown> {
   try {
     return JSON.parse(text)
   } catch {
-    throw refusal(400, 'This is not JSON: the file is damaged or of another kind.')
+    throw refusal(400, NO_JSON)
   }
 }
 
-/** A look from what a page sent, checked against the schema and the drawer. */
-export function lookFrom(data: unknown): Look {
-  const parsed = parseLook(data)
+/** Letters of the longest text that is read and checked on the thread that answers: about 10 ms. */
+const QUICK_LETTERS = 60_000
+
+/** A look that was sent, and the version that it was made from, when it names one. */
+export interface LookTaken {
+  readonly look: Look
+  readonly base: unknown
+}
+
+/**
+ * A look from JSON text, checked against the schema and the drawer; a long text is read on a worker thread.
+ * @param within where the look stands in what was sent; null when it is all of it
+ */
+export async function lookFrom(event: H3Event, text: string, within: 'look' | null): Promise<LookTaken> {
+  const { base, parsed } =
+    text.length > QUICK_LETTERS
+      ? await jobFor(event, 'readLook', { text, within })
+      : lookRead(jsonIn(text), within, memo)
   if (!parsed.ok) throw refusal(422, parsed.errors)
   const { stencils } = useRepositories()
   const missing = missingSheets(parsed.look, id => stencils.find(id) !== null)
   if (missing.length) throw refusal(422, missing)
-  return parsed.look
+  return { look: parsed.look, base }
+}
+
+function jsonIn(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw refusal(400, NO_JSON)
+  }
+}
+
+/** Sentences of jobs that gave nothing. */
+const ENDED = {
+  'given up': 'It was given up, because nobody waited for it any more.',
+  'too long': 'This takes too long and was stopped. Make it simpler, or ask for less, and try again.',
+  'too much memory': 'This needs more memory than there is and was stopped. Ask for less, and try again.',
+} as const
+
+/** What Node itself says when something is too large or too deep: no sentence for a painter. */
+const NODES_OWN = /^(Maximum call stack|Invalid (array|string|typed array) length|Array buffer allocation)/
+
+/**
+ * Runs a job on a worker thread; it ends when the one who asked is gone. What cannot be done is refused with
+ * its sentence.
+ */
+export async function jobFor<J extends keyof Jobs>(event: H3Event, name: J, what: Parameters<Jobs[J]>[0]) {
+  const gone = new AbortController()
+  const { res } = event.node
+  const close = () => gone.abort()
+  res.once('close', close)
+  try {
+    return await usePool().run(name, what, gone.signal)
+  } catch (error) {
+    if (error instanceof JobEnded) throw refusal(422, ENDED[error.reason])
+    if (error instanceof SyntaxError) throw refusal(400, NO_JSON)
+    if (error instanceof RangeError)
+      throw refusal(422, NODES_OWN.test(error.message) ? ENDED['too much memory'] : error.message)
+    throw error
+  } finally {
+    res.off('close', close)
+  }
 }
 
 /** The look that a route names, or 404. */
-export function lookOf(event: H3Event) {
-  const found = useRepositories().looks.find(getRouterParam(event, 'id') ?? '')
-  if (!found) throw refusal(404, 'There is no such look; it may have been deleted.')
-  return found
+export function lookOf(event: H3Event): LookRecord {
+  try {
+    const found = useRepositories().looks.find(getRouterParam(event, 'id') ?? '')
+    if (found) return found
+  } catch (error) {
+    if (error instanceof DamagedLook) throw refusal(422, error.message, { damaged: true })
+    throw error
+  }
+  throw refusal(404, 'There is no such look; it may have been deleted.')
+}
+
+/** The look that a route names, as it is handed to a worker thread, with its row in lists; or 404. */
+export function lookSentOf(event: H3Event): { sent: LookSent; name: string; key: string } {
+  const house = useRepositories()
+  const id = getRouterParam(event, 'id') ?? ''
+  const listed = house.looks.listed(id)
+  const doc = house.looks.doc(id)
+  if (!listed || doc === null) throw refusal(404, 'There is no such look; it may have been deleted.')
+  return { sent: lookSent(house, doc, listed.sheets), name: listed.name, key: usePaintAhead().keyOf(listed) }
 }
 
 export const now = () => new Date().toISOString()

@@ -46,6 +46,8 @@ export const paintSchema = z
     price: z.number().min(0, 'must not be negative').max(10_000).nullable(),
   })
   .superRefine((p, context) => {
+    // Of what is no colour nothing can be worked out; it is told already.
+    if (![p.overBlack, p.overWhite].every(c => hex.safeParse(c).success)) return
     if (luminance(linearOf(p.overBlack)) > luminance(linearOf(p.overWhite)) + 0.01)
       context.addIssue({
         code: 'custom',

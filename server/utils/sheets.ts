@@ -1,6 +1,5 @@
 import { z } from 'zod'
-import { sheetFromJson } from '#core/formats'
-import { MATERIALS, STENCIL_KINDS, type MaterialId, type SheetGeometry } from '#core/stencil'
+import { MATERIALS, STENCIL_KINDS, type MaterialId } from '#core/stencil'
 import { plainZone, ZONE_IDS } from '#core/skin'
 import { issueWords } from '#core/look'
 import type { H3Event } from 'h3'
@@ -43,14 +42,14 @@ export const summarySchema = z.strictObject({
   lattice: z.object({ a: pointPair, b: pointPair, residual: z.number() }).nullable(),
 })
 
-/** The sheet that a route names with its shape, or 404. */
-export function sheetOf(event: H3Event): { about: StencilMeta; sheet: SheetGeometry } {
+/** The sheet that a route names with its shape as JSON text, or 404. */
+export function sheetOf(event: H3Event): { about: StencilMeta; geometry: string } {
   const { stencils } = useRepositories()
   const id = getRouterParam(event, 'id') ?? ''
   const about = stencils.find(id)
-  const json = stencils.geometry(id)
-  if (!about || !json) throw refusal(404, 'There is no such sheet in the drawer.')
-  return { about, sheet: sheetFromJson(JSON.parse(json)) }
+  const geometry = stencils.geometry(id)
+  if (!about || !geometry) throw refusal(404, 'There is no such sheet in the drawer.')
+  return { about, geometry }
 }
 
 /** One sentence for each thing that a schema found wrong. */

@@ -7,7 +7,8 @@ import { join } from 'node:path'
 export default function setup(): () => void {
   const data = mkdtempSync(join(tmpdir(), 'janusform-seed-'))
   const env = { ...process.env, JANUSFORM_DATA: data }
-  for (const file of ['demo/seed.ts', 'tests/e2e/seed.ts'])
+  // The tests' looks first, so that the seed paints all pictures.
+  for (const file of ['tests/e2e/seed.ts', 'demo/seed.ts'])
     execFileSync('npx', ['tsx', file], { env, stdio: 'ignore' })
   process.env.JANUSFORM_E2E_SEED = data
   return () => rmSync(data, { recursive: true, force: true })

@@ -1,21 +1,9 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Ellipsis } from '@lucide/vue'
+import type { LookCardData } from '~~/server/utils/cards'
 
-export interface LookSummary {
-  id: string
-  name: string
-  tags: string[]
-  version: number
-  savedAt: string
-  age: number
-  canvas: string
-  seconds: number
-  sheets: number
-  steps: number
-}
-
-const props = defineProps<{ look: LookSummary }>()
+const props = defineProps<{ look: LookCardData }>()
 const emit = defineEmits<{ rename: [name: string]; duplicate: []; remove: [] }>()
 const naming = ref(false)
 const box = useTemplateRef<HTMLInputElement>('box')
@@ -42,14 +30,19 @@ function finish(): void {
     <NuxtLink
       :to="`/looks/${look.id}`"
       :aria-label="`Open ${look.name}`"
-      class="block overflow-hidden bg-stage"
+      class="relative block aspect-[208/250] overflow-hidden bg-stage"
     >
       <img
-        :src="`/api/looks/${look.id}/picture.png?px=1.5&v=${look.version}`"
+        v-if="look.picture"
+        :src="`/api/looks/${look.id}/card.png?key=${look.picture}`"
         :alt="`${look.name}, painted`"
-        loading="lazy"
-        class="mx-auto aspect-[208/250] w-full object-cover object-top transition-transform duration-300 group-hover:scale-[1.03]"
+        class="size-full object-cover object-top transition-transform duration-300 group-hover:scale-[1.03]"
       />
+      <span
+        v-if="look.damaged || look.awaits || !look.picture"
+        class="absolute bottom-2 left-1/2 -translate-x-1/2 rounded-full bg-ink/85 px-3 py-0.5 text-sm whitespace-nowrap text-paper"
+        >{{ look.damaged ? 'damaged' : look.awaits ? 'painting…' : 'no picture' }}</span
+      >
     </NuxtLink>
     <div class="p-3">
       <div class="flex items-center gap-1">
@@ -94,8 +87,8 @@ function finish(): void {
         </Menu>
       </div>
       <p class="text-[0.87rem] text-soft">
-        about {{ clock(look.seconds) }} min, {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }},
-        {{ look.canvas }}, {{ look.age }} y
+        about {{ look.seconds === null ? '–:––' : clock(look.seconds) }} min, {{ look.sheets }}
+        {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, {{ look.canvas }}, {{ look.age }}&nbsp;y
       </p>
       <p class="mt-1.5 flex min-h-6 flex-wrap gap-1">
         <span v-for="tag in look.tags" :key="tag" class="rounded-full bg-stage px-2 text-[0.8rem]">{{

@@ -2,7 +2,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { ArrowLeft, CircleAlert, CircleCheck, FileDown, Printer } from '@lucide/vue'
 import { unprepared, LISTED_MM, type Analysis } from '#core/stencil'
-import type { LookSummary } from '~/components/looks/LookCard.vue'
+import type { LookCardData } from '~~/server/utils/cards'
 
 const id = String(useRoute().params.id)
 const drawer = useDrawer()
@@ -12,7 +12,7 @@ const failed = ref<string[]>([])
 const analysis = shallowRef<Analysis | null>(null)
 const progress = ref('')
 const below = ref(LISTED_MM)
-const usedIn = shallowRef<LookSummary[]>([])
+const usedIn = shallowRef<LookCardData[]>([])
 const group = ref<number | null>(null)
 const show = reactive({ bridges: true, slot: true, axes: true, lattice: true, islands: true })
 const about = computed(() => drawer.find(id))
@@ -39,7 +39,7 @@ const measure = newestOnly(async () => {
 })
 onMounted(async () => {
   measure()
-  const looks = await $fetch<(LookSummary & { uses: string[] })[]>('/api/looks')
+  const looks = await $fetch<LookCardData[]>('/api/looks')
   usedIn.value = looks.filter(l => l.uses.includes(id))
 })
 watch(below, () => measure())

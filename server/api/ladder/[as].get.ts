@@ -1,17 +1,13 @@
-import { sheetDxf, sheetSvg } from '#core/formats'
-import { bridgeLadder } from '#core/stencil'
-
 /** The bridge ladder as a cut file (svg, dxf) or a 1:1 print (pdf). */
 export default defineEventHandler(async event => {
   const as = getRouterParam(event, 'as')
-  const sheet = bridgeLadder()
-  const name = 'Bridge ladder'
   if (as !== 'svg' && as !== 'dxf' && as !== 'pdf') throw refusal(404, 'The ladder comes as svg, dxf or pdf.')
+  const file = await jobFor(event, 'ladder', as)
   setHeader(
     event,
     'content-disposition',
     `${as === 'pdf' ? 'inline' : 'attachment'}; filename="bridge-ladder.${as}"`,
   )
   setHeader(event, 'content-type', { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', pdf: 'application/pdf' }[as])
-  return as === 'svg' ? sheetSvg(sheet, name) : as === 'dxf' ? sheetDxf(sheet) : await sheetPdf(sheet, name)
+  return file
 })

@@ -7,5 +7,6 @@ export default defineEventHandler(async event => {
   const paint = leastSafe({ id: randomUUID(), ...sent.data })
   useRepositories().paints.create(paint)
   setResponseStatus(event, 201)
+  usePaintAhead().soon()
   return paint
 })

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
-import { analyse, readSheetFile, summaryOf, type FileRead } from '#core/stencil'
 
 const body = z.strictObject({
   file: z.string().max(8 * 1024 * 1024),
@@ -10,8 +9,8 @@ const body = z.strictObject({
   mendedFrom: z.string().nullable().default(null),
 })
 
-/** Sheets of up to this many openings are measured here when the page has not done it. */
-const QUICK = 400
+/** Sheets of up to this many openings are measured here, whatever a page says of them. */
+const MOST_OPENINGS = 400
 
 /** Takes in a sheet from the text of an SVG or DXF file, with its real width when the file gives none. */
 export default defineEventHandler(async event => {
@@ -19,17 +18,10 @@ export default defineEventHandler(async event => {
   if (!sent.success) throw refusal(400, schemaSentences(sent.error))
   const { file, widthMm, about, analysis, mendedFrom } = sent.data
   const { stencils } = useRepositories()
-  let read: FileRead
-  try {
-    read = readSheetFile(file, widthMm)
-  } catch (error) {
-    if (error instanceof RangeError) throw refusal(422, error.message)
-    throw error
-  }
+  const { read, measures } = await jobFor(event, 'readSheet', { file, widthMm, mostMeasured: MOST_OPENINGS })
   if (read.ask !== null) throw refusal(422, read.ask)
   if (mendedFrom !== null && !stencils.find(mendedFrom))
     throw refusal(422, 'The sheet that this one was mended from is not in the drawer.')
-  const measured = analysis ?? (read.sheet.openings.length <= QUICK ? summaryOf(analyse(read.sheet)) : null)
   const meta = stencils.create(
     randomUUID(),
     read.sheet,
@@ -43,7 +35,8 @@ export default defineEventHandler(async event => {
       cleanedOn: null,
       groups: [],
       ...about,
-      analysis: measured,
+      // A page's own measures count only where the sheet is too large to measure here.
+      analysis: measures ?? analysis ?? null,
       mendedFrom,
     },
     file,

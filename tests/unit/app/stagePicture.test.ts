@@ -4,7 +4,7 @@ import { freshLook, freshWash, withSteps, type Look } from '#core/look'
 import { BareSkinCache, finishedPicture, printSteps } from '#core/raster'
 import { paint, world } from '../world'
 
-const bares = new BareSkinCache(4)
+const bares = new BareSkinCache(1e8)
 const look: Look = {
   ...freshLook('l', 'L'),
   steps: ['forehead', 'left.cheek', 'right.cheek'].map((z, i) =>

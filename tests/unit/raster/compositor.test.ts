@@ -15,7 +15,7 @@ const moth = looks.find(l => l.name === 'Plain Midnight Moth')!
 const there = (look: Look): World =>
   withSteps({ ...world, stencil: id => sheets.get(id), ground: groundFor(look) }, look.steps)
 const key = (step: Step) => JSON.stringify(step)
-const bare = new BareSkinCache(2).of(moth, groundFor(moth), 1)
+const bare = new BareSkinCache(1e8).of(moth, groundFor(moth), 1)
 function run(painting: IncrementalCompositor, steps: readonly Step[]): Step[] {
   return [...painting.toward(steps, there(moth), key)]
 }

@@ -145,7 +145,7 @@ describe('empty patches', () => {
 
 describe('balance', () => {
   it('is even for twins, leans to the side of a single motif, and says so', () => {
-    const bare = new BareSkinCache(1).of(
+    const bare = new BareSkinCache(1e8).of(
       { skin: { colour: '#e8c3a4', hair: '#3a2a20', eyes: 'open', age: 30 }, canvas: PLAIN_FACE } as never,
       groundOf(PLAIN_FACE, 30),
       1,

@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import { freshLook } from '#core/look'
 import { looksIn, StaleWrite } from '../../../server/db/looks'
 import { openDb, type Db } from '../../../server/db/open'
+import { revisionsIn } from '../../../server/db/revisions'
 import { readingsIn } from '../../../server/db/readings'
 import { stencilsIn } from '../../../server/db/stencils'
 
@@ -24,7 +25,12 @@ describe('looks', () => {
     looks.create(odd, at)
     looks.save({ ...odd, name: 'Second' }, 1, at)
     expect(looks.find('a')).toEqual({ look: { ...odd, name: 'Second' }, version: 2, savedAt: at })
-    expect(looks.revisions('a').map(r => r.look.name)).toEqual(['First', 'Second'])
+    expect(
+      revisionsIn(db)
+        .list('a')
+        .map(r => r.name)
+        .reverse(),
+    ).toEqual(['First', 'Second'])
   })
 
   it('takes the same save a second time as done, since its answer may have got lost', () => {
@@ -33,7 +39,12 @@ describe('looks', () => {
     const mine = { ...look, name: 'Mine' }
     const first = looks.save(mine, 1, at)
     expect(looks.save(mine, 1, at)).toEqual(first)
-    expect(looks.revisions(look.id).map(r => r.version)).toEqual([1, 2])
+    expect(
+      revisionsIn(db)
+        .list(look.id)
+        .map(r => r.version)
+        .reverse(),
+    ).toEqual([1, 2])
     expect(() => looks.save({ ...mine, notes: 'other' }, 1, at)).toThrow(StaleWrite)
   })
 

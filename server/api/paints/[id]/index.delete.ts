@@ -2,5 +2,6 @@
 export default defineEventHandler(event => {
   if (!useRepositories().paints.remove(getRouterParam(event, 'id') ?? ''))
     throw refusal(404, 'There is no such paint in the kit.')
+  usePaintAhead().soon()
   return { removed: true }
 })

@@ -6,5 +6,6 @@ export default defineEventHandler(async event => {
   const paint = leastSafe({ id, ...sent.data })
   if (!useRepositories().paints.change(paint))
     throw refusal(404, 'There is no such paint in the kit; it may have been taken out.')
+  usePaintAhead().soon()
   return paint
 })

@@ -2,5 +2,6 @@
 export default defineEventHandler(event => {
   if (!useRepositories().readings.remove('edges', Number(getRouterParam(event, 'id'))))
     throw refusal(404, 'There is no such reading.')
+  usePaintAhead().soon()
   return useRepositories().readings.all()
 })

@@ -4,5 +4,6 @@ export default defineEventHandler(async event => {
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   useRepositories().readings.addTool(sent.data, now())
   setResponseStatus(event, 201)
+  usePaintAhead().soon()
   return useRepositories().readings.all()
 })

@@ -1,8 +1,6 @@
-import { cut } from '#core/cutter'
-import { sheetDxf, sheetSvg } from '#core/formats'
-
 /** Sends the cut file to the simulated cutter. `?as=dxf` cuts from the DXF, else from the SVG. */
 export default defineEventHandler(event => {
-  const { about, sheet } = sheetOf(event)
-  return cut(getQuery(event).as === 'dxf' ? sheetDxf(sheet) : sheetSvg(sheet, about.name))
+  const { about, geometry } = sheetOf(event)
+  const as = getQuery(event).as === 'dxf' ? 'dxf' : 'svg'
+  return jobFor(event, 'cut', { geometry, name: about.name, as })
 })

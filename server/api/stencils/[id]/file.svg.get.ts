@@ -1,9 +1,8 @@
-import { sheetSvg } from '#core/formats'
-
 /** The cut file as SVG in mm. */
-export default defineEventHandler(event => {
-  const { about, sheet } = sheetOf(event)
+export default defineEventHandler(async event => {
+  const { about, geometry } = sheetOf(event)
+  const file = await jobFor(event, 'drawSheet', { geometry, name: about.name, as: 'svg' })
   setHeader(event, 'content-disposition', `attachment; filename="${fileName(about.name)}.svg"`)
   setHeader(event, 'content-type', 'image/svg+xml')
-  return sheetSvg(sheet, about.name)
+  return file
 })

@@ -1,7 +1,7 @@
 import { PDFDocument, rgb, StandardFonts } from 'pdf-lib'
-import { PAPER } from '#core/geometry'
-import { pathData } from '#core/formats'
-import type { SheetGeometry } from '#core/stencil'
+import { PAPER } from '../../core/geometry'
+import { pathData } from '../../core/formats'
+import type { SheetGeometry } from '../../core/stencil'
 
 const POINTS_PER_MM = 72 / 25.4
 /** Printers leave about this much of the paper's rim blank, mm (common practice). */

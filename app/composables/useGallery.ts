@@ -1,0 +1,104 @@
+import { nanoid } from 'nanoid'
+import { toast } from 'vue-sonner'
+import type { Look } from '#core/look'
+import type { LookRecord } from '~~/server/db/looks'
+import type { LookCardData } from '~~/server/utils/cards'
+
+/** How often the gallery asks for pictures that are still to come, ms. */
+const ASK_MS = 700
+/** As many are asked for at once, so that the address stays short. */
+const AT_ONCE = 100
+
+const whole = (id: string) => $fetch<LookRecord>(`/api/looks/${id}`)
+const post = (look: Look) => $fetch<LookRecord>('/api/looks', { method: 'POST', body: look })
+
+/** The gallery's list; pictures that are being painted come in by themselves. */
+function useList() {
+  const looks = shallowRef<LookCardData[]>([])
+  const failed = ref<string[]>([])
+  const loading = ref(true)
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  /** Asks for the cards whose pictures are to come, until there are none. */
+  async function follow(): Promise<void> {
+    clearTimeout(timer)
+    const ids = looks.value.flatMap(l => (l.awaits ? l.id : [])).slice(0, AT_ONCE)
+    if (!ids.length) return
+    try {
+      const cards = await $fetch<LookCardData[]>('/api/looks/cards', { query: { ids: ids.join(',') } })
+      const fresh = new Map(cards.map(c => [c.id, c]))
+      looks.value = looks.value.map(l => fresh.get(l.id) ?? l)
+    } catch {
+      // Nobody answers just now: the pictures that stand there stay, and it is asked again.
+    }
+    timer = setTimeout(() => void follow(), ASK_MS)
+  }
+  async function load(): Promise<void> {
+    try {
+      looks.value = await $fetch<LookCardData[]>('/api/looks')
+      failed.value = []
+      void follow()
+    } catch (error) {
+      failed.value = sentencesOf(error)
+    }
+    loading.value = false
+  }
+  onMounted(load)
+  onBeforeUnmount(() => clearTimeout(timer))
+  return { looks, failed, loading, load }
+}
+
+/** The looks of the gallery, and what can be done with them. */
+export function useGallery() {
+  const { load, ...list } = useList()
+  /** Runs a change of the gallery; what goes wrong is said, and the gallery is read again. */
+  async function attempt(job: () => Promise<unknown>): Promise<void> {
+    try {
+      await job()
+    } catch (error) {
+      toast.error(sentencesOf(error).join(' '), { duration: 9000 })
+    }
+    await load()
+  }
+  const restore = (id: string) =>
+    attempt(() => $fetch<unknown, string>(`/api/looks/${id}/restore`, { method: 'POST' }))
+
+  const create = () =>
+    attempt(async () => {
+      // What looks are made of comes when it is needed: the gallery itself is small.
+      const { freshLook } = await import('#core/look')
+      await navigateTo(`/looks/${(await post(freshLook(nanoid(12), 'New look'))).look.id}`)
+    })
+  const duplicate = (id: string) =>
+    attempt(async () => {
+      const { look } = await whole(id)
+      await post({ ...look, id: nanoid(12), name: `${look.name.slice(0, 74)} copy` })
+    })
+  const rename = (id: string, name: string) =>
+    attempt(async () => {
+      const { look, version } = await whole(id)
+      await $fetch<unknown, string>(`/api/looks/${id}`, {
+        method: 'PUT',
+        body: { base: version, look: { ...look, name } },
+      })
+    })
+  const remove = ({ id, name }: LookCardData) =>
+    attempt(async () => {
+      await $fetch<unknown, string>(`/api/looks/${id}`, { method: 'DELETE' })
+      toast(`${name} deleted`, {
+        duration: 10000,
+        action: { label: 'Undo', onClick: () => void restore(id) },
+      })
+    })
+  const take = (file: File) =>
+    attempt(async () => {
+      const { look } = await $fetch<LookRecord>('/api/looks', {
+        method: 'POST',
+        body: await file.text(),
+        headers: { 'content-type': 'application/json' },
+      })
+      toast(`${look.name} taken in`)
+    })
+
+  return { ...list, load, create, duplicate, rename, remove, take }
+}

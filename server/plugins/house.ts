@@ -1,0 +1,33 @@
+/** When the house is looked after first, and how often then, ms. */
+const FIRST_MS = 4000
+const HOUR_MS = 3_600_000
+
+/** Thins out old versions, one look at a time, so that nobody waits. */
+async function thin(): Promise<void> {
+  const { revisions } = useRepositories()
+  for (const id of revisions.several()) {
+    revisions.thin(id, Date.now())
+    await new Promise(resolve => setTimeout(resolve))
+  }
+}
+
+/** Looks after the house once the server has begun to answer: missing pictures, old versions, backups. */
+export default defineNitroPlugin(nitro => {
+  const tend = async () => {
+    try {
+      void usePaintAhead().now()
+      await thin()
+      await dailyBackup()
+    } catch (error) {
+      // Told to the painter by the first request; here for whoever started the server.
+      console.error(houseTrouble(error)?.message ?? error)
+    }
+  }
+  const first = setTimeout(() => void tend(), FIRST_MS)
+  const hourly = setInterval(() => void tend(), HOUR_MS).unref()
+  nitro.hooks.hook('close', async () => {
+    clearTimeout(first)
+    clearInterval(hourly)
+    await usePool().close()
+  })
+})

@@ -1,0 +1,113 @@
+import { cut, type CutReport } from '../../core/cutter'
+import { lookSvg, sheetDxf, sheetFromJson, sheetSvg } from '../../core/formats'
+import { lookSeconds, parseLook, type ParsedLook } from '../../core/look'
+import type { Memo } from '../../core/memo'
+import {
+  analyse,
+  bridgeLadder,
+  readSheetFile,
+  summaryOf,
+  type AnalysisSummary,
+  type FileRead,
+  type SheetGeometry,
+} from '../../core/stencil'
+import { readBackup, writeBackup } from './backup'
+import { CARD_PX, lookPng } from './pictures'
+import { sheetPdf } from './sheetPdf'
+import { worldSent, type LookSent } from './worldSent'
+
+/** A sheet as it is handed to a worker thread to be drawn: its shape as JSON text, and its name. */
+export interface SheetToDraw {
+  readonly geometry: string
+  readonly name: string
+}
+export type DrawnAs = 'svg' | 'dxf' | 'pdf'
+
+/** What a card of the gallery shows of a look that must be worked out. */
+export interface Card {
+  readonly png: Uint8Array
+  readonly seconds: number
+}
+
+/** A file as it was read, and the measures of its sheet when they were asked for. */
+export interface SheetRead {
+  readonly read: FileRead
+  readonly measures: AnalysisSummary | null
+}
+
+const drawn = async (sheet: SheetGeometry, name: string, as: DrawnAs): Promise<string | Uint8Array> => {
+  if (as === 'pdf') return sheetPdf(sheet, name)
+  return as === 'svg' ? sheetSvg(sheet, name) : sheetDxf(sheet)
+}
+const shapeOf = (geometry: string): SheetGeometry => sheetFromJson(JSON.parse(geometry))
+
+/** A look as it was read, and what stands beside it as the version that it was made from. */
+export interface LookRead {
+  readonly parsed: ParsedLook
+  readonly base: unknown
+}
+
+/** Reads a look from JSON, or from a field of it. */
+export function lookRead(data: unknown, within: 'look' | null, memo?: Memo): LookRead {
+  if (within === null) return { parsed: parseLook(data, memo), base: undefined }
+  const { look, base } = (data ?? {}) as { look?: unknown; base?: unknown }
+  return { parsed: parseLook(look, memo), base }
+}
+
+/**
+ * The heavy work of the server, each job a function of what it is handed alone. What cannot be done throws
+ * RangeError with a sentence.
+ */
+export const jobs = {
+  /** The painted face as PNG bytes. */
+  picture({ look: sent, px }: { look: LookSent; px: number }): Uint8Array {
+    const { look, world } = worldSent(sent)
+    return lookPng(look, world, px)
+  },
+  /** What a card of the gallery shows: the picture, and the seconds of painting. */
+  card(sent: LookSent): Card {
+    const { look, world } = worldSent(sent)
+    return { png: lookPng(look, world, CARD_PX), seconds: lookSeconds(look, world) }
+  },
+  /** The look as SVG text at true size. */
+  lookSvg(sent: LookSent): string {
+    const { look, world } = worldSent(sent)
+    return lookSvg(look, world)
+  },
+  /** A look from JSON text, checked. */
+  readLook({ text, within }: { text: string; within: 'look' | null }): LookRead {
+    return lookRead(JSON.parse(text), within)
+  },
+  /** A sheet from the text of a file; with `mostMeasured`, sheets of up to so many openings are measured. */
+  readSheet({
+    file,
+    widthMm,
+    mostMeasured,
+  }: {
+    file: string
+    widthMm: number | undefined
+    mostMeasured: number
+  }): SheetRead {
+    const read = readSheetFile(file, widthMm)
+    const measured = read.ask === null && read.sheet.openings.length <= mostMeasured
+    return { read, measures: measured ? summaryOf(analyse(read.sheet)) : null }
+  },
+  /** A sheet as a cut file (SVG, DXF) or as a 1:1 print (PDF). */
+  drawSheet({ geometry, name, as }: SheetToDraw & { as: DrawnAs }): Promise<string | Uint8Array> {
+    return drawn(shapeOf(geometry), name, as)
+  },
+  /** What the simulated cutter makes of a sheet's cut file. */
+  cut({ geometry, name, as }: SheetToDraw & { as: 'svg' | 'dxf' }): CutReport {
+    const sheet = shapeOf(geometry)
+    return cut(as === 'dxf' ? sheetDxf(sheet) : sheetSvg(sheet, name))
+  },
+  /** Everything that is kept, written into one file; and such a file read. */
+  writeBackup,
+  readBackup,
+  /** The bridge ladder. */
+  ladder(as: DrawnAs): Promise<string | Uint8Array> {
+    return drawn(bridgeLadder(), 'Bridge ladder', as)
+  },
+}
+
+export type Jobs = typeof jobs

@@ -1,0 +1,133 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import type { House } from '../db/house'
+import type { LookListed } from '../db/looks'
+import type { Pool } from './pool'
+import type { LookSent } from './worldSent'
+
+const digest = (value: unknown): string => createHash('sha1').update(JSON.stringify(value)).digest('hex')
+
+/**
+ * The version of the renderer: another one whenever the worker's code is.
+ * @param file the worker's bundle
+ */
+export const rendererVersion = (file: string): string =>
+  createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 12)
+
+/**
+ * Names what the picture of a look depends on: its document, its sheets with their groups, its paints, the
+ * readings of tools, and the version of the renderer. Reads what all looks share once.
+ */
+export function pictureKeys(
+  { stencils, paints, readings }: House,
+  renderer: string,
+): (look: Pick<LookListed, 'drawn' | 'sheets' | 'paints'>) => string {
+  const sheets = stencils.stamps()
+  const kit = new Map(paints.all().map(p => [p.id, JSON.stringify(p)]))
+  const tools = digest(readings.all())
+  return ({ drawn, sheets: ids, paints: names }) =>
+    digest([renderer, drawn, tools, ids.map(id => sheets.get(id)), names.map(id => kit.get(id))])
+}
+
+/** A look's document with all that it is read against. */
+export function lookSent(
+  { stencils, paints, readings }: House,
+  doc: string,
+  sheets: readonly string[],
+): LookSent {
+  return {
+    doc,
+    sheets: sheets.flatMap(id => {
+      const about = stencils.find(id)
+      const geometry = stencils.geometry(id)
+      return about && geometry ? { about, geometry } : []
+    }),
+    paints: paints.all(),
+    readings: readings.all(),
+  }
+}
+
+/** A look is left in peace for so long after a save before its picture is painted, ms: hands are at work. */
+const REST_MS = 3000
+
+/**
+ * Paints the gallery's pictures ahead, one at a time and the newest look first, and keeps them. A picture that
+ * was painted from something older is painted anew; until then the older one is shown.
+ */
+export class PaintAhead {
+  /** The keys of pictures that could not be painted, so that they are not tried for ever. */
+  private readonly failed = new Map<string, string>()
+  private running: Promise<void> | null = null
+  private again = false
+  private timer: ReturnType<typeof setTimeout> | undefined
+
+  constructor(
+    private readonly house: House,
+    private readonly pool: Pool,
+    private readonly renderer: string,
+  ) {}
+
+  /** Each look of the list with the key that its picture should have. */
+  keyed(): { look: LookListed; key: string }[] {
+    const keyOf = pictureKeys(this.house, this.renderer)
+    return this.house.looks.list().map(look => ({ look, key: keyOf(look) }))
+  }
+
+  /** The key that a look's picture should have. */
+  keyOf(look: Parameters<ReturnType<typeof pictureKeys>>[0]): string {
+    return pictureKeys(this.house, this.renderer)(look)
+  }
+
+  /** Whether a look's picture is still to come. */
+  awaits(look: LookListed, key: string): boolean {
+    return look.drawn !== '' && look.pictureKey !== key && this.failed.get(look.id) !== key
+  }
+
+  /** Paints what is missing, after a rest; a later call begins the rest anew. */
+  soon(): void {
+    clearTimeout(this.timer)
+    this.timer = setTimeout(() => void this.now(), REST_MS)
+    // Nothing waits for it when the server stops.
+    this.timer.unref()
+  }
+
+  /**
+   * Paints what is missing, at once; done when nothing is missing any more.
+   * @param onPainted is told after each picture how many were painted and how many there are to paint
+   */
+  now(onPainted: (done: number, of: number) => void = () => {}): Promise<void> {
+    clearTimeout(this.timer)
+    this.again = true
+    this.running ??= this.all(onPainted).finally(() => {
+      this.running = null
+    })
+    return this.running
+  }
+
+  private async all(onPainted: (done: number, of: number) => void): Promise<void> {
+    let done = 0
+    while (this.again) {
+      this.again = false
+      const missing = this.keyed().filter(({ look, key }) => this.awaits(look, key))
+      const of = done + missing.length
+      for (const { look, key } of missing) {
+        await this.one(look, key)
+        onPainted(++done, of)
+        // Something was saved or changed meanwhile: the newest look comes first again.
+        if (this.again) break
+      }
+    }
+  }
+
+  private async one(look: LookListed, key: string): Promise<void> {
+    try {
+      const doc = this.house.looks.doc(look.id)
+      if (doc === null) return
+      const { png, seconds } = await this.pool.run('card', lookSent(this.house, doc, look.sheets))
+      // Of a look that was saved meanwhile this is the picture before, which is better than none.
+      this.house.pictures.put(look.id, { key, png, seconds })
+    } catch {
+      this.failed.set(look.id, key)
+    }
+  }
+}

@@ -1,0 +1,15 @@
+import { jobs } from './jobs'
+
+/** A worker thread of the pool: one exported function for each job. */
+export const {
+  picture,
+  card,
+  lookSvg,
+  readLook,
+  readSheet,
+  drawSheet,
+  cut,
+  ladder,
+  writeBackup,
+  readBackup,
+} = jobs

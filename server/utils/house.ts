@@ -1,0 +1,51 @@
+import { existsSync, renameSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { dataFile, projectFolder } from '../db/open'
+import { openHouse, type House } from '../db/house'
+import { troubleIn } from '../db/trouble'
+import { PaintAhead, rendererVersion } from '../pool/paintAhead'
+import { Pool } from '../pool/pool'
+
+let house: House | null = null
+let pool: Pool | null = null
+let ahead: PaintAhead | null = null
+
+/**
+ * The repositories, opened once. Throws HouseTrouble while the data cannot be opened, and tries again with
+ * every request.
+ */
+export const useRepositories = (): House => (house ??= openHouse())
+
+/** What an error means for the painter, when it comes of the data file or the disk. */
+export const houseTrouble = (error: unknown) => troubleIn(error, dataFile())
+
+/** The worker's module: beside the built server, else as it was bundled for development. */
+function workerFile(): string {
+  const built = fileURLToPath(new URL('./worker.mjs', import.meta.url))
+  return existsSync(built) ? built : join(projectFolder(), 'node_modules/.cache/janusform/worker.mjs')
+}
+
+/** The worker threads. */
+export const usePool = (): Pool => (pool ??= new Pool(pathToFileURL(workerFile()).href))
+
+/** Who paints the gallery's pictures ahead. */
+export const usePaintAhead = (): PaintAhead =>
+  (ahead ??= new PaintAhead(useRepositories(), usePool(), rendererVersion(workerFile())))
+
+/**
+ * Puts another data file in the place of the present one, which is kept beside it under a name that tells when.
+ * @returns the name under which the file of before is kept; null when there was none
+ */
+export function replaceHouse(fresh: string, at: Date): string | null {
+  house?.db.close()
+  house = ahead = null
+  const file = dataFile()
+  const before = existsSync(file) ? `${file}.before-${at.toISOString().replace(/[:.]/g, '-')}` : null
+  if (before) {
+    // What had not been written back yet goes with it.
+    for (const end of ['', '-wal', '-shm']) if (existsSync(file + end)) renameSync(file + end, before + end)
+  }
+  renameSync(fresh, file)
+  return before
+}
