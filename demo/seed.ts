@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs'
 import { fileURLToPath, pathToFileURL } from 'node:url'
+import { sheetJson } from '../core/formats'
 import { analyse, readSvg, summaryOf } from '../core/stencil'
 import { openHouse } from '../server/db/house'
 import { HouseTrouble } from '../server/db/trouble'
@@ -25,7 +26,7 @@ export function seed(file?: string): { stencils: number; paints: number; looks: 
       const analysis = analyse(sheet)
       drawer.create(
         id,
-        sheet,
+        { geometry: JSON.stringify(sheetJson(sheet)), width: sheet.width, height: sheet.height },
         {
           name,
           kind,

@@ -2,11 +2,13 @@ import { defineStore } from 'pinia'
 import {
   groundFor,
   hostsIn,
-  lookSeconds,
+  kindOf,
   paintedOpenings,
   placementsOf,
   seatingOf,
   sheetsOf,
+  type BaseStep,
+  type Step,
   type World,
 } from '#core/look'
 import type { Point } from '#core/geometry'
@@ -16,6 +18,27 @@ import { useKit } from './kit'
 import { useSelection } from './selection'
 import { useSession } from './session'
 import { useSettings } from './settings'
+
+/** Seconds of steps, each worked out again only when the step, what it goes around or the tools change. */
+class KnownSeconds {
+  private readonly kept = new WeakMap<Step, { from: readonly unknown[]; seconds: number }>()
+
+  of(step: Step, world: World): number {
+    const from = [...hostsOf(step, world), world.ground, world.stencil, world.tool]
+    const found = this.kept.get(step)
+    if (found?.from.length === from.length && from.every((v, i) => v === found.from[i])) return found.seconds
+    const { seconds } = kindOf(step).effort(step, world)
+    this.kept.set(step, { from, seconds })
+    return seconds
+  }
+}
+
+/** The steps that one goes around, and those that they go around. */
+function hostsOf(step: Step, world: World): BaseStep[] {
+  const id = kindOf(step).follows(step)
+  const host = id === null ? undefined : world.host?.(id, step.id)?.step
+  return host ? [host, ...hostsOf(host as Step, world)] : []
+}
 
 /**
  * What the look on the bench is read against: what it is painted on, the sheets, the kit, and how the
@@ -33,24 +56,29 @@ export const useScene = defineStore('scene', () => {
     const { canvas, skin } = session.look!
     return groundFor({ canvas, skin }, pageMemo)
   })
-  const world = computed<World>(() => {
+  const known = new KnownSeconds()
+  const tools = computed(() => ownTools(kit.readings))
+  const stencil = computed(() => {
     const { shapes } = drawer
-    return {
-      ground: ground.value,
-      ...hostsIn(session.look?.steps ?? []),
-      stencil: id => shapes.get(id),
-      paint: id => kit.find(id),
-      ...ownTools(kit.readings),
-      memo: pageMemo,
-      flat: true,
-      finger: settings.finger,
-    }
+    return (id: string) => shapes.get(id)
   })
+  const world = computed<World>(() => ({
+    ground: ground.value,
+    ...hostsIn(session.look?.steps ?? []),
+    stencil: stencil.value,
+    paint: id => kit.find(id),
+    ...tools.value,
+    memo: pageMemo,
+    flat: true,
+    finger: settings.finger,
+  }))
   /** Whether every sheet that the look names is there. */
   const loaded = computed(
     () => session.look !== null && sheetsOf(session.look).every(id => drawer.shapes.has(id)),
   )
-  const seconds = computed(() => (session.look ? lookSeconds(session.look, world.value) : 0))
+  const seconds = computed(() =>
+    (session.look?.steps ?? []).reduce((sum, step) => sum + known.of(step, world.value), 0),
+  )
   /** How the selected sheet and its twin seat on the skin, while that is shown. */
   const seating = computed(() => {
     const step = selection.sheet

@@ -1,5 +1,6 @@
 import { expose, transfer } from 'comlink'
 import {
+  checkWork,
   paintUseOf,
   flowOf,
   contactGaps,
@@ -148,6 +149,7 @@ const painter = {
     have: number | null,
   ): Promise<Update | null> {
     const world = worldOf(look)
+    checkWork(look.steps, world)
     const answer = await stage.update(
       { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
       keyIn(look.steps, world, id => versions.get(id) ?? 0, kitVersion),

@@ -1,5 +1,5 @@
 import { perimeter, type Point, type Ring } from '../geometry'
-import { edgesOf, islandsOf, necksOf, readSheetFile, slotsOf, type SheetGeometry } from '../stencil'
+import { edgesOf, islandsOf, measurable, necksOf, readSheetFile, slotsOf, type SheetGeometry } from '../stencil'
 
 /** A small stand-in for a cutting machine: how fast it is and how near two cuts may lie. */
 export interface CutterSettings {
@@ -66,9 +66,10 @@ export function cut(file: string, settings: CutterSettings = CUTTER): CutReport 
     travel += Math.hypot(ring[0]! - x, ring[1]! - y)
     ;[x, y] = [ring[0]!, ring[1]!]
   }
-  const edges = edgesOf(sheet)
+  const measured = measurable(sheet)
+  const edges = edgesOf(measured)
   const { bridges, necks } = necksOf(edges, settings.leastGap)
-  const narrow = slotsOf(sheet, edges, necks, settings.leastGap).filter(s => s.width < settings.leastGap)
+  const narrow = slotsOf(measured, edges, necks, settings.leastGap).filter(s => s.width < settings.leastGap)
   const middle = (n: { from: Point; to: Point }): Point => [
     (n.from[0] + n.to[0]) / 2,
     (n.from[1] + n.to[1]) / 2,

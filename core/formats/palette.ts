@@ -16,8 +16,8 @@ export function gplOf(title: string, swatches: readonly Swatch[]): string {
   return ['GIMP Palette', `Name: ${title.replace(/[\r\n]/g, ' ')}`, 'Columns: 6', '#', ...rows, ''].join('\n')
 }
 
-/** What a spreadsheet would take for the beginning of a formula (OWASP, CSV injection). */
-const FORMULA = /^[=+\-@\t\r]/
+/** What a spreadsheet would take for the beginning of a formula (OWASP, CSV injection), escaped or not. */
+const FORMULA = /^'*[=+\-@\t\r]/
 
 /** Colours as CSV with a head line; a name that begins like a formula gets an apostrophe, as spreadsheets do. */
 export const csvOf = (swatches: readonly Swatch[]): string =>

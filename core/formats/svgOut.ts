@@ -1,5 +1,5 @@
 import type { Ring } from '../geometry'
-import { kindOf, printedRings, type Look, type Print, type World } from '../look'
+import { checkWork, kindOf, printedRings, type Look, type Print, type World } from '../look'
 import { hexOf, masstone } from '../paint'
 import type { SheetGeometry } from '../stencil'
 
@@ -39,15 +39,34 @@ ${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join
 const colourOf = ({ particles, paints }: Print): string =>
   hexOf(particles?.kind === 'flakes' ? particles.colour : masstone(paints[0]!.optics))
 
+/** Letters of the largest SVG that is written: programs that draw refuse larger ones, or take minutes. */
+const MOST_LETTERS = 40e6
+
+/** Counts what was written, and refuses more than a file can have. */
+function counted() {
+  let letters = 0
+  return (text: string): string => {
+    letters += text.length
+    if (letters > MOST_LETTERS)
+      throw new RangeError(
+        `The SVG would be larger than ${MOST_LETTERS / 1e6} MB, which hardly any program opens. Export the PNG, or leave out passes of fine sheets.`,
+      )
+    return text
+  }
+}
+
 /**
  * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a
  * group of their own.
  * Where a stroke crosses itself it stays filled: holes run the other way round and nothing else makes one.
  * A film of several colours gets its first one; films are drawn flat, with their opacity.
  * @param box the part of the picture plane to show, mm
+ * @throws RangeError with a sentence when the file would be larger than any program opens
  */
 export function lookSvg(look: Look, world: World, box = world.ground.box): string {
+  checkWork(look.steps, world)
   const { front } = world.ground
+  const within = counted()
   const w = box.maxX - box.minX
   const h = box.maxY - box.minY
   const prints = look.steps.map(step => {
@@ -55,7 +74,7 @@ export function lookSvg(look: Look, world: World, box = world.ground.box): strin
       .prints(step, world)
       .map(
         print =>
-          `    <path d="${pathData(printedRings(print).map(front.ring))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`,
+          `    <path d="${within(pathData(printedRings(print).map(front.ring)))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`,
       )
     return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
   })

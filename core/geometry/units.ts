@@ -27,13 +27,16 @@ const MM_PER_UNIT: Readonly<Record<string, number>> = {
 
 const LENGTH = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*([a-z%]*)\s*$/i
 
+/** Letters of the longest text that can be a length. */
+const MOST_LETTERS = 64
+
 /**
  * Splits a length such as `12.5mm` into its number and its unit.
  * @returns `{ value, unit }` with the unit in lower case ('' when there is none), or null when it is no
  *   length.
  */
 export function splitLength(text: string): { value: number; unit: string } | null {
-  const m = LENGTH.exec(text)
+  const m = text.length > MOST_LETTERS ? null : LENGTH.exec(text)
   if (!m) return null
   const value = Number(m[1])
   return Number.isFinite(value) ? { value, unit: m[2]!.toLowerCase() } : null

@@ -13,6 +13,8 @@ import type { SheetGeometry } from './types'
 /** What a sheet may hold at most, so that a hostile file cannot stall the reader. */
 export const LIMITS = {
   points: 120_000,
+  shapes: 12_000,
+  elements: 150_000,
   depth: 40,
   sheetMm: 1200,
   closeGapMm: 0.2,
@@ -35,6 +37,10 @@ const MARGIN = 8
  */
 export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, loose = false): SheetGeometry {
   const kept = openings.filter(p => polygonArea(p) >= (loose ? 0 : LIMITS.leastAreaMm2))
+  if (kept.length > LIMITS.shapes)
+    throw new RangeError(
+      `The sheet would have ${kept.length.toLocaleString('en')} openings; up to ${LIMITS.shapes.toLocaleString('en')} are read.`,
+    )
   if (kept.length === 0)
     throw new RangeError('The file has no opening: draw what is cut out as closed shapes.')
   const outline = edge ?? around(kept)

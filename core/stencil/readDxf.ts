@@ -1,6 +1,7 @@
 import DxfParser from 'dxf-parser'
 import { boxOf, polygonArea, regionOf, signedArea, type Ring, ringHolds } from '../geometry'
 import { assembleSheet, LIMITS } from './assemble'
+import { checkPoints, checkShapes, Crossings } from './bounds'
 import { chained } from './dxf/chains'
 import { arcPoints, bulgePoints, ellipseArc, splinePoints, type Trace } from './dxf/curves'
 import type { ReadOptions, SheetRead } from './readSvg'
@@ -24,18 +25,30 @@ const MM_PER_INSUNIT: Readonly<Record<number, number>> = {
 
 const DAMAGED = 'This DXF is damaged: it breaks off or holds something that is no DXF.'
 
+/** Group codes with which an entity announces how many points, knots or the like follow (DXF reference). */
+const ANNOUNCED: Readonly<Record<string, readonly string[]>> = {
+  LWPOLYLINE: ['90'],
+  SPLINE: ['72', '73', '74'],
+  MESH: ['92', '93', '94', '95'],
+  HATCH: ['91', '93', '75', '78'],
+}
+
 /**
  * Whether a file is made of pairs of lines, a group code and its value, in which every x (10) has its y (20)
- * after it: the parser runs in circles where it has not.
+ * after it, and no entity announces more than the file can hold: the parser runs in circles where it has not.
  */
 function paired(text: string): boolean {
   const lines = text.split(/\r\n|\r|\n/)
-  let x = false
+  let x = false,
+    announced: readonly string[] = []
   for (let i = 0; i + 1 < lines.length; i += 2) {
     const code = lines[i]!.trim()
+    const value = lines[i + 1]!.trim()
     if (!/^-?\d{1,4}$/.test(code) || (x && code !== '20')) return false
+    if (announced.includes(code) && !(Number(value) <= lines.length)) return false
     x = code === '10'
-    if (code === '0' && lines[i + 1]!.trim() === 'EOF') return true
+    if (code === '0') announced = ANNOUNCED[value] ?? []
+    if (code === '0' && value === 'EOF') return true
   }
   return false
 }
@@ -104,6 +117,8 @@ export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
       notes.add("The outermost loop was taken as the sheet's edge.")
     }
   }
+  checkShapes(cut.length)
+  new Crossings().among(cut)
   for (const ring of cut) {
     const covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
     if (Math.abs(covered - Math.abs(signedArea(ring))) > 0.002 * covered + 0.01)
@@ -135,10 +150,7 @@ function collect(
       continue
     }
     points += trace.points.length / 2
-    if (points > LIMITS.points)
-      throw new RangeError(
-        `The file has more than ${LIMITS.points.toLocaleString('en')} points; simplify its curves and try again.`,
-      )
+    checkPoints(points)
     if (!trace.points.every(Number.isFinite))
       throw new RangeError(`A ${entity.type} has a coordinate that is not a number.`)
     const list = byLayer.get(layer)

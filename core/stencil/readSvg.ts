@@ -20,6 +20,7 @@ import { ROOT_STYLE, styleOf, type Style } from './svg/style'
 import { parseTransform } from './svg/transform'
 import { parseTree, type Element } from './svg/tree'
 import { assembleSheet, LIMITS } from './assemble'
+import { checkPoints, checkShapes, Crossings } from './bounds'
 import type { SheetGeometry } from './types'
 
 /** How a file is read: the real size of one of its units, and whether sizes go unchecked. */
@@ -39,6 +40,8 @@ interface Walk {
   parts: Polygon[]
   edge: Ring | null
   points: number
+  shapes: number
+  crossings: Crossings
   notes: Set<string>
   ids: Map<string, Element>
   elements: number
@@ -80,9 +83,19 @@ const SKIPPED = new Set([
 export function readSvg(text: string, options: ReadOptions = {}): SheetRead {
   const root = parseTree(text)
   const page = pageOf(root, options.mmPerUnit)
-  const walk: Walk = { parts: [], edge: null, points: 0, notes: new Set(), ids: new Map(), elements: 0 }
+  const walk: Walk = {
+    parts: [],
+    edge: null,
+    points: 0,
+    shapes: 0,
+    crossings: new Crossings(),
+    notes: new Set(),
+    ids: new Map(),
+    elements: 0,
+  }
   indexIds(root, walk.ids, 0)
   visitChildren(root, page.toMm, styleOf(root, ROOT_STYLE), walk, 0)
+  walk.crossings.among(walk.parts.flatMap(p => [p.outer, ...p.holes]))
   return {
     sheet: assembleSheet(union(walk.parts), walk.edge ?? page.outline, options.loose),
     notes: [...walk.notes],
@@ -194,12 +207,10 @@ function visitShape(element: Element, toMm: Affine, style: Style, walk: Walk): v
   const stretch = stretchOf(toMm)
   if (!Number.isFinite(stretch) || stretch === 0) return
   const rings: Ring[] = []
+  checkShapes(++walk.shapes)
   for (const run of shapeRuns(element.name, element.attrs, stretch)) {
     walk.points += run.points.length / 2
-    if (walk.points > LIMITS.points)
-      throw new RangeError(
-        `The file has more than ${LIMITS.points.toLocaleString('en')} points; simplify its curves and try again.`,
-      )
+    checkPoints(walk.points)
     const ring = ringFromRun(run.points)
     if (!ring) continue
     const mm = mapRing(toMm, ring)
@@ -212,6 +223,7 @@ function visitShape(element: Element, toMm: Affine, style: Style, walk: Walk): v
   if (element.attrs.id === 'sheet') walk.edge = rings[0]!
   // One fill rule a shape: the rings of one path decide together what is inside.
   else {
+    walk.crossings.among(rings)
     noteOddRings(rings, walk)
     walk.parts.push(...regionOf(rings, style.rule))
   }

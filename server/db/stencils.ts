@@ -1,11 +1,4 @@
-import type {
-  AnalysisSummary,
-  MaterialId,
-  OpeningGroup,
-  SheetGeometry,
-  StencilKind,
-} from '../../core/stencil'
-import { sheetJson } from '../../core/formats'
+import type { AnalysisSummary, MaterialId, OpeningGroup, StencilKind } from '../../core/stencil'
 import type { Db } from './open'
 
 /** What the owner of a sheet can say of it. */
@@ -31,6 +24,13 @@ export interface StencilMeta extends StencilNotes {
   height: number
   analysis: AnalysisSummary | null
   mendedFrom: string | null
+}
+
+/** A sheet's shape as it is kept: as JSON text, with its size in mm. */
+export interface ShapeKept {
+  readonly geometry: string
+  readonly width: number
+  readonly height: number
 }
 
 interface Row {
@@ -63,6 +63,15 @@ const meta = ({ cleaned_on, mended_from, ...row }: Row): StencilMeta => ({
   mendedFrom: mended_from,
 })
 
+/** A sheet in a list; nothing where it is damaged. */
+function readable(row: Row): StencilMeta[] {
+  try {
+    return [meta(row)]
+  } catch {
+    return []
+  }
+}
+
 const columnsOf = ({ tags, zones, groups, ...rest }: StencilNotes) => ({
   ...rest,
   tags: JSON.stringify(tags),
@@ -84,6 +93,7 @@ const statements = (db: Db) => ({
     db.prepare(`UPDATE stencils SET name = @name, kind = @kind, tags = @tags, zones = @zones, heading = @heading, copies = @copies, notes = @notes, material = @material,
     cleaned_on = @cleanedOn, groups = @groups WHERE id = @id`),
 
+  measured: db.prepare('UPDATE stencils SET analysis = @analysis WHERE id = @id'),
   stamps: db.prepare<[], { id: string; stamp: string }>(
     `SELECT id, kind || ' ' || copies || ' ' || coalesce(heading, '-') || ' ' || groups AS stamp FROM stencils`,
   ),
@@ -91,21 +101,14 @@ const statements = (db: Db) => ({
 
 /** Sheets of the drawer. */
 export function stencilsIn(db: Db) {
-  const { list, one, shape, insert, change, stamps } = statements(db)
+  const { list, one, shape, insert, change, measured, stamps } = statements(db)
   const find = (id: string): StencilMeta | null => {
     const row = one.get(id)
     return row ? meta(row) : null
   }
   return {
     /** Every sheet; one that is damaged where it is kept is passed over. */
-    all: (): StencilMeta[] =>
-      list.all().flatMap(row => {
-        try {
-          return meta(row)
-        } catch {
-          return []
-        }
-      }),
+    all: (): StencilMeta[] => list.all().flatMap(readable),
     /** What is noted of each sheet that pictures depend on, as text. */
     stamps: (): Map<string, string> => new Map(stamps.all().map(({ id, stamp }) => [id, stamp])),
     find,
@@ -113,7 +116,7 @@ export function stencilsIn(db: Db) {
     /** Takes in a sheet; `source` is the text of the file that it came from. */
     create(
       id: string,
-      sheet: SheetGeometry,
+      { geometry, width, height }: ShapeKept,
       about: StencilNotes & Pick<StencilMeta, 'analysis' | 'mendedFrom'>,
       source: string,
       at: string,
@@ -122,16 +125,19 @@ export function stencilsIn(db: Db) {
       insert.run({
         id,
         ...columnsOf(notes),
-        width: sheet.width,
-        height: sheet.height,
+        width,
+        height,
         analysis: analysis && JSON.stringify(analysis),
         mendedFrom,
         source,
-        geometry: JSON.stringify(sheetJson(sheet)),
+        geometry,
         at,
       })
       return find(id)!
     },
+    /** Keeps the measures of a sheet; null when it cannot be measured. */
+    measured: (id: string, analysis: AnalysisSummary | null): void =>
+      void measured.run({ id, analysis: analysis && JSON.stringify(analysis) }),
     /** Changes some of what is noted of a sheet, and leaves the rest; null when there is no such sheet. */
     change: db.transaction((id: string, notes: Partial<StencilNotes>): StencilMeta | null => {
       const before = find(id)

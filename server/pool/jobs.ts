@@ -1,5 +1,5 @@
 import { cut, type CutReport } from '../../core/cutter'
-import { lookSvg, sheetDxf, sheetFromJson, sheetSvg } from '../../core/formats'
+import { lookSvg, sheetDxf, sheetFromJson, sheetJson, sheetSvg } from '../../core/formats'
 import { lookSeconds, parseLook, type ParsedLook } from '../../core/look'
 import type { Memo } from '../../core/memo'
 import {
@@ -8,9 +8,9 @@ import {
   readSheetFile,
   summaryOf,
   type AnalysisSummary,
-  type FileRead,
   type SheetGeometry,
 } from '../../core/stencil'
+import type { ShapeKept } from '../db/stencils'
 import { readBackup, writeBackup } from './backup'
 import { CARD_PX, lookPng } from './pictures'
 import { sheetPdf } from './sheetPdf'
@@ -29,10 +29,10 @@ export interface Card {
   readonly seconds: number
 }
 
-/** A file as it was read, and the measures of its sheet when they were asked for. */
-export interface SheetRead {
-  readonly read: FileRead
-  readonly measures: AnalysisSummary | null
+/** A sheet as it was read from a file: its shape as JSON text, and what there is to ask or to say. */
+export interface SheetTaken extends ShapeKept {
+  readonly notes: readonly string[]
+  readonly ask: string | null
 }
 
 const drawn = async (sheet: SheetGeometry, name: string, as: DrawnAs): Promise<string | Uint8Array> => {
@@ -78,19 +78,15 @@ export const jobs = {
   readLook({ text, within }: { text: string; within: 'look' | null }): LookRead {
     return lookRead(JSON.parse(text), within)
   },
-  /** A sheet from the text of a file; with `mostMeasured`, sheets of up to so many openings are measured. */
-  readSheet({
-    file,
-    widthMm,
-    mostMeasured,
-  }: {
-    file: string
-    widthMm: number | undefined
-    mostMeasured: number
-  }): SheetRead {
-    const read = readSheetFile(file, widthMm)
-    const measured = read.ask === null && read.sheet.openings.length <= mostMeasured
-    return { read, measures: measured ? summaryOf(analyse(read.sheet)) : null }
+  /** A sheet from the text of a file, with its real width when the file gives none. */
+  readSheet({ file, widthMm }: { file: string; widthMm: number | undefined }): SheetTaken {
+    const { sheet, notes, ask } = readSheetFile(file, widthMm)
+    const { width, height } = sheet
+    return { geometry: JSON.stringify(sheetJson(sheet)), width, height, notes, ask }
+  },
+  /** The measures of a sheet, from its shape as JSON text. */
+  measureSheet(geometry: string): AnalysisSummary {
+    return summaryOf(analyse(shapeOf(geometry)))
   },
   /** A sheet as a cut file (SVG, DXF) or as a 1:1 print (PDF). */
   drawSheet({ geometry, name, as }: SheetToDraw & { as: DrawnAs }): Promise<string | Uint8Array> {

@@ -1,5 +1,5 @@
 import { encode } from 'fast-png'
-import type { Look, World } from '../../core/look'
+import { checkWork, type Look, type World } from '../../core/look'
 import { BareSkinCache, finishedPicture, printSteps } from '../../core/raster'
 
 /** Bare skins that a thread keeps, bytes: a gallery's heads come to about 7 MB each. */
@@ -11,7 +11,7 @@ export const CARD_PX = 1.5
 
 const bares = new BareSkinCache(MOST_BYTES)
 
-/** A look painted on its canvas as PNG bytes. Throws RangeError when the picture would be too large. */
+/** A look painted on its canvas as PNG bytes. Throws RangeError with a sentence when it would be too large, or too much. */
 export function lookPng(look: Look, world: World, pxPerMm: number): Uint8Array {
   const { minX, minY, maxX, maxY } = world.ground.box
   const pixels = (maxX - minX) * (maxY - minY) * pxPerMm * pxPerMm
@@ -19,6 +19,7 @@ export function lookPng(look: Look, world: World, pxPerMm: number): Uint8Array {
     const most = Math.floor(10 * pxPerMm * Math.sqrt(MOST_PIXELS / pixels)) / 10
     throw new RangeError(`At ${pxPerMm} px/mm this picture is too large; it can have ${most} px/mm at most.`)
   }
+  checkWork(look.steps, world)
   const { head, grain } = bares.of(look, world.ground, pxPerMm)
   const paint = printSteps(head, look.steps, world, grain)
   return encode({

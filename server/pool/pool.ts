@@ -12,6 +12,7 @@ const DEADLINE_MS: Readonly<Record<keyof Jobs, number>> = {
   lookSvg: 30_000,
   readLook: 5_000,
   readSheet: 10_000,
+  measureSheet: 20_000,
   drawSheet: 20_000,
   cut: 20_000,
   ladder: 20_000,

@@ -7,6 +7,7 @@ export const {
   lookSvg,
   readLook,
   readSheet,
+  measureSheet,
   drawSheet,
   cut,
   ladder,

@@ -321,12 +321,12 @@ describe('an outline on skin that falls away', () => {
       ])
     const print = [{ outer: ringOf(circle(20)), holes: [] }]
     for (const away of [1, 3]) {
-      const line = onSurfaceAway(circle(20 + away), print, away, surface)
+      const line = onSurfaceAway(print, away, surface)(circle(20 + away))
       const along = line[0]!
       const across = line[60]!
       expect(along[0] - 20).toBeCloseTo(away / Math.sqrt(1 + m * m), 2)
       expect(across[1] - 20).toBeCloseTo(away, 2)
-      const inner = onSurfaceAway(circle(20 - away), print, -away, surface)
+      const inner = onSurfaceAway(print, -away, surface)(circle(20 - away))
       expect(20 - inner[0]![0]).toBeCloseTo(away / Math.sqrt(1 + m * m), 2)
     }
   })

@@ -77,11 +77,16 @@ async function read(entry: Entry): Promise<void> {
   entry.read = markRaw(result.read)
   entry.asked = entry.asked ?? result.read.ask
   entry.problem = ''
-  entry.analysis = markRaw(
-    await worker.analyse(result.read.sheet, 1, (words, done) => {
-      entry.progress = `${words}, ${Math.round(100 * done)} %`
-    }),
-  )
+  try {
+    entry.analysis = markRaw(
+      await worker.analyse(result.read.sheet, 1, (words, done) => {
+        entry.progress = `${words}, ${Math.round(100 * done)} %`
+      }),
+    )
+  } catch (error) {
+    // It can be kept and used without its measures.
+    entry.problem = sentencesOf(error).join(' ')
+  }
   entry.state = 'ready'
 }
 
@@ -99,8 +104,8 @@ async function add(entry: Entry): Promise<void> {
       body: {
         file: entry.text,
         widthMm: entry.width ?? undefined,
-        about: { name: entry.name, kind: entry.kind, groups: entry.analysis!.groups },
-        analysis: summaryOf(toRaw(entry.analysis!)),
+        about: { name: entry.name, kind: entry.kind, groups: entry.analysis?.groups ?? [] },
+        analysis: entry.analysis ? summaryOf(toRaw(entry.analysis)) : undefined,
       },
     })
     entry.state = 'done'

@@ -32,10 +32,14 @@ useHead({ title: () => (about.value ? `${about.value.name}, Janusform` : 'Sheet'
 
 const measure = newestOnly(async () => {
   if (!sheet.value || !(below.value > 0)) return
-  analysis.value = await worker.analyse(toRaw(sheet.value), Math.min(20, below.value), (words, done) => {
-    progress.value = `${words}, ${Math.round(100 * done)} %`
-  })
-  progress.value = ''
+  try {
+    analysis.value = await worker.analyse(toRaw(sheet.value), Math.min(20, below.value), (words, done) => {
+      progress.value = `${words}, ${Math.round(100 * done)} %`
+    })
+    progress.value = ''
+  } catch (error) {
+    progress.value = sentencesOf(error).join(' ')
+  }
 })
 onMounted(async () => {
   measure()

@@ -1,4 +1,5 @@
-import { signedArea } from '../../geometry'
+import { signedArea, simplified, type Polygon, type Ring } from '../../geometry'
+import { measuringBudget } from '../bounds'
 import type { SheetGeometry } from '../types'
 import { edgesOf } from './edges'
 import { proposedGroups, type OpeningGroup } from './groups'
@@ -43,20 +44,40 @@ export interface AnalysisSummary {
 /** Bridges up to this width are listed, mm. */
 export const LISTED_MM = 2.5
 
+/** A ring of more points than this, or a sheet of more, is measured with fewer of them. */
+const MANY = { ring: 3000, sheet: 40_000 } as const
+/** How far a ring with fewer points leaves the one that was drawn, mm: less than measures are told to. */
+const OFF_MM = 0.004
+
+/** The sheet as it is measured: the same, or with fewer points where it has far more than its shape needs. */
+export function measurable(sheet: SheetGeometry): SheetGeometry {
+  const rings = sheet.openings.flatMap(o => [o.outer, ...o.holes])
+  const points = rings.reduce((n, r) => n + r.length / 2, 0)
+  if (points <= MANY.sheet && rings.every(r => r.length / 2 <= MANY.ring)) return sheet
+  const light = (ring: Ring): Ring => {
+    const lighter = simplified(ring, OFF_MM)
+    return lighter.length >= 6 ? lighter : ring
+  }
+  const openings = sheet.openings.map((o): Polygon => ({ outer: light(o.outer), holes: o.holes.map(light) }))
+  return { ...sheet, openings }
+}
+
 /**
- * Analyses a sheet whole.
+ * Analyses a sheet whole. Throws RangeError with a sentence when its outlines are too fine to be measured.
  * @param below list the bridges narrower than this, mm
  * @param onProgress called with what is being done and the share done, 0 to 1
  */
 export function analyse(
-  sheet: SheetGeometry,
+  drawn: SheetGeometry,
   below = LISTED_MM,
   onProgress: (words: string, done: number) => void = () => {},
 ): Analysis {
   onProgress('measuring bridges', 0)
+  const sheet = measurable(drawn)
+  const budget = measuringBudget()
   const edges = edgesOf(sheet)
   let reach = below,
-    found = necksOf(edges, reach, done => onProgress('measuring bridges', 0.5 * done))
+    found = necksOf(edges, reach, done => onProgress('measuring bridges', 0.5 * done), null, budget)
   // A sheet with wide bridges only is searched farther, until one turns up or the sheet ends.
   while (
     found.bridges.length === 0 &&
@@ -64,13 +85,13 @@ export function analyse(
     reach < Math.hypot(sheet.width, sheet.height)
   ) {
     reach *= 3
-    found = necksOf(edges, reach)
+    found = necksOf(edges, reach, () => {}, null, budget)
   }
   onProgress('measuring slots', 0.5)
-  const slots = slotsOf(sheet, edges, found.necks, reach)
+  const slots = slotsOf(sheet, edges, found.necks, reach, budget)
   const slot = slots.reduce((a, s) => (s.width < a.width ? s : a))
   onProgress('looking for symmetry', 0.65)
-  const symmetry = symmetryOf(sheet.openings)
+  const symmetry = symmetryOf(sheet.openings, budget)
   onProgress('looking for a lattice', 0.9)
   const open = openArea(sheet.openings)
   return {
@@ -81,8 +102,8 @@ export function analyse(
     bridges: found.bridges.filter(b => b.width < below),
     slot,
     slots,
-    islands: islandsOf(sheet),
-    margin: edgeMargin(sheet),
+    islands: islandsOf(sheet, budget),
+    margin: edgeMargin(sheet, budget),
     symmetry,
     lattice: latticeOf(sheet.openings),
     groups: proposedGroups(sheet.openings),

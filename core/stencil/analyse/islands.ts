@@ -10,6 +10,7 @@ import {
   type Polygon,
   type Ring,
 } from '../../geometry'
+import { measuringBudget, type Budget } from '../bounds'
 import type { SheetGeometry } from '../types'
 
 /** A solid piece that hangs on nothing: it falls out when the sheet is cut. */
@@ -30,14 +31,20 @@ const NOTHING = 0.02
  * The loose pieces of a sheet, largest first: what the holes of openings enclose, and what openings enclose
  * that touch in corners only.
  */
-export function islandsOf({ openings }: Pick<SheetGeometry, 'openings'>): Island[] {
-  return [...enclosedByOne(openings), ...enclosedByTouching(openings)].sort((a, b) => b.area - a.area)
+export function islandsOf(
+  { openings }: Pick<SheetGeometry, 'openings'>,
+  budget: Budget = measuringBudget(),
+): Island[] {
+  return [...enclosedByOne(openings, budget), ...enclosedByTouching(openings, budget)].sort(
+    (a, b) => b.area - a.area,
+  )
 }
 
 /** What the holes of openings enclose, less the openings inside them. */
-function enclosedByOne(openings: readonly Polygon[]): Island[] {
+function enclosedByOne(openings: readonly Polygon[], budget: Budget): Island[] {
   return openings.flatMap((opening, i) =>
     opening.holes.map(ring => {
+      budget.spend((openings.length * ring.length) / 32)
       const inside = openings.filter(
         (other, k) => k !== i && ringHolds(ring, other.outer[0]!, other.outer[1]!),
       )
@@ -56,7 +63,10 @@ function enclosedByOne(openings: readonly Polygon[]): Island[] {
 }
 
 /** Points in which two openings touch, with the numbers of both. */
-function touchesOf(openings: readonly Polygon[]): { at: Point; pair: readonly [number, number] }[] {
+function touchesOf(
+  openings: readonly Polygon[],
+  budget: Budget,
+): { at: Point; pair: readonly [number, number] }[] {
   if (openings.length < 2) return []
   const boxes = openings.map(o => boxOf(o.outer))
   const index = new Flatbush(openings.length)
@@ -78,6 +88,7 @@ function touchesOf(openings: readonly Polygon[]): { at: Point; pair: readonly [n
           y > boxes[k]!.maxY + NOTHING
         )
           continue
+        budget.spend(openings[k]!.outer.length / 16)
         if (
           nearEdge(openings[k]!.outer, x, y) &&
           !found.some(f => Math.hypot(f.at[0] - x, f.at[1] - y) < 2 * NOTHING)
@@ -107,8 +118,8 @@ function nearEdge(ring: Ring, x: number, y: number): boolean {
  * What openings that touch in corners enclose together: grown by next to nothing they are one opening, whose
  * holes fall out.
  */
-function enclosedByTouching(openings: readonly Polygon[]): Island[] {
-  const touches = touchesOf(openings)
+function enclosedByTouching(openings: readonly Polygon[], budget: Budget): Island[] {
+  const touches = touchesOf(openings, budget)
   if (touches.length === 0) return []
   const touching = [...new Set(touches.flatMap(t => t.pair))]
   // Where a single one encloses something already, that is told of it.

@@ -1,4 +1,5 @@
 import type { Point } from '../../geometry'
+import { measuringBudget, type Budget } from '../bounds'
 import { distanceTo, nearestOf, type Edges } from './edges'
 
 /** A narrow place: its width and the two points between which it was measured, mm. */
@@ -24,12 +25,14 @@ export interface Necks {
  * there the points slide on to the tip.
  * @param onProgress called with the share done, 0 to 1
  * @param only looks at the edges of one opening alone
+ * @param budget what may be spent on it; throws RangeError with a sentence when it is too little
  */
 export function necksOf(
   e: Edges,
   reach: number,
   onProgress: (done: number) => void = () => {},
   only: number | null = null,
+  budget: Budget = measuringBudget(),
 ): Necks {
   const bridges: Neck[] = []
   const necks: Neck[] = []
@@ -46,6 +49,7 @@ export function necksOf(
       Math.max(e.y0[i]!, e.y1[i]!) + reach,
       k => k > i && k < last,
     )
+    budget.spend(found.length + 1)
     for (const j of found) {
       if (e.before[i] === j || e.after[i] === j) continue
       nearestOf(e, i, j, near)
@@ -55,8 +59,12 @@ export function necksOf(
       const py = near[1]!
       const qx = near[2]!
       const qy = near[3]!
-      if (e.ring[i] === e.ring[j] && wiggle(e, i, j, near)) continue
+      if (e.ring[i] === e.ring[j]) {
+        budget.spend(SAME_RING)
+        if (wiggle(e, i, j, near)) continue
+      }
       if (slides(e, i, px, py, qx, qy, width) || slides(e, j, qx, qy, px, py, width)) continue
+      budget.spend(CROSSED)
       const into = side(e, i, px, py, qx - px, qy - py)
       if (into !== side(e, j, qx, qy, px - qx, py - qy) || into === 0) continue
       const key = [px + qx, py + qy, width].map(v => Math.round(v * 200)).join()
@@ -68,6 +76,11 @@ export function necksOf(
   }
   return { bridges: thinned(bridges), necks: thinned(necks) }
 }
+
+/** Two pieces of one ring cost so much more than two of different ones: most of those lie too far apart. */
+const SAME_RING = 4
+/** Looking whether anything crosses a way costs as much as comparing so many pairs. */
+const CROSSED = 3
 
 /** Narrowest first, and along edges that run beside each other one in every few mm only. */
 function thinned(list: Neck[]): Neck[] {
@@ -89,8 +102,8 @@ function thinned(list: Neck[]): Neck[] {
  * of the edge.
  */
 function wiggle(e: Edges, i: number, j: number, near: Float64Array): boolean {
-  const a = e.along[i]! + Math.hypot(near[0]! - e.x0[i]!, near[1]! - e.y0[i]!)
-  const b = e.along[j]! + Math.hypot(near[2]! - e.x0[j]!, near[3]! - e.y0[j]!)
+  const a = e.along[i]! + Math.sqrt(apart2(near[0]!, near[1]!, e.x0[i]!, e.y0[i]!))
+  const b = e.along[j]! + Math.sqrt(apart2(near[2]!, near[3]!, e.x0[j]!, e.y0[j]!))
   const way = Math.min(Math.abs(a - b), e.whole[i]! - Math.abs(a - b))
   return way < 0.4 || way < 1.5 * near[4]!
 }
@@ -98,13 +111,17 @@ function wiggle(e: Edges, i: number, j: number, near: Float64Array): boolean {
 /** Whether the point p on piece k comes nearer to q on a neighbouring piece of its ring. */
 function slides(e: Edges, k: number, px: number, py: number, qx: number, qy: number, width: number): boolean {
   const least = width * (1 - 1e-6) - 1e-7
-  const atStart = Math.hypot(px - e.x0[k]!, py - e.y0[k]!) < 1e-6
-  const atEnd = Math.hypot(px - e.x1[k]!, py - e.y1[k]!) < 1e-6
+  const atStart = apart2(px, py, e.x0[k]!, e.y0[k]!) < 1e-12
+  const atEnd = apart2(px, py, e.x1[k]!, e.y1[k]!) < 1e-12
   return (
     (atStart && distanceTo(e, e.before[k]!, qx, qy) < least) ||
     (atEnd && distanceTo(e, e.after[k]!, qx, qy) < least)
   )
 }
+
+/** Square of the distance between two points. */
+const apart2 = (ax: number, ay: number, bx: number, by: number): number =>
+  (ax - bx) * (ax - bx) + (ay - by) * (ay - by)
 
 /** Whether a direction from p leads into the opening (1), into the material (-1), or along the edge (0). */
 function side(e: Edges, k: number, px: number, py: number, dx: number, dy: number): number {

@@ -14,6 +14,7 @@ import {
   type Point,
   type Polygon,
 } from '../../geometry'
+import { measuringBudget, type Budget } from '../bounds'
 
 /**
  * A mirror axis through the sheet's balance point, by its angle from upright (degrees, 0 = upright), with how
@@ -48,7 +49,7 @@ interface Item {
  * Mirror axes and turns by intersection over union of the openings with their image.
  * Candidates are found from the openings' middles alone, and only the good ones are measured exactly.
  */
-export function symmetryOf(openings: readonly Polygon[]): Symmetry {
+export function symmetryOf(openings: readonly Polygon[], budget: Budget = measuringBudget()): Symmetry {
   const items: Item[] = openings.map(shape => ({ c: centroidOf([shape]), area: polygonArea(shape), shape }))
   const centre = centroidOf(openings)
   const index = new Flatbush(Math.max(1, items.length))
@@ -59,7 +60,7 @@ export function symmetryOf(openings: readonly Polygon[]): Symmetry {
     compose(translation(...centre), compose(m, translation(-centre[0], -centre[1])))
   // A mirror axis at angle a from upright: turn it upright, flip x, turn back.
   const mirror = (a: number) => about(compose(rotation(a), compose(scaling(-1, 1), rotation(-a))))
-  const score = (map: Affine) => iouUnder(items, index, map)
+  const score = (map: Affine) => iouUnder(items, index, map, budget)
 
   const fair = candidateAngles(items, centre, openings)
     .map(angle => ({ angle, iou: score(mirror(angle)) }))
@@ -143,7 +144,7 @@ function grouped<T>(list: readonly T[], same: (a: T, b: T) => boolean): T[][] {
  * Intersection over union of the openings with their image, opening by opening; gives up early when it cannot
  * be good.
  */
-function iouUnder(items: readonly Item[], index: Flatbush, map: Affine): number {
+function iouUnder(items: readonly Item[], index: Flatbush, map: Affine, budget: Budget): number {
   const total = items.reduce((a, i) => a + i.area, 0)
   const pairs: [Item, Item][] = []
   let lost = 0
@@ -162,6 +163,8 @@ function iouUnder(items: readonly Item[], index: Flatbush, map: Affine): number 
   }
   let common = 0
   for (const [item, other] of pairs) {
+    // Clipping a point costs as much as comparing some twenty pairs.
+    budget.spend(10 * (item.shape.outer.length + other.shape.outer.length))
     common += intersection([mapPolygon(item.shape, ring => mapRing(map, ring))], [other.shape]).reduce(
       (a, p) => a + polygonArea(p),
       0,

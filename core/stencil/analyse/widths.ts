@@ -5,6 +5,7 @@ import polylabel from 'polylabel'
 import { boxOf, pointsOf, shareAlong, type Point, type Polygon, type Ring } from '../../geometry'
 import type { SheetGeometry } from '../types'
 import type { Edges } from './edges'
+import { measuringBudget, type Budget } from '../bounds'
 import { necksOf, type Neck } from './necks'
 
 /** The largest disc that fits into an opening: twice its radius is how wide the opening gets. */
@@ -31,7 +32,13 @@ export interface Slot {
  * @param necks the necks found so far, all that are narrower than `reach` mm; wider openings are looked at
  *   once more
  */
-export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck[], reach: number): Slot[] {
+export function slotsOf(
+  sheet: SheetGeometry,
+  edges: Edges,
+  necks: readonly Neck[],
+  reach: number,
+  budget: Budget = measuringBudget(),
+): Slot[] {
   const tightest = new Map<number, Neck>()
   for (const neck of necks) {
     const opening = neck.openings[0]
@@ -40,7 +47,8 @@ export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck
   }
   return sheet.openings.map((opening, i) => {
     const { at, width } = widestDisc(opening)
-    const neck = tightest.get(i) ?? (width > reach ? necksOf(edges, width, () => {}, i).necks[0] : undefined)
+    const neck =
+      tightest.get(i) ?? (width > reach ? necksOf(edges, width, () => {}, i, budget).necks[0] : undefined)
     if (neck && neck.width < width) return { opening: i, width: neck.width, from: neck.from, to: neck.to }
     return { opening: i, width, from: [at[0] - width / 2, at[1]], to: [at[0] + width / 2, at[1]] }
   })
@@ -50,11 +58,15 @@ export function slotsOf(sheet: SheetGeometry, edges: Edges, necks: readonly Neck
  * Distance from the sheet's edge to the nearest opening, mm, with the opening: from each corner of either to
  * the edges of the other.
  */
-export function edgeMargin(sheet: SheetGeometry): { width: number; opening: number } {
+export function edgeMargin(
+  sheet: SheetGeometry,
+  budget: Budget = measuringBudget(),
+): { width: number; opening: number } {
   let width = Infinity,
     opening = -1
   const { outline } = sheet
   sheet.openings.forEach((o, n) => {
+    budget.spend((o.outer.length * outline.length) / 32)
     for (let i = 0; i < o.outer.length; i += 2) {
       const d = distanceToRing(outline, o.outer[i]!, o.outer[i + 1]!)
       if (d < width) {

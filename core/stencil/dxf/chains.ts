@@ -48,8 +48,44 @@ class Ends {
   }
 }
 
+/** Ends this much nearer than the reach are one point, written with fewer digits. */
+const SAME = 0.01
+
+/** Grows chains from pieces: each goes on as long as another piece begins where it ends. */
+function grown(pieces: readonly Run[], goesOn: (gap: number, far: number) => boolean, reach: number) {
+  const ends = new Ends(pieces)
+  const done = new Uint8Array(pieces.length)
+  let widest = 0
+  const chains: Run[] = []
+  for (let start = pieces.length - 1; start >= 0; start--) {
+    if (done[start]) continue
+    done[start] = 1
+    const chain = [...ends.use(start)]
+    for (;;) {
+      const next = ends.nearest(chain.at(-2)!, chain.at(-1)!, reach)
+      if (!next || !goesOn(gapOf(chain), next.far)) break
+      done[next.piece] = 1
+      widest = Math.max(widest, next.far)
+      const run = ends.use(next.piece)
+      const onward = next.turned ? reversed(run) : run
+      for (let i = next.far < 1e-9 ? 2 : 0; i < onward.length; i++) chain.push(onward[i]!)
+    }
+    chains.push(chain)
+  }
+  return { chains, widest }
+}
+
+/** How far the ends of a chain stand apart; infinite while it has too few points to enclose anything. */
+const gapOf = (chain: Run): number =>
+  chain.length < 6 ? Infinity : Math.hypot(chain.at(-2)! - chain[0]!, chain.at(-1)! - chain[1]!)
+
+/** Whether a piece leads anywhere: one whose points are all the same is none. */
+const leads = (points: Run): boolean =>
+  points.length >= 4 && points.some((v, i) => Math.abs(v - points[i % 2]!) > 1e-9)
+
 /**
- * Joins open pieces end to end into loops.
+ * Joins open pieces end to end into loops. Ends that are the same point are joined first, so that a drawing of
+ * pieces shorter than the reach keeps them all; only what is open then is joined, or closed, across a gap.
  * @param reach how far ends may stand apart, mm
  * @returns closed loops, and the gap of the worst chain that did not close (null when all did)
  */
@@ -57,30 +93,22 @@ export function chained(
   pieces: readonly Trace[],
   reach: number,
 ): { loops: number[][]; open: number | null; widest: number } {
-  const runs = pieces.filter(p => p.points.length >= 4).map(p => p.points)
-  const ends = new Ends(runs)
-  const done = new Uint8Array(runs.length)
-  const loops: number[][] = []
+  const same = SAME * reach
+  const exact = grown(pieces.map(p => p.points).filter(leads), gap => gap > same, same)
+  const loops = exact.chains.filter(c => gapOf(c) <= same)
+  const wide = grown(
+    exact.chains.filter(c => gapOf(c) > same),
+    // A chain is closed across a gap only where no other piece stands nearer.
+    (gap, far) => gap > reach || far < gap,
+    reach,
+  )
   let open: number | null = null,
-    widest = 0
-  for (let start = runs.length - 1; start >= 0; start--) {
-    if (done[start]) continue
-    done[start] = 1
-    const chain = [...ends.use(start)]
-    const gap = () => Math.hypot(chain.at(-2)! - chain[0]!, chain.at(-1)! - chain[1]!)
-    while (gap() > reach || chain.length < 6) {
-      const next = ends.nearest(chain.at(-2)!, chain.at(-1)!, reach)
-      if (!next) break
-      done[next.piece] = 1
-      widest = Math.max(widest, next.far)
-      const run = ends.use(next.piece)
-      const onward = next.turned ? reversed(run) : run
-      for (let i = next.far < 1e-9 ? 2 : 0; i < onward.length; i++) chain.push(onward[i]!)
-    }
-    const last = gap()
-    if (last > reach || chain.length < 6) open = Math.max(open ?? 0, last)
+    { widest } = wide
+  for (const chain of wide.chains) {
+    const gap = Math.hypot(chain.at(-2)! - chain[0]!, chain.at(-1)! - chain[1]!)
+    if (gap > reach || chain.length < 6) open = Math.max(open ?? 0, gap)
     else {
-      widest = Math.max(widest, last)
+      widest = Math.max(widest, gap)
       loops.push(chain)
     }
   }

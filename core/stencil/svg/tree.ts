@@ -1,4 +1,5 @@
 import { SaxesParser } from 'saxes'
+import { LIMITS } from '../assemble'
 
 /** An SVG element: its local name, attributes and children; text is dropped. */
 export interface Element {
@@ -9,6 +10,16 @@ export interface Element {
 
 /** The largest file that is read, bytes. */
 const MAX_BYTES = 8 * 1024 * 1024
+
+/** How deep elements may stand in one another. */
+const MOST_DEEP = 200
+/** Letters of the longest value that is read, other than of a path or of points. */
+const MOST_LETTERS = 4000
+const LONG = new Set(['d', 'points'])
+/** Values that decide what is cut: none of them may be passed over. */
+const READ = new Set(
+  'transform style width height viewBox x y x1 y1 x2 y2 cx cy r rx ry fill stroke id'.split(' '),
+)
 
 const local = (name: string) => name.slice(name.indexOf(':') + 1)
 
@@ -29,9 +40,24 @@ export function parseTree(text: string): Element {
   parser.on('error', error => {
     failure ??= error
   })
+  let elements = 0
   parser.on('opentag', tag => {
+    // Said before the rest is read: a file of a million open groups would be read for a minute.
+    if (stack.length > MOST_DEEP)
+      throw new RangeError(`The SVG is nested more than ${MOST_DEEP} deep; ungroup it and try again.`)
+    if (++elements > LIMITS.elements)
+      throw new RangeError('The file has more elements than a sheet can need; simplify it, and try again.')
     const element: Element = { name: local(tag.name), attrs: {}, children: [] }
-    for (const [key, value] of Object.entries(tag.attributes)) element.attrs[local(key)] = String(value)
+    for (const [key, value] of Object.entries(tag.attributes)) {
+      const name = local(key)
+      const text = String(value)
+      // What programs note of their own may be long; nothing of it is read.
+      if (text.length <= MOST_LETTERS || LONG.has(name)) element.attrs[name] = text
+      else if (READ.has(name))
+        throw new RangeError(
+          `The value of "${name}" is ${text.length.toLocaleString('en')} letters long, and was not read.`,
+        )
+    }
     const parent = stack.at(-1)
     if (parent) parent.children.push(element)
     else root ??= element

@@ -9,8 +9,19 @@ const body = z.strictObject({
   mendedFrom: z.string().nullable().default(null),
 })
 
-/** Sheets of up to this many openings are measured here, whatever a page says of them. */
-const MOST_OPENINGS = 400
+/** The answer waits for the measures so long, ms; those of a fine sheet come after it. */
+const PATIENCE_MS = 1200
+
+/**
+ * Measures a sheet and keeps what was found: what a page said of it counts only until then. A sheet that
+ * cannot be measured is kept without.
+ */
+async function measure(id: string, geometry: string): Promise<void> {
+  const found = await usePool()
+    .run('measureSheet', geometry)
+    .catch(() => null)
+  useRepositories().stencils.measured(id, found)
+}
 
 /** Takes in a sheet from the text of an SVG or DXF file, with its real width when the file gives none. */
 export default defineEventHandler(async event => {
@@ -18,13 +29,14 @@ export default defineEventHandler(async event => {
   if (!sent.success) throw refusal(400, schemaSentences(sent.error))
   const { file, widthMm, about, analysis, mendedFrom } = sent.data
   const { stencils } = useRepositories()
-  const { read, measures } = await jobFor(event, 'readSheet', { file, widthMm, mostMeasured: MOST_OPENINGS })
-  if (read.ask !== null) throw refusal(422, read.ask)
+  const { notes, ask, ...shape } = await jobFor(event, 'readSheet', { file, widthMm })
+  if (ask !== null) throw refusal(422, ask)
   if (mendedFrom !== null && !stencils.find(mendedFrom))
     throw refusal(422, 'The sheet that this one was mended from is not in the drawer.')
-  const meta = stencils.create(
-    randomUUID(),
-    read.sheet,
+  const id = randomUUID()
+  stencils.create(
+    id,
+    shape,
     {
       tags: [],
       zones: [],
@@ -35,13 +47,13 @@ export default defineEventHandler(async event => {
       cleanedOn: null,
       groups: [],
       ...about,
-      // A page's own measures count only where the sheet is too large to measure here.
-      analysis: measures ?? analysis ?? null,
+      analysis: analysis ?? null,
       mendedFrom,
     },
     file,
     now(),
   )
+  await Promise.race([measure(id, shape.geometry), new Promise(done => setTimeout(done, PATIENCE_MS))])
   setResponseStatus(event, 201)
-  return { stencil: meta, notes: read.notes }
+  return { stencil: stencils.find(id)!, notes }
 })

@@ -19,8 +19,9 @@ function outlineSpines(
   const thick = widthAt(brush, value.press / 100)
   const thin = BRUSHES[brush].least
   const away = value.distance + thick / 2
+  const brought = onSurfaceAway(print, away, ground.surface)
   return offset(print, away).map(poly => {
-    const line = onSurfaceAway(evenly(poly.outer), print, away, ground.surface)
+    const line = brought(evenly(poly.outer))
     const swell = (i: number) => 0.62 + 0.38 * Math.sin(((2 * Math.PI * i) / line.length) * 2 + 1)
     return { points: line, closed: true, widths: line.map((_, i) => thin + (thick - thin) * swell(i)) }
   })
@@ -39,7 +40,7 @@ function halfOutlineSpine(
   { ground }: World,
 ): Spine {
   const grown = value.distance ? (offset([poly], value.distance)[0] ?? poly) : poly
-  const line = onSurfaceAway(evenly(grown.outer), [poly], value.distance, ground.surface)
+  const line = onSurfaceAway([poly], value.distance, ground.surface)(evenly(grown.outer))
   const middle = ringCentroid(poly.outer)
   const { anchor } = host
   const mirror =

@@ -18,21 +18,37 @@ interface LaidPass {
   readonly pass: Pass
   readonly sheet: PreparedSheet
   readonly laid: Laid
+  /** The rings of an opening as they lie, its own outline first. */
+  readonly rings: (opening: number) => readonly Ring[]
   readonly numbers: readonly number[]
   readonly spread: readonly number[]
 }
 
-function passPrint({ pass, sheet, laid, numbers, spread }: LaidPass, world: World): Print {
+function passPrint({ pass, sheet, laid, rings, numbers, spread }: LaidPass, world: World): Print {
   const film = passFilm(pass, world)
-  const openings = numbers.map(n => [sheet.openings[n]!.outer, ...sheet.openings[n]!.holes])
+  const openings = numbers.map(rings)
   return {
-    rings: openings.flat().map(laid.ring),
-    spread: openings.flatMap((rings, k) => rings.map(() => spread[k]!)),
+    rings: openings.flat(),
+    spread: openings.flatMap((own, k) => own.map(() => spread[k]!)),
     ...loadPrint(pass.load, sheet, numbers, laid, world),
     film,
     opacity: opacityOf(film),
     softness: 0.12,
     grain: pass.tool === 'dauber' ? 0.25 : 0.4,
+  }
+}
+
+/** The rings of a sheet's openings where it lies: each worked out once, however many passes go through it. */
+function ringsLaid(sheet: PreparedSheet, laid: Laid): LaidPass['rings'] {
+  const known = new Map<number, readonly Ring[]>()
+  return n => {
+    let found = known.get(n)
+    if (!found) {
+      const { outer, holes } = sheet.openings[n]!
+      found = [outer, ...holes].map(laid.ring)
+      known.set(n, found)
+    }
+    return found
   }
 }
 
@@ -45,11 +61,12 @@ export function printsOf(step: SheetStep, world: World): Print[] {
   const painted = paintedOpenings(step, world)
   return placements.flatMap((placement, i) => {
     const laid = layOn(world.ground.surface, placement, world.quick)
+    const rings = ringsLaid(sheet, laid)
     const gaps = world.flat ? null : contactGaps(sheet, placement, world, painted[i]!)
     return step.passes.flatMap((pass, index): Print[] => {
       const numbers = passNumbers(pass, sheet, i > 0 && mirrored)
       const spread = spreadOf(step, pass, numbers, gaps, world, index)
-      const print = passPrint({ pass, sheet, laid, numbers, spread }, world)
+      const print = passPrint({ pass, sheet, laid, rings, numbers, spread }, world)
       return pass.glitter ? [print, flakesOn(print.rings, 'fine', WHITE_GLITTER, 0.9, step.id)] : [print]
     })
   })
@@ -72,4 +89,16 @@ export function openingRings(step: SheetStep, numbers: readonly number[], world:
         sheet.openings[n] && printed[i]!.has(n) ? clockwise([laid.ring(sheet.openings[n].outer)]) : [],
       )
   })
+}
+
+/** Points that all passes of a step print together, its twin's too: what printing it costs. */
+export function printedPoints(step: SheetStep, world: World): number {
+  const sheet = world.stencil(step.stencil)
+  if (!sheet) return 0
+  const points = sheet.openings.map(o => (o.outer.length + o.holes.reduce((n, h) => n + h.length, 0)) / 2)
+  const once = step.passes.reduce(
+    (sum, pass) => sum + passNumbers(pass, sheet).reduce((n, i) => n + points[i]!, 0),
+    0,
+  )
+  return once * placementsOf(step, world).length
 }
