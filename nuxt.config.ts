@@ -1,6 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
 import { join } from 'node:path'
-import { bundleWorker, workerOfSources } from './scripts/worker.mjs'
+import { bundleWorker, digestOfCore, workerOfSources } from './scripts/worker.mjs'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -19,7 +19,12 @@ export default defineNuxtConfig({
   },
   alias: { '#core': new URL('./core', import.meta.url).pathname },
   components: [{ path: '~/components', pathPrefix: false }],
-  vite: { plugins: [tailwindcss() as never], worker: { format: 'es' } },
+  vite: {
+    plugins: [tailwindcss() as never],
+    worker: { format: 'es' },
+    // The version of what draws, for what is kept on the painter's device.
+    define: { __RENDERER__: JSON.stringify(digestOfCore()) },
+  },
   nitro: {
     esbuild: { options: { target: 'node20' } },
     errorHandler: '~~/server/error',

@@ -1,5 +1,7 @@
 // The server's worker thread as one file.
 import { build } from 'esbuild'
+import { createHash } from 'node:crypto'
+import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -34,4 +36,12 @@ export async function workerOfSources() {
   const file = join(root, 'node_modules/.cache/janusform/worker.mjs')
   await bundleWorker(file)
   return file
+}
+
+/** A digest of the core's sources: another one whenever a picture may come out otherwise. */
+export function digestOfCore() {
+  const hash = createHash('sha256')
+  for (const file of readdirSync(join(root, 'core'), { recursive: true }).sort())
+    if (String(file).endsWith('.ts')) hash.update(readFileSync(join(root, 'core', String(file))))
+  return hash.digest('hex').slice(0, 12)
 }

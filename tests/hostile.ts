@@ -39,11 +39,11 @@ function numbers(seed: number): () => number {
 }
 
 /** Points spread without order over a sheet. */
-export const tangle = (count: number, seed = 1): string => {
+const tangle = (count: number, seed = 1): string => {
   const next = numbers(seed)
   return svg(path(Array.from({ length: count }, () => [5 + 90 * next(), 5 + 90 * next()])))
 }
-export const bars = (count: number): string =>
+const bars = (count: number): string =>
   svg(
     Array.from({ length: count }, (_, i) => {
       const at = 4 + (i >> 1) * (180 / count)
@@ -52,7 +52,7 @@ export const bars = (count: number): string =>
         : `<rect x="2" y="${at}" width="96" height="${60 / count}"/>`
     }).join(''),
   )
-export const heap = (count: number, seed = 2): string => {
+const heap = (count: number, seed = 2): string => {
   const next = numbers(seed)
   return svg(
     Array.from(

@@ -6,6 +6,8 @@ import type { LookCardData } from '~~/server/utils/cards'
 
 /** How often the gallery asks for pictures that are still to come, ms. */
 const ASK_MS = 700
+/** How long after the list what the bench is made of is fetched, ms: the pictures come first. */
+const AFTER_MS = 1000
 /** As many are asked for at once, so that the address stays short. */
 const AT_ONCE = 100
 
@@ -19,6 +21,10 @@ function useList() {
   const loading = ref(true)
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  function show(list: LookCardData[]): void {
+    looks.value = list
+    for (const { id, picture } of list) noteCard(id, picture)
+  }
   /** Asks for the cards whose pictures are to come, until there are none. */
   async function follow(): Promise<void> {
     clearTimeout(timer)
@@ -27,7 +33,7 @@ function useList() {
     try {
       const cards = await $fetch<LookCardData[]>('/api/looks/cards', { query: { ids: ids.join(',') } })
       const fresh = new Map(cards.map(c => [c.id, c]))
-      looks.value = looks.value.map(l => fresh.get(l.id) ?? l)
+      show(looks.value.map(l => fresh.get(l.id) ?? l))
     } catch {
       // Nobody answers just now: the pictures that stand there stay, and it is asked again.
     }
@@ -35,17 +41,28 @@ function useList() {
   }
   async function load(): Promise<void> {
     try {
-      looks.value = await $fetch<LookCardData[]>('/api/looks')
+      show(await $fetch<LookCardData[]>('/api/looks'))
       failed.value = []
       void follow()
     } catch (error) {
       failed.value = sentencesOf(error)
     }
     loading.value = false
+    void nextTick(getBenchReady)
   }
   onMounted(load)
   onBeforeUnmount(() => clearTimeout(timer))
   return { looks, failed, loading, load }
+}
+
+/** Fetches what the bench is made of once the gallery stands and nobody is waiting, so that a look opens at once. */
+function getBenchReady(): void {
+  const idle = window.requestIdleCallback ?? ((job: () => void) => setTimeout(job, 500))
+  const get = () => {
+    void import('~/components/bench/BenchRoom.vue').catch(() => {})
+    warmPainter()
+  }
+  setTimeout(() => idle(get), AFTER_MS)
 }
 
 /** The looks of the gallery, and what can be done with them. */

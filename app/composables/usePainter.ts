@@ -1,66 +1,56 @@
-import { wrap, type Remote } from 'comlink'
-import type { Look } from '#core/look'
-import { unprepared, type PreparedSheet } from '#core/stencil'
+import { proxy, type Remote } from 'comlink'
+import type { Look, Shows } from '#core/look'
 import type { Painter, Picture } from '~/workers/painter'
+import type { Thumbs } from '~/workers/thumbStrip'
 import type { Update } from '~/workers/stagePicture'
+import { ToldPainter } from '~/utils/toldPainter'
 
-let remote: Remote<Painter> | null = null
-/** The sheets that the worker knows, as they were when it was told. */
-const told = new Map<string, PreparedSheet>()
-let kitTold = '',
-  heard: Promise<void> = Promise.resolve()
+/** The picture of the stage has a worker of its own; what is found out of the look never holds it up. */
+const stage = new ToldPainter()
+const analysis = new ToldPainter()
+/** What is asked for by a press and may take seconds; it can be stopped. */
+const asked = new ToldPainter()
 
-function painter(): Remote<Painter> {
-  return (remote ??= wrap<Painter>(
-    new Worker(new URL('../workers/painter.ts', import.meta.url), { type: 'module' }),
-  ))
-}
-
-/** Pictures of looks from the painting worker. It is told of each sheet, and of the kit, once. */
+/** Pictures of looks, and what is found out of them, from the painting workers. */
 export function usePainter() {
   const drawer = useDrawer()
   const kit = useKit()
-  /**
-   * Tells the worker what is new; done once it has heard everything, whoever told it. Jobs wait for the same
-   * word, so that they reach the worker in the order in which they were asked for: an older look never comes
-   * after a newer one.
-   */
-  function tell(): Promise<void> {
-    const fresh = [...drawer.shapes.values()].filter(s => told.get(s.id) !== s)
-    const key = JSON.stringify([kit.paints, kit.readings])
-    if (fresh.length || key !== kitTold) {
-      fresh.forEach(s => told.set(s.id, s))
-      kitTold = key
-      const list = fresh.map(s => plain(unprepared(s)))
-      const before = heard
-      heard = before.then(() => painter().know(list, plain(kit.paints), plain(kit.readings)))
-    }
-    return heard
-  }
-  /** Runs a job of the worker once it knows what the page knows. */
-  const after = async <T>(job: () => Promise<T>): Promise<T> => {
-    await tell()
-    return job()
-  }
+  const on =
+    (worker: ToldPainter) =>
+    <T>(job: (painter: Remote<Painter>) => Promise<T>): Promise<T> =>
+      worker.run({ shapes: drawer.shapes.values(), paints: kit.paints, readings: kit.readings }, job)
+  const onStage = on(stage)
+  const onAnalysis = on(analysis)
+  const onAsked = on(asked)
   return {
     update: (
       look: Look,
       pxPerMm: number,
       upTo: number | undefined,
       have: number | null,
-    ): Promise<Update | null> => after(() => painter().update(plain(look), pxPerMm, upTo, have)),
+    ): Promise<Update | null> => onStage(p => p.update(plain(look), pxPerMm, upTo, have)),
+    /** Gets the bare skin ready before the sheets are there. */
+    ready: (look: Look, pxPerMm: number): Promise<void> => onStage(p => p.ready(plain(look), pxPerMm)),
+    /** The whole look at once and coarsely, for a stage that shows nothing yet. */
+    coarse: (look: Look): Promise<Picture> => onStage(p => p.paint(plain(look), COARSE_PX)),
     paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
-      after(() => painter().paint(plain(look), pxPerMm, upTo)),
+      onAnalysis(p => p.paint(plain(look), pxPerMm, upTo)),
+    thumbs: (look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> =>
+      onAnalysis(p => p.thumbs(plain(look), pxPerMm, have)),
+    findings: (look: Look, today: string, shows: readonly Shows[]) =>
+      onAnalysis(p => p.findings(plain(look), today, plain([...shows]))),
+    composition: (look: Look) => onAnalysis(p => p.composition(plain(look))),
     wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
-      after(() => painter().wrapped(plain(look), pxPerMm, upTo)),
-    thumbs: (look: Look, pxPerMm: number): Promise<Picture[]> =>
-      after(() => painter().thumbs(plain(look), pxPerMm)),
-    findings: (look: Look, today: string) => after(() => painter().findings(plain(look), today)),
-    composition: (look: Look) => after(() => painter().composition(plain(look))),
-    onSkins: (look: Look, colours: string[], pxPerMm: number) =>
-      after(() => painter().onSkins(plain(look), plain(colours), pxPerMm)),
+      onAsked(p => p.wrapped(plain(look), pxPerMm, upTo)),
+    onSkins: (look: Look, colours: string[], pxPerMm: number, onProgress: (done: number) => void) =>
+      onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, proxy(onProgress))),
+    /** Gives up what was asked for by a press. */
+    stop: () => asked.giveUp(),
   }
 }
+
+/** Pixels to the millimetre of the first, coarse painting. */
+const COARSE_PX = 1
 
 /**
  * Runs an asynchronous job for the newest input only: while one runs, later calls replace each other, and

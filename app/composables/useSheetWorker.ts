@@ -1,16 +1,25 @@
-import { proxy, wrap, type Remote } from 'comlink'
+import { proxy } from 'comlink'
 import type { Look } from '#core/look'
 import type { Canvas } from '#core/skin'
 import { unprepared, type Analysis, type Island, type Fit } from '#core/stencil'
 import type { SheetGeometry, Spot } from '#core/stencil'
-import type { Mending, Sheets } from '~/workers/sheets'
+import { StoppableWorker } from '~/utils/stoppable'
+import type { FileAnswer, Mending, Sheets } from '~/workers/sheets'
 
-let remote: Remote<Sheets> | null = null
-const worker = (): Remote<Sheets> =>
-  (remote ??= wrap<Sheets>(new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' })))
+const stoppable = new StoppableWorker<Sheets>(
+  () => new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' }),
+)
+const worker = () => stoppable.jobs
 /** What the worker was last told of the drawer, and when it has heard it. */
 let known = '',
   heard: Promise<void> = Promise.resolve()
+
+/** Gives up whatever runs: throws GivenUp at whoever waits for it. */
+function giveUp(): void {
+  stoppable.giveUp()
+  known = ''
+  heard = Promise.resolve()
+}
 
 /**
  * Reading, measuring, mending and fitting of sheets, off the page's thread. The worker is handed plain data
@@ -53,15 +62,17 @@ export function useSheetWorker() {
     await heard
   }
   return {
-    read: (text: string, widthMm?: number) => worker().read(text, widthMm),
+    read: (text: string, widthMm?: number) => stoppable.until<FileAnswer>(worker().read(text, widthMm)),
     analyse: (
       sheet: SheetGeometry,
       below: number,
       onProgress: (words: string, done: number) => void = () => {},
-    ): Promise<Analysis> => worker().analyse(plain(sheet), below, proxy(onProgress)),
+    ): Promise<Analysis> => stoppable.until(worker().analyse(plain(sheet), below, proxy(onProgress))),
     joins: (sheet: SheetGeometry, islands: Island[], width: number) =>
       worker().joins(plain(sheet), plain(islands), width),
-    mend: (sheet: SheetGeometry, mending: Mending) => worker().mend(plain(sheet), plain(mending)),
+    mend: (sheet: SheetGeometry, mending: Mending) =>
+      stoppable.until(worker().mend(plain(sheet), plain(mending))),
+    giveUp,
     knowDrawer,
     fits: (
       spot: Spot,

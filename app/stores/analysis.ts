@@ -5,6 +5,8 @@ import type { Outcome } from '~/workers/painter'
 import { useScene } from './scene'
 import { useSession } from './session'
 
+const today = (): string => new Date().toISOString().slice(0, 10)
+
 /**
  * What the worker has found of the look: how steps show, what there is to say, what comes of them; and of
  * which look that was.
@@ -25,13 +27,15 @@ export const useAnalysis = defineStore('analysis', () => {
    */
   const seen = shallowRef<Look | null>(null)
   const checked = shallowRef<Look | null>(null)
+  /** Whether a picture of this look stands on the stage already. */
+  const shown = computed(() => seen.value !== null)
   const checking = computed(() => session.look === null || checked.value !== session.look)
 
   const check = newestOnly(async () => {
     const now = session.look
     if (!now || !scene.loaded) return
     const complete = seen.value === now
-    const found = await painter.findings(now, new Date().toISOString().slice(0, 10))
+    const found = await painter.findings(now, today(), [...shows.value.values()])
     if (session.look?.id !== now.id) return
     if (complete) checked.value = now
     findings.value = found.findings
@@ -56,5 +60,5 @@ export const useAnalysis = defineStore('analysis', () => {
       outcomes.value = new Map()
     },
   )
-  return { shows, findings, outcomes, waits, paintUse, checking, painted }
+  return { shows, findings, outcomes, waits, paintUse, checking, shown, painted }
 })

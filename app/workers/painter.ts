@@ -39,7 +39,9 @@ import {
 import { closedBridges, findingsOf, type Finding } from '#core/checks'
 import { layOn } from '#core/skin'
 import { prepared, type PreparedSheet, type Stencil } from '#core/stencil'
+import { KeptHeads } from './keptHeads'
 import { keyIn, StagePicture, type Update } from './stagePicture'
+import { ThumbStrip, type Thumbs } from './thumbStrip'
 
 export interface Picture {
   rgba: Uint8ClampedArray<ArrayBuffer>
@@ -126,6 +128,10 @@ const pause = () =>
   })
 
 const stage = new StagePicture(bares, pause)
+const strip = new ThumbStrip(pause)
+const heads = new KeptHeads()
+const keyOfSteps = ({ steps }: Look, world: World) =>
+  keyIn(steps, world, id => versions.get(id) ?? 0, kitVersion)
 
 const painter = {
   know(list: Stencil[], kit: Paint[], own: Readings): void {
@@ -141,6 +147,12 @@ const painter = {
     paints = new Map(kit.map(p => [p.id, p]))
     readings = own
   },
+  /** Gets the bare skin of a look ready, while its sheets are still on their way. */
+  async ready(look: Look, pxPerMm: number): Promise<void> {
+    const ground = groundFor(look, memo)
+    await heads.fetch(bares, look, ground, pxPerMm)
+    bares.of(look, ground, pxPerMm)
+  },
   /** Brings the stage's picture to a look; see StagePicture. */
   async update(
     look: Look,
@@ -152,27 +164,30 @@ const painter = {
     checkWork(look.steps, world)
     const answer = await stage.update(
       { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
-      keyIn(look.steps, world, id => versions.get(id) ?? 0, kitVersion),
+      keyOfSteps(look, world),
+      () => heads.fetch(bares, look, world.ground, pxPerMm),
     )
+    void heads.keep(bares, look, world.ground, pxPerMm)
     return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
   },
   /** The painted face; with `upTo`, only its first steps. */
   paint(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
     const world = worldOf(look)
+    checkWork(look.steps, world)
     const bare = bares.of(look, world.ground, pxPerMm)
     const picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
     return transfer(picture, [picture.rgba.buffer])
   },
   /**
-   * What there is to say of a look, and what comes of its steps. How steps show is taken from the stage's
-   * picture where it has them.
+   * What there is to say of a look, and what comes of its steps.
+   * @param shows how steps show in the stage's picture, as far as it is painted
    */
-  findings(look: Look, today: string): Told {
+  findings(look: Look, today: string, shows: Shows[]): Told {
     const world = worldOf(look)
     return {
       waits: [...beneathAll(look.steps, world)].map(([id, under]) => [id, under.wait]),
       paintUse: paintUseOf(look, world),
-      findings: findingsOf(look, world, [...paints.values()], stage.shows, today),
+      findings: findingsOf(look, world, [...paints.values()], shows, today),
       outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []),
     }
   },
@@ -189,8 +204,14 @@ const painter = {
     }
   },
   /** The same look over other skins: a picture of each, with how its steps show there. */
-  onSkins(look: Look, colours: readonly string[], pxPerMm: number): { picture: Picture; shows: Shows[] }[] {
-    const answers = colours.map(colour => {
+  onSkins(
+    look: Look,
+    colours: readonly string[],
+    pxPerMm: number,
+    onProgress: (done: number) => void,
+  ): { picture: Picture; shows: Shows[] }[] {
+    const answers = colours.map((colour, n) => {
+      onProgress(n / colours.length)
       const worn = { ...look, skin: { ...look.skin, colour } }
       const world = worldOf(worn)
       const bare = bares.of(worn, world.ground, pxPerMm)
@@ -222,17 +243,24 @@ const painter = {
     }
     return transfer(picture, [picture.rgba.buffer])
   },
-  /** A small picture of the bare face and one after every step. */
-  thumbs(look: Look, pxPerMm: number): Picture[] {
+  /** Small pictures of the bare face and after every step: those that changed; see ThumbStrip. */
+  async thumbs(look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> {
     const world = worldOf(look)
-    const bare = bares.of(look, world.ground, pxPerMm)
-    const pictures = [finished(bare)]
-    printSteps(bare.head, look.steps, world, bare.grain, (_step, painted) =>
-      pictures.push(finished(bare, painted)),
+    checkWork(look.steps, world)
+    const answer = await strip.update(
+      look,
+      world,
+      bares.of(look, world.ground, pxPerMm),
+      JSON.stringify([look.canvas, look.skin, pxPerMm]),
+      have,
+      keyOfSteps(look, world),
     )
-    return transfer(
-      pictures,
-      pictures.map(p => p.rgba.buffer),
+    return (
+      answer &&
+      transfer(
+        answer,
+        answer.pictures.map(p => p.rgba.buffer),
+      )
     )
   },
 }

@@ -31,13 +31,16 @@ export interface Mending {
   slot: number | null
 }
 
+/** A file that was read, or the sentence that says why it cannot be used. */
+export type FileAnswer = { ok: true; read: FileRead } | { ok: false; sentence: string }
+
 let candidates: (Candidate & PreparedSheet)[] = []
 let search = 0
 const memo = new Memo()
 
 const sheets = {
   /** Reads a file; a file that cannot be used comes back as its sentence. */
-  read(text: string, widthMm?: number): { ok: true; read: FileRead } | { ok: false; sentence: string } {
+  read(text: string, widthMm?: number): FileAnswer {
     try {
       return { ok: true, read: readSheetFile(text, widthMm) }
     } catch (error) {

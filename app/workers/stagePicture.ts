@@ -53,21 +53,20 @@ export class StagePicture {
     private readonly pause: () => Promise<void>,
   ) {}
 
-  /** How the steps of the last picture show. */
-  get shows(): Shows[] {
-    return [...(this.kept?.shows.values() ?? [])]
-  }
-
   /**
    * Brings the picture to a look: only from the changed step upward, and only where something changed. Null
    * when a newer wish came meanwhile.
    * @param keyOf what a step's print depends on, as text
+   * @param ready gets the bare skin ready, where it may be kept
    */
   async update(
     { look, world, pxPerMm, upTo, have }: Wish,
     keyOf: (step: Step) => string,
+    ready: () => Promise<void> = async () => {},
   ): Promise<Update | null> {
     const mine = ++this.newest
+    await ready()
+    if (mine !== this.newest) return null
     const bare = this.bares.of(look, world.ground, pxPerMm)
     const key = JSON.stringify([look.canvas, look.skin, pxPerMm])
     if (this.kept?.key !== key)

@@ -1,5 +1,13 @@
 import { perimeter, type Point, type Ring } from '../geometry'
-import { edgesOf, islandsOf, measurable, necksOf, readSheetFile, slotsOf, type SheetGeometry } from '../stencil'
+import {
+  edgesOf,
+  islandsOf,
+  measurable,
+  necksOf,
+  readSheetFile,
+  slotsOf,
+  type SheetGeometry,
+} from '../stencil'
 
 /** A small stand-in for a cutting machine: how fast it is and how near two cuts may lie. */
 export interface CutterSettings {

@@ -18,6 +18,13 @@ export type Seen = 'front' | 'wrap'
 const bytesOf = ({ head, grain }: Bare): number =>
   [head.albedo, head.light, head.gloss, head.skin, head.over, grain].reduce((n, a) => n + a.byteLength, 0)
 
+/** Names what a bare skin depends on. */
+export const bareKey = (
+  { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
+  pxPerMm: number,
+  seen: Seen,
+): string => JSON.stringify([canvas, skin, pxPerMm, seen])
+
 /** Draws bare skin once for each canvas, skin and fineness, and keeps the last ones, as many as have room. */
 export class BareSkinCache {
   private readonly known: LRUCache<string, Bare>
@@ -27,9 +34,18 @@ export class BareSkinCache {
     this.known = new LRUCache({ maxSize: mostBytes, sizeCalculation: bytesOf })
   }
 
+  has(key: string): boolean {
+    return this.known.has(key)
+  }
+
+  /** Takes in a bare skin that was drawn before. */
+  put(key: string, bare: Bare): void {
+    this.known.set(key, bare)
+  }
+
   /** The bare skin of a look at some px/mm. Throws RangeError when the fineness is out of bounds. */
   of(look: Look, ground: Ground, pxPerMm: number, seen: Seen = 'front'): Bare {
-    const key = JSON.stringify([look.canvas, look.skin, pxPerMm, seen])
+    const key = bareKey(look, pxPerMm, seen)
     let found = this.known.get(key)
     if (!found) {
       const bare = { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: look.skin.eyes }

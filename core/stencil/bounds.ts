@@ -75,7 +75,7 @@ export class Budget {
 /** What may be spent on measuring one sheet, in pairs of pieces compared: some seconds for the finest. */
 export const measuringBudget = (): Budget =>
   new Budget(
-    24_000_000,
+    30_000_000,
     'The outlines of this sheet are too fine to be measured: they have too many points close together. Simplify them, and import the sheet again.',
   )
 

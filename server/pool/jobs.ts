@@ -17,20 +17,20 @@ import { sheetPdf } from './sheetPdf'
 import { worldSent, type LookSent } from './worldSent'
 
 /** A sheet as it is handed to a worker thread to be drawn: its shape as JSON text, and its name. */
-export interface SheetToDraw {
+interface SheetToDraw {
   readonly geometry: string
   readonly name: string
 }
-export type DrawnAs = 'svg' | 'dxf' | 'pdf'
+type DrawnAs = 'svg' | 'dxf' | 'pdf'
 
 /** What a card of the gallery shows of a look that must be worked out. */
-export interface Card {
+interface Card {
   readonly png: Uint8Array
   readonly seconds: number
 }
 
 /** A sheet as it was read from a file: its shape as JSON text, and what there is to ask or to say. */
-export interface SheetTaken extends ShapeKept {
+interface SheetTaken extends ShapeKept {
   readonly notes: readonly string[]
   readonly ask: string | null
 }

@@ -5,7 +5,7 @@ import { BareSkinCache, finishedPicture, printSteps } from '../../core/raster'
 /** Bare skins that a thread keeps, bytes: a gallery's heads come to about 7 MB each. */
 const MOST_BYTES = 96e6
 /** Pixels of the largest picture that is painted: a whole face at 12 px/mm has 7.5 million. */
-export const MOST_PIXELS = 12e6
+const MOST_PIXELS = 12e6
 /** Pixels to the millimetre of the gallery's pictures. */
 export const CARD_PX = 1.5
 

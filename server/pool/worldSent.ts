@@ -7,7 +7,7 @@ import { prepared, type PreparedSheet } from '../../core/stencil'
 import type { StencilMeta } from '../db/stencils'
 
 /** A sheet as it is handed to a worker thread: what is noted of it, and its shape as JSON text. */
-export interface SheetSent {
+interface SheetSent {
   readonly about: StencilMeta
   readonly geometry: string
 }

@@ -251,6 +251,18 @@ test('what a tool lets go, holds and how wide it is can be read without scales, 
       (sum, l) => sum + l.seconds,
       0,
     )
+  /** The gallery once every picture, and so every look's time, is of the kit as it is now. */
+  const settled = () =>
+    expect
+      .poll(
+        async () =>
+          (await (await page.request.get('/api/looks')).json()).some((l: { awaits: boolean }) => l.awaits),
+        {
+          timeout: 60_000,
+        },
+      )
+      .toBe(false)
+  await settled()
   const before = await seconds()
   await release.click()
   await form.getByRole('radio', { name: 'damp' }).click()
@@ -263,6 +275,7 @@ test('what a tool lets go, holds and how wide it is can be read without scales, 
   await keep.click()
   await expect(capacity).toHaveText('50 mg×1')
   // A sponge that holds a fifth is loaded more often.
+  await settled()
   expect(await seconds()).toBeGreaterThan(before + 3)
   await tip.click()
   await form.getByLabel('Print across, mm').fill('900')

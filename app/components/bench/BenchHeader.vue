@@ -66,13 +66,11 @@ const outs = [
   ['SVG', 'export.svg', 'true size in mm'],
   ['PNG', 'picture.png?px=8', 'the painted face'],
 ] as const
+const { exporting, fetchFile } = useExport()
 /** The server exports what it has, so what waits is saved first. */
-async function out(path: string): Promise<void> {
+async function out(words: string, path: string): Promise<void> {
   await saver.value.flush()
-  const link = document.createElement('a')
-  link.href = `/api/looks/${look.value.id}/${path}`
-  link.download = path.startsWith('picture') ? `${look.value.name}.png` : ''
-  link.click()
+  await fetchFile(words, `/api/looks/${look.value.id}/${path}`, `${look.value.name}.png`)
 }
 async function card(): Promise<void> {
   await saver.value.flush()
@@ -200,7 +198,7 @@ function budget(event: Event): void {
             ><button
               class="flex w-full items-baseline gap-2 rounded-lg px-3 py-1.5 text-left"
               :class="active && 'bg-mulberry-wash'"
-              @click="out(path)"
+              @click="out(words, path)"
             >
               <strong>{{ words }}</strong><span class="text-sm text-soft">{{ what }}</span>
             </button></MenuItem
@@ -208,6 +206,12 @@ function budget(event: Event): void {
         </FloatingPanel></MenuItems
       >
     </Menu>
+    <div
+      v-if="exporting"
+      class="fixed bottom-32 left-1/2 z-40 -translate-x-1/2 rounded-xl border border-rule bg-card px-4 py-2 shadow-lg"
+    >
+      <WaitBar :words="exporting.words" @stop="exporting.stop" />
+    </div>
     <button class="btn-main shrink-0" @click="card"><ListOrdered :size="16" />Step list</button>
   </header>
 </template>

@@ -5,7 +5,7 @@ import Konva from 'konva'
 import type { Point } from '#core/geometry'
 import { onCanvas } from '#core/look'
 import { SAME, zoneAt, zoneWords } from '#core/skin'
-import { RULER } from './stage/guides'
+import { RULER } from './stage/ruler'
 import { useHand } from './stage/hand'
 import { useHeldSheet } from './stage/heldSheet'
 import { stageLayers } from './stage/layers'
@@ -45,7 +45,7 @@ const whole = computed(() =>
 const fineness = computed(() =>
   Math.min(6, Math.max(1, Math.round(view.value.k * Math.min(2, window.devicePixelRatio || 1) * 4) / 4)),
 )
-const { picture, busy, slow, problem } = useStandingPicture({
+const { picture, busy, slow, problem, standing } = useStandingPicture({
   fineness,
   sized,
   upTo: () => props.playTo ?? undefined,
@@ -209,7 +209,7 @@ useEventListener(window, 'keydown', event => {
     </p>
     <FlowPanel v-if="flow.watching" class="absolute top-6 left-6" />
     <LazyTurnedHead v-if="turned" :play-to="props.playTo" @close="turned = false" />
-    <span class="sr-only" data-testid="picture-state">{{
+    <span class="sr-only" data-testid="picture-state" :data-standing="standing">{{
       busy ? 'painting' : picture ? 'painted' : 'empty'
     }}</span>
   </section>

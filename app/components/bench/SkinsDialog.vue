@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { LoaderCircle } from '@lucide/vue'
 import { labOf, linearOf, SIX_SKINS, skinClass, typologyAngle } from '#core/paint'
 
 const emit = defineEmits<{ close: [] }>()
@@ -8,12 +7,18 @@ const painter = usePainter()
 const rows = shallowRef<{ words: string; colour: string; angle: number; picture: string; weakest: string }[]>(
   [],
 )
-onMounted(async () => {
+/** Share of the skins that are painted, 0 to 1. */
+const done = ref(0)
+const failed = ref<string[]>([])
+async function paint(): Promise<void> {
   const look = session.look!
   const answers = await painter.onSkins(
     look,
     SIX_SKINS.map(s => s.colour),
     1.6,
+    share => {
+      done.value = share
+    },
   )
   rows.value = answers.map(({ picture, shows }, i) => {
     const lab = labOf(linearOf(SIX_SKINS[i]!.colour))
@@ -32,7 +37,13 @@ onMounted(async () => {
         : '',
     }
   })
-})
+}
+onMounted(() =>
+  paint().catch(error => {
+    if (!(error instanceof GivenUp)) failed.value = sentencesOf(error)
+  }),
+)
+onBeforeUnmount(painter.stop)
 const wear = (colour: string) => {
   session.edit('skin', d => {
     d.skin.colour = colour
@@ -47,10 +58,11 @@ const wear = (colour: string) => {
       One skin of each class by typology angle (ITA). Under each stands its weakest stencil step, with how it
       shows there.
     </p>
-    <p v-if="!rows.length" role="status" class="flex h-64 items-center justify-center gap-2 text-soft">
-      <LoaderCircle :size="18" class="animate-spin" />Painting six faces…
-    </p>
-    <div v-else class="grid grid-cols-6 gap-2.5" data-testid="six-skins">
+    <p v-for="s in failed" :key="s" role="alert" class="text-stop">{{ s }}</p>
+    <div v-if="!rows.length && !failed.length" class="flex h-64 items-center justify-center">
+      <WaitBar words="Painting six faces…" :done="done" @stop="emit('close')" />
+    </div>
+    <div v-else-if="rows.length" class="grid grid-cols-6 gap-2.5" data-testid="six-skins">
       <figure v-for="r in rows" :key="r.colour" class="overflow-hidden rounded-xl border border-rule bg-card">
         <img :src="r.picture" :alt="`The look on ${r.words} skin`" class="w-full" />
         <figcaption class="p-2 text-[0.87rem] leading-snug">

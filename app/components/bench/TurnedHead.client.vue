@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { LoaderCircle, X } from '@lucide/vue'
+import { X } from '@lucide/vue'
+import type { Look } from '#core/look'
 import { modelOf } from '#core/skin'
+import type { Picture } from '~/workers/painter'
 import type { HeadScene, Turn } from './head/scene'
 
 const props = defineProps<{ playTo: number | null }>()
@@ -41,13 +43,26 @@ onMounted(async () => {
   await refresh()
   canvas.value?.focus()
 })
-onBeforeUnmount(() => head?.dispose())
+onBeforeUnmount(() => {
+  head?.dispose()
+  head = null
+  painter.stop()
+})
 
+/** The skin that the head wears; null when it was given up. */
+async function wrapped(look: Look): Promise<Picture | null> {
+  try {
+    return await painter.wrapped(look, FINENESS, props.playTo ?? undefined)
+  } catch (error) {
+    if (!(error instanceof GivenUp)) problem.value = sentencesOf(error).join(' ')
+    return null
+  }
+}
 const refresh = newestOnly(async () => {
   const look = session.look
   if (!head || !look || !scene.loaded) return
-  const picture = await painter.wrapped(look, FINENESS, props.playTo ?? undefined)
-  if (!head) return
+  const picture = await wrapped(look)
+  if (!head || !picture) return
   head.setColours(look.skin.colour, look.skin.hair)
   head.setModel(modelOf(scene.ground), scene.ground.box)
   head.setSkin(picture)
@@ -124,13 +139,9 @@ const words = computed(() =>
       @pointerup="grip = null"
       @pointercancel="grip = null"
     />
-    <p
-      v-if="!problem && !ready"
-      role="status"
-      class="absolute inset-0 flex items-center justify-center gap-2 text-soft"
-    >
-      <LoaderCircle :size="18" class="animate-spin" />Turning the head…
-    </p>
+    <div v-if="!problem && !ready" class="absolute inset-0 flex items-center justify-center">
+      <WaitBar words="Turning the head…" @stop="emit('close')" />
+    </div>
     <p
       v-if="problem"
       role="alert"

@@ -65,10 +65,16 @@ async function take(files: FileList | null): Promise<void> {
   if (box.value) box.value.value = ''
 }
 
+const STOPPED = 'Stopped. Take it off the list, or choose the file again.'
+/** A reading that was stopped, as one that gave a sentence. */
+function stopped(error: unknown): { ok: false; sentence: string } {
+  return { ok: false, sentence: error instanceof GivenUp ? STOPPED : sentencesOf(error).join(' ') }
+}
+
 async function read(entry: Entry): Promise<void> {
   entry.state = 'reading'
   const width = entry.width ?? undefined
-  const result = await worker.read(entry.text, width)
+  const result = await worker.read(entry.text, width).catch(stopped)
   if (!result.ok) {
     entry.state = 'bad'
     entry.problem = result.sentence
@@ -85,7 +91,7 @@ async function read(entry: Entry): Promise<void> {
     )
   } catch (error) {
     // It can be kept and used without its measures.
-    entry.problem = sentencesOf(error).join(' ')
+    entry.problem = error instanceof GivenUp ? 'Measuring was stopped.' : sentencesOf(error).join(' ')
   }
   entry.state = 'ready'
 }
@@ -180,9 +186,12 @@ const addAll = async () => {
               <X :size="15" />
             </button>
           </div>
-          <p v-if="entry.state === 'reading'" class="text-sm text-soft" role="status">
-            Reading… {{ entry.progress }}
-          </p>
+          <WaitBar
+            v-if="entry.state === 'reading'"
+            class="text-sm"
+            :words="`Reading… ${entry.progress}`"
+            @stop="worker.giveUp()"
+          />
           <p v-if="entry.problem" class="flex items-start gap-1 text-sm text-stop" role="alert">
             <CircleAlert :size="15" class="mt-0.5 shrink-0" />{{ entry.problem }}
           </p>

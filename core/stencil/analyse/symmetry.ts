@@ -163,8 +163,9 @@ function iouUnder(items: readonly Item[], index: Flatbush, map: Affine, budget: 
   }
   let common = 0
   for (const [item, other] of pairs) {
-    // Clipping a point costs as much as comparing some twenty pairs.
-    budget.spend(10 * (item.shape.outer.length + other.shape.outer.length))
+    // Clipping a point costs as much as comparing some twenty pairs, and of large outlines far more.
+    const values = item.shape.outer.length + other.shape.outer.length
+    budget.spend(10 * values * (1 + values / 4000))
     common += intersection([mapPolygon(item.shape, ring => mapRing(map, ring))], [other.shape]).reduce(
       (a, p) => a + polygonArea(p),
       0,

@@ -86,6 +86,6 @@ describe('the picture of the stage', () => {
     expect(a.fresh).toBe(true)
     expect((await stage.update(wish(look, 1, a.picture), keyOf))!.patch).toBeNull()
     expect((await stage.update(wish(look, 1, a.picture + 7), keyOf))!.fresh).toBe(true)
-    expect(stage.shows.map(s => s.stepId)).toEqual(['w0', 'w1', 'w2'])
+    expect(a.shows.map(s => s.stepId)).toEqual(['w0', 'w1', 'w2'])
   })
 })

@@ -1,9 +1,9 @@
 import Konva from 'konva'
 import type { Point } from '#core/geometry'
 import type { NamedLandmark } from '#core/skin'
+import { RULER } from './ruler'
 import { toPicture, toScreen, type View } from './view'
 
-export const RULER = 18
 const INK = '#5C564E'
 
 /**

@@ -1,6 +1,6 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
 import type { Box } from '#core/geometry'
-import { usePainter } from '~/composables/usePainter'
+import { canvasOf, usePainter } from '~/composables/usePainter'
 import { useAnalysis } from '~/stores/analysis'
 import { useDrawer } from '~/stores/drawer'
 import { useKit } from '~/stores/kit'
@@ -10,7 +10,7 @@ import type { Update } from '~/workers/stagePicture'
 
 /** The picture as it stands on the stage: a canvas, and the part of the picture's plane that it shows, mm. */
 export interface StandingPicture {
-  readonly canvas: HTMLCanvasElement
+  readonly canvas: HTMLCanvasElement | HTMLImageElement
   readonly box: Readonly<Box>
 }
 
@@ -19,11 +19,11 @@ const LATE_MS = 500
 
 /** Puts the changed part of a picture on its canvas; a fresh picture gets a canvas of its own. */
 function patched(
-  canvas: HTMLCanvasElement | null,
+  canvas: StandingPicture['canvas'] | null,
   { fresh, width, height, patch }: Update,
 ): HTMLCanvasElement {
   let on = canvas
-  if (fresh || !on) {
+  if (fresh || !(on instanceof HTMLCanvasElement)) {
     on = document.createElement('canvas')
     on.width = width
     on.height = height
@@ -47,6 +47,42 @@ export interface PictureWish {
   readonly upTo: () => number | undefined
 }
 
+/** The look's last picture of the gallery; null when there is none. */
+async function cardOf(id: string): Promise<HTMLImageElement | null> {
+  const image = new Image()
+  image.src = cardAddress(id)
+  try {
+    await image.decode()
+    return image
+  } catch {
+    return null
+  }
+}
+
+/** What stands on the stage: nothing, the gallery's picture, a coarse painting, or the painting itself. */
+export type Standing = 'nothing' | 'card' | 'coarse' | 'fine'
+
+/**
+ * Shows what there is of a look before it is painted: its last picture of the gallery, else a coarse painting.
+ * @param wanted whether it is still wanted, now that it is there
+ */
+async function firstSight(
+  wanted: () => boolean,
+  show: (picture: StandingPicture, as: Standing) => void,
+): Promise<void> {
+  const painter = usePainter()
+  const look = useSession().look!
+  const { box } = useScene().ground
+  const card = await cardOf(look.id)
+  if (!wanted()) return
+  if (card) return show({ canvas: card, box }, 'card')
+  // The fine painting is asked for after it, and need not wait until it is shown.
+  void painter.coarse(look).then(
+    coarse => wanted() && show({ canvas: canvasOf(coarse), box }, 'coarse'),
+    () => {},
+  )
+}
+
 /** Keeps the stage's picture up with the look. */
 export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
   const session = useSession()
@@ -62,6 +98,11 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
   /** The number of the picture that stands there. */
   let have: number | null = null
   let wanted = 0
+  const standing = ref<Standing>('nothing')
+  const show = (next: StandingPicture, as: Standing) => {
+    picture.value = next
+    standing.value = as
+  }
 
   async function paint(): Promise<void> {
     const look = session.look!
@@ -71,16 +112,20 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
     const answer = await painter.update(look, fineness.value, steps, have)
     if (!answer) return
     have = answer.picture
-    picture.value = { canvas: patched(picture.value?.canvas ?? null, answer), box }
+    show({ canvas: patched(picture.value?.canvas ?? null, answer), box }, 'fine')
     // A build that is played shows only some of the steps.
     if (steps === undefined) analysis.painted(look, answer.shows)
     problem.value = ''
   }
   async function repaint(): Promise<void> {
     // How fine the picture must be is known once the stage has its size.
-    if (!session.look || !scene.loaded || !sized.value) return
+    if (!session.look || !sized.value) return
+    if (!scene.loaded) return void painter.ready(session.look, fineness.value).catch(() => {})
     busy.value = true
     const mine = ++wanted
+    const { id } = session.look
+    if (have === null && standing.value === 'nothing')
+      await firstSight(() => have === null && session.look?.id === id, show)
     const late = setTimeout(() => {
       slow.value = true
     }, LATE_MS)
@@ -98,5 +143,5 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
   watch([() => session.look, () => scene.loaded, sized, fineness, upTo, ...known], () => void repaint(), {
     immediate: true,
   })
-  return { picture, busy, slow, problem }
+  return { picture, busy, slow, problem, standing }
 }

@@ -68,7 +68,7 @@ try {
 useHead({ title: () => (look.value ? `${look.value.name}, step list` : 'Step list') })
 onMounted(async () => {
   if (!look.value) return
-  const pictures = await painter.thumbs(look.value, 1)
+  const pictures = (await painter.thumbs(look.value, 1, null))?.pictures ?? []
   thumbs.value = pictures.map(p => canvasOf(p).toDataURL())
   picture.value = canvasOf(await painter.paint(look.value, 2)).toDataURL()
 })
