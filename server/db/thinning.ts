@@ -24,10 +24,10 @@ export function thinnedOut(list: readonly VersionKept[], now: number): number[] 
   return newest.flatMap(({ version, savedAt, label }, n) => {
     const at = Date.parse(savedAt)
     const long = stretch(now - at)
-    if (n === 0 || label !== null || long === 0 || Number.isNaN(at)) return []
+    if (label !== null || long === 0 || Number.isNaN(at)) return []
     const slot = `${long} ${Math.floor(at / long)}`
-    if (seen.has(slot)) return version
+    const going = n > 0 && seen.has(slot)
     seen.add(slot)
-    return []
+    return going ? version : []
   })
 }

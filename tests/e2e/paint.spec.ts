@@ -289,5 +289,6 @@ test('what a tool lets go, holds and how wide it is can be read without scales, 
   }
   await expect(release).toHaveText('0.35 mg/cm²')
   await expect(capacity).toHaveText('250 mg')
+  await settled()
   expect(await seconds()).toBeCloseTo(before, 6)
 })

@@ -110,7 +110,7 @@ it('runs with the settings that keep data safe', () => {
   rmSync(folder, { recursive: true })
 })
 
-it('seeds the demo once, and keeps what its user made of it', () => {
+it('seeds the demo once, and keeps what its user made of it', { timeout: 90_000 }, () => {
   const folder = mkdtempSync(join(tmpdir(), 'janusform-seed-'))
   const file = join(folder, 'x.db')
   const first = seed(file)

@@ -79,7 +79,7 @@ describe('a DXF made of short pieces of line', () => {
 
   it('whatever their order and way', () => {
     const pieces = [...circle(20, 20, 3, 190), ...circle(30, 20, 1, 64)]
-    const mixed = pieces.map((p, i) => {
+    const mixed = pieces.map((_, i) => {
       const [zero, kind, eight, layer, , x0, , y0, , x1, , y1] = pieces[(i * 37) % pieces.length]!
       return i % 2
         ? [zero!, kind!, eight!, layer!, 10, x1!, 20, y1!, 11, x0!, 21, y0!]
