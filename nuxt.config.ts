@@ -37,6 +37,8 @@ export default defineNuxtConfig({
       },
     },
   },
+  // Pages are fetched when a link is pointed at: first of all comes what this page shows.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   hooks: {
     // What the bench needs is fetched once the gallery stands, not beside it.
     'build:manifest': manifest => {

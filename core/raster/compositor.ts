@@ -1,20 +1,27 @@
-import { COMPARED, kindOf, type Step, type World } from '../look'
+import { COMPARED, kindOf, type Print, type Step, type World } from '../look'
 import type { LinearRgb } from '../paint'
 import type { Bare } from './bareSkin'
 import { finishedPatch } from './compose'
-import { joined, NO_PIXELS, type Painted, type PixelBox } from './painted'
+import type { Mask } from './coverage'
+import { boxOfMask, isEmpty, joined, NO_PIXELS, shared, type Painted, type PixelBox } from './painted'
 import { layPrint } from './printLook'
 import { maskOf } from './printMask'
+import { Samples } from './samples'
 
-/**
- * One step as it was laid: what it was laid from, where it changed the picture, and what lay there before.
- */
-interface Layer {
+/** A step made ready to be laid: its prints with what they cover, and the pixels that they can change. */
+interface Ready {
   readonly key: string
+  readonly step: Step
+  readonly prints: readonly Print[]
+  readonly masks: readonly Mask[]
   readonly box: PixelBox
+}
+
+/** One step as it was laid, with what lay beneath it in its box. */
+interface Layer extends Ready {
   readonly paint: Float32Array
   readonly sheen: Float32Array
-  readonly cover: Float32Array
+  readonly samples: Samples
 }
 
 /** A part of a picture that changed, as sRGB bytes. */
@@ -27,14 +34,18 @@ export interface Patch {
 }
 
 /**
- * A picture that is painted anew only from the changed step upward and only where something changed: every
- * step keeps what it covered, so it can be taken off again.
+ * A picture that is painted anew only where something changed: every step keeps what it covered, so it can be
+ * taken off again, and what it lays, so that a step beneath it can change without all of it being laid anew.
  */
 export class IncrementalCompositor {
-  private readonly layers: Layer[] = []
+  private layers: Layer[] = []
   private readonly painted: Painted
   private readonly rgba: Uint8ClampedArray<ArrayBuffer>
   private dirty: PixelBox
+  /** Layers that were changed together with others, and of which nobody was told yet. */
+  private readonly untold: Layer[] = []
+  /** The layer that `compared` speaks of. */
+  private told: Layer | null = null
 
   constructor(readonly bare: Bare) {
     const { grid, albedo, light } = bare.head
@@ -43,70 +54,113 @@ export class IncrementalCompositor {
     this.dirty = { i0: 0, j0: 0, i1: grid.width, j1: grid.height }
   }
 
-  /** How many of the first steps lie already as they are wanted. */
-  private kept(keys: readonly string[]): number {
-    let n = 0
-    while (n < keys.length && n < this.layers.length && this.layers[n]!.key === keys[n]) n++
-    return n
-  }
-
   /**
-   * Brings the picture to some steps, one call of the iterator a step, so that a newer wish can come between.
+   * Brings the picture to some steps, one call of the iterator a step that was laid or laid on something else,
+   * so that a newer wish can come between.
    * @param keyOf what a step's print depends on, as text: its own fields, its sheet, its ground
    */
   *toward(steps: readonly Step[], world: World, keyOf: (step: Step) => string): Generator<Step, void> {
     const keys = steps.map(keyOf)
-    for (let n = this.layers.length, keep = this.kept(keys); n > keep; n--) this.takeOff()
-    for (let n = this.layers.length; n < steps.length; n++) {
-      this.lay(steps[n]!, keys[n]!, world)
+    const { layers } = this
+    let below = 0
+    while (below < keys.length && below < layers.length && layers[below]!.key === keys[below]) below++
+    let above = 0
+    const most = Math.min(keys.length, layers.length) - below
+    while (above < most && layers.at(-1 - above)!.key === keys.at(-1 - above)) above++
+    if (above > 0) {
+      const middle = steps.slice(below, steps.length - above)
+      const ready = middle.map((step, i) => this.ready(step, keys[below + i]!, world))
+      this.untold.push(...this.changeBeneath(below, above, ready, world))
+      yield* this.tell()
+      return
+    }
+    // What a wish before this one changed and left untold.
+    yield* this.tell()
+    for (let n = layers.length; n > below; n--) this.takeOff()
+    for (let n = below; n < steps.length; n++) {
+      this.told = this.lay(this.ready(steps[n]!, keys[n]!, world), world)
       yield steps[n]!
     }
   }
 
-  private takeOff(): void {
-    const { box, paint, sheen } = this.layers.pop()!
-    this.copy(box, paint, sheen, false)
-    this.dirty = joined(this.dirty, box)
-  }
-
-  private lay(step: Step, key: string, world: World): void {
-    const { head, grain } = this.bare
-    const prints = kindOf(step).prints(step, world)
-    const masks = prints.map(p => maskOf(p, head))
-    const box = masks
-      .map((m): PixelBox => ({ i0: m.i0, j0: m.j0, i1: m.i0 + m.width, j1: m.j0 + m.height }))
-      .reduce(joined, NO_PIXELS)
-    const n = Math.max(0, box.i1 - box.i0) * Math.max(0, box.j1 - box.j0)
-    const paint = new Float32Array(3 * n)
-    const sheen = new Float32Array(n)
-    this.copy(box, paint, sheen, true)
-    const cover = new Float32Array(n)
-    const w = box.i1 - box.i0
-    for (const m of masks) {
-      for (let j = 0; j < m.height; j++)
-        for (let i = 0; i < m.width; i++) {
-          const at = (m.j0 + j - box.j0) * w + m.i0 + i - box.i0
-          cover[at] = 1 - (1 - cover[at]!) * (1 - m.data[j * m.width + i]!)
-        }
+  /** Tells of layers that were changed at once, one by one. */
+  private *tell(): Generator<Step, void> {
+    for (let layer = this.untold.shift(); layer; layer = this.untold.shift()) {
+      if (!this.layers.includes(layer)) continue
+      this.told = layer
+      yield layer.step
     }
-    this.layers.push({ key, box, paint, sheen, cover })
-    prints.forEach((print, i) => layPrint(this.painted, print, head, grain, masks[i], world.memo))
-    this.dirty = joined(this.dirty, box)
   }
 
-  /** Copies a box of the painted skin into a layer's store, or back. */
-  private copy({ i0, j0, i1, j1 }: PixelBox, paint: Float32Array, sheen: Float32Array, into: boolean): void {
+  /**
+   * Puts other steps in the place of those between the first ones and the last ones, which stay. What lies
+   * above is laid anew only within the pixels that change beneath it. Done at once: left in the middle, the
+   * picture would be of no look.
+   * @returns the layers that are new, and those above of which something changed
+   */
+  private changeBeneath(below: number, above: number, ready: readonly Ready[], world: World): Layer[] {
+    const upper = this.layers.splice(this.layers.length - above)
+    const changed = [...this.layers.slice(below), ...ready].map(l => l.box).reduce(joined, NO_PIXELS)
+    for (const layer of [...upper].reverse()) this.copy(layer, shared(layer.box, changed), false)
+    while (this.layers.length > below) this.takeOff()
+    const touched: Layer[] = ready.map(r => this.lay(r, world))
+    for (const layer of upper) {
+      const clip = shared(layer.box, changed)
+      this.layers.push(layer)
+      if (isEmpty(clip)) continue
+      this.copy(layer, clip, true)
+      this.layAll(layer, world, clip)
+      if (layer.samples.changed(clip, layer.paint, layer.box, this.painted.paint)) touched.push(layer)
+    }
+    this.dirty = joined(this.dirty, changed)
+    return touched
+  }
+
+  private takeOff(): void {
+    const layer = this.layers.pop()!
+    this.copy(layer, layer.box, false)
+    this.dirty = joined(this.dirty, layer.box)
+  }
+
+  private ready(step: Step, key: string, world: World): Ready {
+    const prints = kindOf(step).prints(step, world)
+    const masks = prints.map(p => maskOf(p, this.bare.head))
+    return { key, step, prints, masks, box: masks.map(boxOfMask).reduce(joined, NO_PIXELS) }
+  }
+
+  private lay(ready: Ready, world: World): Layer {
+    const { box, masks } = ready
+    const n = isEmpty(box) ? 0 : (box.i1 - box.i0) * (box.j1 - box.j0)
+    const samples = new Samples(masks, box, this.bare.head, COMPARED)
+    const layer = { ...ready, paint: new Float32Array(3 * n), sheen: new Float32Array(n), samples }
+    this.copy(layer, box, true)
+    this.layers.push(layer)
+    this.layAll(layer, world, box)
+    samples.changed(box, layer.paint, box, this.painted.paint)
+    this.dirty = joined(this.dirty, box)
+    return layer
+  }
+
+  private layAll({ prints, masks }: Ready, { memo }: World, clip: PixelBox): void {
+    const { head, grain } = this.bare
+    prints.forEach((print, i) => layPrint(this.painted, print, head, grain, masks[i], memo, clip))
+  }
+
+  /** Copies some pixels of the painted skin into a layer's store, or back. */
+  private copy({ box, paint, sheen }: Layer, { i0, j0, i1, j1 }: PixelBox, into: boolean): void {
     const { width } = this.bare.head.grid
-    const w = i1 - i0
-    for (let j = j0; j < j1; j++) {
+    const wide = box.i1 - box.i0
+    for (let j = j0; j < j1 && i0 < i1; j++) {
       const at = j * width + i0
-      const n = (j - j0) * w
+      const end = at + i1 - i0
+      const n = (j - box.j0) * wide + i0 - box.i0
+      const to = n + i1 - i0
       if (into) {
-        paint.set(this.painted.paint.subarray(3 * at, 3 * (at + w)), 3 * n)
-        sheen.set(this.painted.sheen.subarray(at, at + w), n)
+        paint.set(this.painted.paint.subarray(3 * at, 3 * end), 3 * n)
+        sheen.set(this.painted.sheen.subarray(at, end), n)
       } else {
-        this.painted.paint.set(paint.subarray(3 * n, 3 * (n + w)), 3 * at)
-        this.painted.sheen.set(sheen.subarray(n, n + w), at)
+        this.painted.paint.set(paint.subarray(3 * n, 3 * to), 3 * at)
+        this.painted.sheen.set(sheen.subarray(n, to), at)
       }
     }
   }
@@ -114,7 +168,7 @@ export class IncrementalCompositor {
   /** The part of the picture that has changed since it was last asked for; null when nothing has. */
   patch(): Patch | null {
     const { i0, j0, i1, j1 } = this.dirty
-    if (i1 <= i0 || j1 <= j0) return null
+    if (isEmpty(this.dirty)) return null
     finishedPatch(this.bare.head, this.painted, this.dirty, this.rgba)
     this.dirty = NO_PIXELS
     const { width } = this.bare.head.grid
@@ -133,34 +187,10 @@ export class IncrementalCompositor {
   }
 
   /**
-   * Colours of the last step's print and of what lay beneath, from pixels that it covers; spread evenly, at
-   * most some.
+   * Colours of the print that was laid last, and of what lies beneath it, from pixels that it covers, spread
+   * evenly.
    */
-  compared(most = COMPARED): [LinearRgb, LinearRgb][] {
-    const layer = this.layers.at(-1)
-    if (!layer) return []
-    const { box, paint } = layer
-    const { head } = this.bare
-    const w = box.i1 - box.i0
-    const changed: number[] = []
-    const inside = 0.75 * layer.cover.reduce((most, c) => Math.max(most, c), 0)
-    // A print that a coarse picture hardly shows, such as a hair line, is not judged by it.
-    if (inside < 0.2) return []
-    for (let n = 0; n < paint.length / 3; n++) {
-      const p = (box.j0 + Math.floor(n / w)) * head.grid.width + box.i0 + (n % w)
-      // Pixels at the edge, and such as hair covers, say nothing of the print.
-      if (layer.cover[n]! >= inside && head.over[4 * p + 3]! < 0.1 && head.skin[p]! > 0.9) changed.push(n)
-    }
-    const every = Math.max(1, Math.floor(changed.length / most))
-    return changed
-      .filter((_, i) => i % every === 0)
-      .map(n => {
-        const p = 3 * ((box.j0 + Math.floor(n / w)) * head.grid.width + box.i0 + (n % w))
-        const now = this.painted.paint
-        return [
-          [paint[3 * n]!, paint[3 * n + 1]!, paint[3 * n + 2]!],
-          [now[p]!, now[p + 1]!, now[p + 2]!],
-        ]
-      })
+  compared(): [LinearRgb, LinearRgb][] {
+    return this.told?.samples.pairs() ?? []
   }
 }

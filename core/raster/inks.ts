@@ -90,9 +90,11 @@ function stripAt(ends: readonly number[], t: number): [number, number, number] {
   return [i, i, 0]
 }
 
-/** Reflectance of one band of an ink at a step of thickness over a ground. */
-export function inkOver(table: Float32Array, step: number, band: number, ground: number): number {
-  const o = 9 * step + 3 * band
+/**
+ * Reflectance of one band of an ink over a ground.
+ * @param o where the band's three numbers stand in the table: nine a step of thickness, three a band
+ */
+export function inkOver(table: Float32Array, o: number, ground: number): number {
   const p = table[o]!
   return (p + ground * table[o + 1]!) / (table[o + 2]! - ground * p)
 }

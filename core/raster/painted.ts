@@ -35,3 +35,12 @@ export const boxOfMask = (m: Mask): PixelBox => ({
   i1: m.i0 + m.width,
   j1: m.j0 + m.height,
 })
+
+/** The pixels that two boxes share. */
+export const shared = (a: PixelBox, b: PixelBox): PixelBox => ({
+  i0: Math.max(a.i0, b.i0),
+  j0: Math.max(a.j0, b.j0),
+  i1: Math.min(a.i1, b.i1),
+  j1: Math.min(a.j1, b.j1),
+})
+export const isEmpty = ({ i0, j0, i1, j1 }: PixelBox): boolean => i1 <= i0 || j1 <= j0

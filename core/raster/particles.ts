@@ -2,8 +2,10 @@ import { rimOf, type Flakes, type Gem } from '../look'
 import type { Mask } from './coverage'
 import { hash, smoothstep } from './grid'
 import type { HeadPicture } from './head'
-import type { Painted } from './painted'
+import { boxOfMask, shared, type Painted, type PixelBox } from './painted'
 
+/** Every pixel of any picture. */
+const WHOLE: PixelBox = { i0: 0, j0: 0, i1: Infinity, j1: Infinity }
 /** One flake in so many lies just so that it throws the lamp back. */
 const GLINTS = 0.045
 
@@ -11,21 +13,35 @@ const GLINTS = 0.045
  * Strews flakes where a mask says: each lies somewhere in a cell of the skin, with a tilt of its own. Most
  * are a little brighter or darker than their colour, a few glint. The same flakes lie at the same places at
  * every size of the picture.
+ * @param clip leaves all pixels outside it as they are
  */
-export function layFlakes(painted: Painted, flakes: Flakes, head: HeadPicture, mask: Mask): void {
-  shineOfGel(painted, flakes.gel, head, mask)
+export function layFlakes(
+  painted: Painted,
+  flakes: Flakes,
+  head: HeadPicture,
+  mask: Mask,
+  clip: PixelBox = WHOLE,
+): void {
+  shineOfGel(painted, flakes.gel, head, mask, clip)
   const cells = cellsUnder(mask, 1 / Math.sqrt(flakes.density), head)
   if (!cells) return
   const { x0, x1, y0, y1 } = cells
   for (let cy = y0; cy <= y1; cy++)
-    for (let cx = x0; cx <= x1; cx++) layFlake(painted, flakes, head, mask, cx, cy)
+    for (let cx = x0; cx <= x1; cx++) layFlake(painted, flakes, head, mask, clip, cx, cy)
 }
 
 /** Gel that holds flakes shines itself. */
-function shineOfGel({ sheen }: Painted, gel: number, { grid }: HeadPicture, mask: Mask): void {
-  for (let j = 0; gel > 0 && j < mask.height; j++) {
-    for (let i = 0; i < mask.width; i++)
-      sheen[(mask.j0 + j) * grid.width + mask.i0 + i]! += gel * 0.5 * mask.data[j * mask.width + i]!
+function shineOfGel(
+  { sheen }: Painted,
+  gel: number,
+  { grid }: HeadPicture,
+  mask: Mask,
+  clip: PixelBox,
+): void {
+  const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
+  for (let j = j0; gel > 0 && j < j1; j++) {
+    for (let i = i0; i < i1; i++)
+      sheen[j * grid.width + i]! += gel * 0.5 * mask.data[(j - mask.j0) * mask.width + i - mask.i0]!
   }
 }
 
@@ -68,6 +84,7 @@ function layFlake(
   flakes: Flakes,
   head: HeadPicture,
   mask: Mask,
+  clip: PixelBox,
   cx: number,
   cy: number,
 ): void {
@@ -89,11 +106,11 @@ function layFlake(
   const big = size * k * (0.7 + 0.6 * hash(cx, cy, seed + 5))
   // A glint smaller than a pixel lights all of that pixel, and so the less.
   const wide = glint ? Math.max(big, 0.85) : big
-  put(painted, flakes, head, { u, v, w: wide, bright, glint, weight: (big / wide) ** 2 })
+  put(painted, flakes, head, clip, { u, v, w: wide, bright, glint, weight: (big / wide) ** 2 })
   if (!glint || k <= 2.4) return
   for (const [dx, dy] of SIDES) {
     const ray = { u: u + dx * big * 0.9, v: v + dy * big * 0.9, w: big * 0.5, weight: 1 }
-    put(painted, flakes, head, { ...ray, bright: bright * 0.5, glint })
+    put(painted, flakes, head, clip, { ...ray, bright: bright * 0.5, glint })
   }
 }
 
@@ -112,11 +129,13 @@ function put(
   { paint, sheen }: Painted,
   { colour, gel }: Flakes,
   { grid, skin }: HeadPicture,
+  clip: PixelBox,
   { u, v, w, bright, glint, weight }: Square,
 ): void {
   for (let j = Math.floor(v - w / 2); j <= v + w / 2; j++) {
     for (let i = Math.floor(u - w / 2); i <= u + w / 2; i++) {
       if (i < 0 || j < 0 || i >= grid.width || j >= grid.height) continue
+      if (i < clip.i0 || j < clip.j0 || i >= clip.i1 || j >= clip.j1) continue
       const a =
         Math.max(0, Math.min(i + 1, u + w / 2) - Math.max(i, u - w / 2)) *
         Math.max(0, Math.min(j + 1, v + w / 2) - Math.max(j, v - w / 2))
@@ -134,18 +153,23 @@ function put(
 /** The lamp stands up and to the left. */
 const LAMP = [-0.48, -0.62, 0.62] as const
 
-/** Draws a cut gem: a flat table, facets round it that catch the lamp each in its own way, and a dark rim. */
+/**
+ * Draws a cut gem: a flat table, facets round it that catch the lamp each in its own way, and a dark rim.
+ * @param clip leaves all pixels outside it as they are
+ */
 export function layGem(
   { paint, sheen }: Painted,
   { cut, colour, at, size, heading }: Gem,
   head: HeadPicture,
   mask: Mask,
+  clip: PixelBox = WHOLE,
 ): void {
   const { grid, chart } = head
+  const within = shared(clip, boxOfMask(mask))
   const facets = cut === 'star' ? 5 : 8
   const way = (heading * Math.PI) / 180
-  for (let j = 0; j < mask.height; j++) {
-    for (let i = 0; i < mask.width; i++) {
+  for (let j = within.j0 - mask.j0; j < within.j1 - mask.j0; j++) {
+    for (let i = within.i0 - mask.i0; i < within.i1 - mask.i0; i++) {
       const cover = mask.data[j * mask.width + i]!
       if (cover < 0.01) continue
       const p = (mask.j0 + j) * grid.width + mask.i0 + i

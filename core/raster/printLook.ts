@@ -3,8 +3,9 @@ import type { Memo } from '../memo'
 import { opacityOf, OPAQUE_FILM } from '../paint'
 import { hash } from './grid'
 import type { HeadPicture } from './head'
-import { inkOver, inksOf, stepOf } from './inks'
-import type { Painted } from './painted'
+import { inkOver, inksOf, stepOf, type Inks } from './inks'
+import type { Mask } from './coverage'
+import { boxOfMask, shared, type Painted, type PixelBox } from './painted'
 import { layFlakes, layGem } from './particles'
 import { maskOf } from './printMask'
 
@@ -22,53 +23,79 @@ export function along(axis: Axis, x: number, y: number): number {
 /** Where a cover is thinner than full, the film is too: a bleed runs out thin. */
 const THIN_EDGE = 0.4
 
-/** Lays one film on painted skin, in place, under what its cover says; see maskOf. */
+/**
+ * Lays one film on painted skin, in place, under what its cover says; see maskOf.
+ * @param clip leaves all pixels outside it as they are
+ */
 export function layPrint(
-  { paint, sheen }: Painted,
+  painted: Painted,
   print: Print,
   head: HeadPicture,
   grain: Float32Array,
   mask = maskOf(print, head),
   memo?: Memo,
+  clip = boxOfMask(mask),
 ): void {
-  if (print.particles)
-    return print.particles.kind === 'gem'
-      ? layGem({ paint, sheen }, print.particles, head, mask)
-      : layFlakes({ paint, sheen }, print.particles, head, mask)
-  const { grid, chart } = head
+  if (!print.particles) return layFilm(painted, print, head, grain, mask, inksFor(print, memo), clip)
+  if (print.particles.kind === 'gem') layGem(painted, print.particles, head, mask, clip)
+  else layFlakes(painted, print.particles, head, mask, clip)
+}
+
+/** The inks of a film, with its thickness in swatch films. */
+interface FilmInks {
+  readonly inks: Inks
+  readonly swatches: number
+  readonly most: number
+}
+
+function inksFor(print: Print, memo: Memo | undefined): FilmInks {
   const swatches = print.film / OPAQUE_FILM
   const most = Math.max(0.02, swatches * 1.25)
-  const inks = inksOf(print, most, memo)
+  return { inks: inksOf(print, most, memo), swatches, most }
+}
+
+function layFilm(
+  { paint, sheen }: Painted,
+  print: Print,
+  head: HeadPicture,
+  grain: Float32Array,
+  mask: Mask,
+  { inks, swatches, most }: FilmInks,
+  clip: PixelBox,
+): void {
+  const { grid, chart, skin } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
-  for (let j = 0; j < mask.height; j++) {
-    const row = (mask.j0 + j) * grid.width + mask.i0
-    const y = grid.y0 + (mask.j0 + j + 0.5) / grid.pxPerMm
-    for (let i = 0; i < mask.width; i++) {
-      const cover = mask.data[j * mask.width + i]!
+  const grainy = 1 + 0.25 * print.grain
+  const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
+  // Written out by the pixel, without calls that make anything: this is where painting spends its time.
+  for (let j = j0; j < j1; j++) {
+    const y = grid.y0 + (j + 0.5) / grid.pxPerMm
+    for (
+      let i = i0, p = j * grid.width + i0, m = (j - mask.j0) * mask.width + i0 - mask.i0;
+      i < i1;
+      i++, p++, m++
+    ) {
+      const cover = mask.data[m]!
       if (cover < 0.004) continue
-      const p = row + i
-      const a = cover * head.skin[p]!
+      const a = cover * skin[p]!
       if (a < 0.002) continue
       let ink = single
       if (!ink) {
-        const at = chart.back([grid.x0 + (mask.i0 + i + 0.5) / grid.pxPerMm, y])
-        ink =
-          inks.list[
-            at && print.axis ? inks.at(along(print.axis, at[0], at[1]), hash(mask.i0 + i, mask.j0 + j, 5)) : 0
-          ]!
+        const at = chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, y])
+        ink = inks.list[at && print.axis ? inks.at(along(print.axis, at[0], at[1]), hash(i, j, 5)) : 0]!
       }
       // Grain is thickness: a sponge leaves pores where little paint lies, and more dabs close them.
-      const x =
-        swatches * (1 + 0.25 * print.grain - print.grain * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover)
-      const n = stepOf(x, most)
+      const x = swatches * (grainy - print.grain * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover)
       const { table, glow } = ink
+      const row = 9 * stepOf(x, most)
+      const shine = glow > 0 || ink.sheen > 0 || sheen[p]! > 0 ? opacityOf(3 * x) : 0
       for (let b = 0; b < 3; b++) {
         const under = paint[3 * p + b]!
-        let over = inkOver(table, n, b, Math.min(0.99, under))
-        if (glow > 0) over += glow * over * opacityOf(3 * x)
+        let over = inkOver(table, row + 3 * b, under < 0.99 ? under : 0.99)
+        if (glow > 0) over += glow * over * shine
         paint[3 * p + b] = under + (over - under) * a
       }
-      sheen[p]! += (ink.sheen * opacityOf(3 * x) - sheen[p]! * opacityOf(3 * x)) * a
+      if (shine > 0) sheen[p]! += (ink.sheen * shine - sheen[p]! * shine) * a
     }
   }
 }

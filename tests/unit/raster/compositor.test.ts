@@ -75,10 +75,62 @@ describe('a painting that is kept', () => {
     expect(same(painting.whole(), fresh.whole())).toBe(true)
   })
 
+  describe('when a step beneath others changes', () => {
+    const turned = (step: Step, by: number): Step =>
+      'tilt' in step ? { ...step, tilt: step.tilt + by } : step
+    /** Pairs of each step as a painting from nothing finds them. */
+    function pairsOf(steps: readonly Step[]): Map<string, unknown> {
+      const fresh = new IncrementalCompositor(bare)
+      const found = new Map<string, unknown>()
+      for (const step of fresh.toward(steps, there(moth), key)) found.set(step.id, fresh.compared())
+      return found
+    }
+    const changes: [string, (steps: Step[]) => Step[]][] = [
+      ['the first', s => s.map((step, i) => (i === 0 ? { ...step, label: 'other' } : step))],
+      ['one in the middle', s => s.map((step, i) => (i === 5 ? turned(step, 9) : step))],
+      ['one taken out', s => s.filter((_, i) => i !== 4)],
+      ['one put in', s => [...s.slice(0, 3), { ...turned(s[5]!, 30), id: 'more' }, ...s.slice(3)]],
+      ['two exchanged', s => [s[1]!, s[0]!, ...s.slice(2)]],
+      ['one moved to the end', s => [...s.slice(0, 2), ...s.slice(3), s[2]!]],
+    ]
+    it.each(changes)('%s: the picture and how steps show are as if painted from nothing', (_name, change) => {
+      const painting = new IncrementalCompositor(bare)
+      const found = new Map<string, unknown>()
+      const bring = (steps: readonly Step[]) => {
+        for (const step of painting.toward(steps, there(moth), key)) found.set(step.id, painting.compared())
+      }
+      bring(moth.steps)
+      const next = change([...moth.steps])
+      bring(next)
+      const fresh = new IncrementalCompositor(bare)
+      run(fresh, next)
+      expect(same(painting.whole(), fresh.whole())).toBe(true)
+      for (const [id, pairs] of pairsOf(next)) expect(found.get(id)).toEqual(pairs)
+      bring(moth.steps)
+      const again = new IncrementalCompositor(bare)
+      run(again, moth.steps)
+      expect(same(painting.whole(), again.whole())).toBe(true)
+    })
+
+    it('tells of what was changed together even after a wish was given up', () => {
+      const painting = new IncrementalCompositor(bare)
+      run(painting, moth.steps)
+      const next = moth.steps.map((s, i) =>
+        i === 0 ? { ...s, label: 'other' } : turned(s, i === 1 ? 20 : 0),
+      )
+      const job = painting.toward(next, there(moth), key)
+      const first = job.next().value as Step
+      const rest = run(painting, next).map(s => s.id)
+      expect(rest).not.toContain(first.id)
+      expect(rest.length).toBeGreaterThan(2)
+      expect(run(painting, next)).toEqual([])
+    })
+  })
+
   it('compares a print with what lay beneath it', () => {
     const painting = new IncrementalCompositor(bare)
     run(painting, moth.steps)
-    const pairs = painting.compared(100)
+    const pairs = painting.compared()
     expect(pairs.length).toBeGreaterThan(20)
     expect(pairs.some(([a, b]) => Math.abs(a[0] - b[0]) > 0.02)).toBe(true)
     expect(new IncrementalCompositor(bare).compared()).toEqual([])

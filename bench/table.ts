@@ -1,0 +1,56 @@
+/** What a row may come to at most: ms (or the row's own unit), and how many times what it is held against. */
+export interface Limit {
+  readonly most?: number
+  readonly ratio?: number
+}
+/** What a row is held against in the same run. */
+export interface Against {
+  readonly words: string
+  readonly value: number
+}
+
+/** Rows of measurements; each says whether it keeps its limits. */
+export class Table {
+  private readonly failed: string[] = []
+
+  /**
+   * Adds and prints a row.
+   * @param unit of the value and of its limit
+   */
+  row(name: string, value: number, limit: Limit = {}, against?: Against, unit = 'ms'): void {
+    const ratio = against ? value / against.value : 0
+    const over =
+      (limit.most !== undefined && value > limit.most) || (limit.ratio !== undefined && ratio > limit.ratio)
+    if (over) this.failed.push(name)
+    const limits = [
+      limit.most === undefined ? '' : `at most ${limit.most} ${unit}`,
+      limit.ratio === undefined ? '' : `at most ${limit.ratio} x`,
+    ].filter(Boolean)
+    const said = limits.length ? `${over ? 'OVER' : 'ok'}: ${limits.join(', ')}` : ''
+    const held = against ? `${ratio.toFixed(2)} x ${against.words} (${against.value.toFixed(1)} ${unit})` : ''
+    console.log(
+      `${name.padEnd(50)} ${value.toFixed(1).padStart(8)} ${unit.padEnd(3)} ${held.padEnd(62)} ${said}`,
+    )
+  }
+
+  /** Says how many rows were over their limits; with `check` the run fails when there were any. */
+  finish(check: boolean): void {
+    console.log(
+      this.failed.length
+        ? `\n${this.failed.length} over the limit: ${this.failed.join('; ')}`
+        : '\nevery limit holds',
+    )
+    if (check && this.failed.length) process.exitCode = 1
+  }
+}
+
+/** Median time of a job over some runs after a first one, ms. */
+export function median(job: () => void, runs = 5): number {
+  job()
+  const times = Array.from({ length: runs }, () => {
+    const t = performance.now()
+    job()
+    return performance.now() - t
+  })
+  return times.sort((a, b) => a - b)[runs >> 1]!
+}

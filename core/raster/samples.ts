@@ -1,0 +1,96 @@
+import type { LinearRgb } from '../paint'
+import type { Mask } from './coverage'
+import type { HeadPicture } from './head'
+import type { PixelBox } from './painted'
+
+/** A print that a coarse picture hardly shows, such as a hair line, is not judged by it. */
+const LEAST_COVER = 0.2
+
+/** What all masks together cover, one value a pixel of their box. */
+function coverOf(masks: readonly Mask[], box: PixelBox): Float32Array {
+  const w = box.i1 - box.i0
+  const cover = new Float32Array(Math.max(0, w) * Math.max(0, box.j1 - box.j0))
+  for (const m of masks) {
+    for (let j = 0; j < m.height; j++)
+      for (let i = 0; i < m.width; i++) {
+        const at = (m.j0 + j - box.j0) * w + m.i0 + i - box.i0
+        cover[at] = 1 - (1 - cover[at]!) * (1 - m.data[j * m.width + i]!)
+      }
+  }
+  return cover
+}
+
+/**
+ * A few pixels of a print, spread evenly over what it covers, with their colours beneath it and with it: how
+ * it shows is judged by them.
+ */
+export class Samples {
+  /** Pixels in the picture, by column and row. */
+  private readonly columns: Int32Array
+  private readonly rows: Int32Array
+  private readonly colours: Float32Array
+  private readonly width: number
+
+  /** @param most of how many pixels at most */
+  constructor(masks: readonly Mask[], box: PixelBox, head: HeadPicture, most: number) {
+    const chosen = pixelsOf(coverOf(masks, box), box, head, most)
+    const w = box.i1 - box.i0
+    this.columns = Int32Array.from(chosen, n => box.i0 + (n % w))
+    this.rows = Int32Array.from(chosen, n => box.j0 + Math.floor(n / w))
+    this.colours = new Float32Array(6 * chosen.length)
+    this.width = head.grid.width
+  }
+
+  /**
+   * Takes in the colours of pixels that were laid anew. Returns whether there were any.
+   * @param under what lies beneath in the print's box
+   * @param now the painted skin, the print on it and nothing above
+   */
+  changed(clip: PixelBox, under: Float32Array, box: PixelBox, now: Float32Array): boolean {
+    let any = false
+    for (let s = 0; s < this.columns.length; s++) {
+      const i = this.columns[s]!
+      const j = this.rows[s]!
+      if (i < clip.i0 || i >= clip.i1 || j < clip.j0 || j >= clip.j1) continue
+      const n = 3 * ((j - box.j0) * (box.i1 - box.i0) + i - box.i0)
+      const p = 3 * (j * this.width + i)
+      for (let b = 0; b < 3; b++) {
+        this.colours[6 * s + b] = under[n + b]!
+        this.colours[6 * s + 3 + b] = now[p + b]!
+      }
+      any = true
+    }
+    return any
+  }
+
+  /** Colours beneath and with the print, a pair a pixel. */
+  pairs(): [LinearRgb, LinearRgb][] {
+    const { colours } = this
+    return Array.from({ length: this.columns.length }, (_, s) => {
+      const at = (k: number): LinearRgb => [
+        colours[6 * s + k]!,
+        colours[6 * s + k + 1]!,
+        colours[6 * s + k + 2]!,
+      ]
+      return [at(0), at(3)]
+    })
+  }
+}
+
+/** Numbers of pixels of a box that are well covered, every so many of them. */
+function pixelsOf(cover: Float32Array, box: PixelBox, head: HeadPicture, most: number): number[] {
+  let fullest = 0
+  for (const c of cover) if (c > fullest) fullest = c
+  const inside = 0.75 * fullest
+  if (inside < LEAST_COVER) return []
+  const w = box.i1 - box.i0
+  const all: number[] = []
+  for (let n = 0; n < cover.length; n++) {
+    if (cover[n]! < inside) continue
+    const p = (box.j0 + Math.floor(n / w)) * head.grid.width + box.i0 + (n % w)
+    // Pixels at the edge, and such as hair covers, say nothing of the print.
+    if (head.over[4 * p + 3]! < 0.1 && head.skin[p]! > 0.9) all.push(n)
+  }
+  const every = Math.max(1, Math.floor(all.length / most))
+  return all.filter((_, i) => i % every === 0)
+}
