@@ -73,7 +73,7 @@ export class StagePicture {
       this.kept = {
         key,
         picture: ++this.pictures,
-        painting: new IncrementalCompositor(bare),
+        painting: new IncrementalCompositor(bare, true),
         shows: new Map(),
       }
     const { painting, shows, picture } = this.kept

@@ -21,7 +21,8 @@ interface Ready {
 interface Layer extends Ready {
   readonly paint: Float32Array
   readonly sheen: Float32Array
-  readonly samples: Samples
+  /** Null where nobody asks how steps show. */
+  readonly samples: Samples | null
 }
 
 /** A part of a picture that changed, as sRGB bytes. */
@@ -47,7 +48,11 @@ export class IncrementalCompositor {
   /** The layer that `compared` speaks of. */
   private told: Layer | null = null
 
-  constructor(readonly bare: Bare) {
+  /** @param compares whether it is to be told how each step shows: see `compared` */
+  constructor(
+    readonly bare: Bare,
+    private readonly compares = false,
+  ) {
     const { grid, albedo, light } = bare.head
     this.painted = { paint: albedo.slice(), sheen: new Float32Array(light.length) }
     this.rgba = new Uint8ClampedArray(4 * light.length)
@@ -110,7 +115,7 @@ export class IncrementalCompositor {
       if (isEmpty(clip)) continue
       this.copy(layer, clip, true)
       this.layAll(layer, world, clip)
-      if (layer.samples.changed(clip, layer.paint, layer.box, this.painted.paint)) touched.push(layer)
+      if (layer.samples?.changed(clip, layer.paint, layer.box, this.painted.paint)) touched.push(layer)
     }
     this.dirty = joined(this.dirty, changed)
     return touched
@@ -131,12 +136,12 @@ export class IncrementalCompositor {
   private lay(ready: Ready, world: World): Layer {
     const { box, masks } = ready
     const n = isEmpty(box) ? 0 : (box.i1 - box.i0) * (box.j1 - box.j0)
-    const samples = new Samples(masks, box, this.bare.head, COMPARED)
+    const samples = this.compares ? new Samples(masks, box, this.bare.head, COMPARED) : null
     const layer = { ...ready, paint: new Float32Array(3 * n), sheen: new Float32Array(n), samples }
     this.copy(layer, box, true)
     this.layers.push(layer)
     this.layAll(layer, world, box)
-    samples.changed(box, layer.paint, box, this.painted.paint)
+    samples?.changed(box, layer.paint, box, this.painted.paint)
     this.dirty = joined(this.dirty, box)
     return layer
   }
@@ -191,6 +196,6 @@ export class IncrementalCompositor {
    * evenly.
    */
   compared(): [LinearRgb, LinearRgb][] {
-    return this.told?.samples.pairs() ?? []
+    return this.told?.samples?.pairs() ?? []
   }
 }

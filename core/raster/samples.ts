@@ -78,19 +78,24 @@ export class Samples {
 }
 
 /** Numbers of pixels of a box that are well covered, every so many of them. */
-function pixelsOf(cover: Float32Array, box: PixelBox, head: HeadPicture, most: number): number[] {
+function pixelsOf(
+  cover: Float32Array,
+  box: PixelBox,
+  { over, skin, grid }: HeadPicture,
+  most: number,
+): Int32Array {
   let fullest = 0
-  for (const c of cover) if (c > fullest) fullest = c
+  for (let n = 0; n < cover.length; n++) if (cover[n]! > fullest) fullest = cover[n]!
   const inside = 0.75 * fullest
-  if (inside < LEAST_COVER) return []
-  const w = box.i1 - box.i0
-  const all: number[] = []
-  for (let n = 0; n < cover.length; n++) {
-    if (cover[n]! < inside) continue
-    const p = (box.j0 + Math.floor(n / w)) * head.grid.width + box.i0 + (n % w)
-    // Pixels at the edge, and such as hair covers, say nothing of the print.
-    if (head.over[4 * p + 3]! < 0.1 && head.skin[p]! > 0.9) all.push(n)
+  if (inside < LEAST_COVER) return new Int32Array(0)
+  const all = new Int32Array(cover.length)
+  let count = 0
+  for (let j = box.j0, n = 0; j < box.j1; j++) {
+    for (let i = box.i0, p = j * grid.width + box.i0; i < box.i1; i++, n++, p++) {
+      // Pixels at the edge, and such as hair covers, say nothing of the print.
+      if (cover[n]! >= inside && over[4 * p + 3]! < 0.1 && skin[p]! > 0.9) all[count++] = n
+    }
   }
-  const every = Math.max(1, Math.floor(all.length / most))
-  return all.filter((_, i) => i % every === 0)
+  const every = Math.max(1, Math.floor(count / most))
+  return Int32Array.from({ length: Math.ceil(count / every) }, (_, i) => all[i * every]!)
 }

@@ -199,14 +199,17 @@ function profileFit(
     // no ruling in two.
     const t = (across[i]! - least) / STRIP
     const k = Math.min(strips - 1, Math.floor(t))
-    for (const [n, share] of [
-      [k, 1 - (t - k)],
-      [k + 1, t - k],
-    ] as const) {
-      if (n >= strips || share <= 0) continue
-      sum[n]! += share * w[i]!
-      where[n]! += share * across[i]!
-      count[n]! += share
+    const here = 1 - (t - k)
+    const next = t - k
+    if (here > 0) {
+      sum[k]! += here * w[i]!
+      where[k]! += here * across[i]!
+      count[k]! += here
+    }
+    if (next > 0 && k + 1 < strips) {
+      sum[k + 1]! += next * w[i]!
+      where[k + 1]! += next * across[i]!
+      count[k + 1]! += next
     }
   }
   // The profile through each strip's own middle; strips without a sample are passed over.
