@@ -5,6 +5,9 @@ import type { Jobs } from './jobs'
 /** Memory of one worker thread, MB: what JavaScript holds, without the pixels of pictures. */
 const MOST_MB = 768
 
+/** A thread without work is kept so long, ms: what it has prepared serves the next job. */
+const IDLE_MS = 120_000
+
 /** How long a job may take before it is given up, ms. */
 const DEADLINE_MS: Readonly<Record<keyof Jobs, number>> = {
   picture: 60_000,
@@ -49,7 +52,9 @@ export class Pool {
       new Piscina({
         filename,
         execArgv,
-        minThreads: 1,
+        // Begun when there is work: a page that is opening needs the machine more.
+        minThreads: 0,
+        idleTimeout: IDLE_MS,
         maxThreads,
         resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
       })

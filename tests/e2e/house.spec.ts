@@ -1,0 +1,244 @@
+import { readFileSync } from 'node:fs'
+import { hostileFiles } from '../hostile'
+import { complaints, look, openBench, openNew, painted, saved } from './helpers'
+import { expect, test, type Page } from './site'
+
+/** Cards of the gallery as the server tells them. */
+interface Card {
+  id: string
+  picture: string | null
+  awaits: boolean
+  seconds: number | null
+}
+const card = async (page: Page, id: string): Promise<Card> =>
+  ((await (await page.request.get('/api/looks')).json()) as Card[]).find(c => c.id === id)!
+
+test('the gallery shows kept pictures at once, and a changed look keeps its last one until the new one is there', async ({
+  page,
+}) => {
+  const wrong = complaints(page)
+  await page.goto('/')
+  const shown = page.locator('[data-look="demo-ember-wing"] img')
+  await expect(shown).toBeVisible()
+  expect((await card(page, 'demo-ember-wing')).awaits).toBe(false)
+  const before = await shown.getAttribute('src')
+  const { look: ember, version } = await look(page, 'demo-ember-wing')
+  const changed = { ...ember, skin: { ...ember.skin, colour: '#c98e6a' } }
+  await page.request.put('/api/looks/demo-ember-wing', { data: { base: version, look: changed } })
+  await page.reload()
+  // The picture of before stands there while the new one is painted, which then comes in by itself.
+  await expect(shown).toBeVisible()
+  await expect(shown).not.toHaveAttribute('src', before!, { timeout: 60_000 })
+  await expect(page.locator('[data-look="demo-ember-wing"]')).not.toContainText('painting')
+  const now = await card(page, 'demo-ember-wing')
+  expect(now.awaits).toBe(false)
+  expect(await shown.getAttribute('src')).toContain(now.picture!)
+  // A name is no part of a picture.
+  const again = await look(page, 'demo-ember-wing')
+  await page.request.put('/api/looks/demo-ember-wing', {
+    data: { base: again.version, look: { ...again.look, name: 'Ember Wing again' } },
+  })
+  expect((await card(page, 'demo-ember-wing')).awaits).toBe(false)
+  expect(wrong).toEqual([])
+})
+
+test('the stage is never empty: the last picture stands where the painting comes', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.locator('[data-look="demo-barn-owl"] img')).toBeVisible()
+  await page.evaluate(() => {
+    const seen: string[] = []
+    ;(window as unknown as { seen: string[] }).seen = seen
+    new MutationObserver(() => {
+      const state = document.querySelector<HTMLElement>('[data-testid=picture-state]')?.dataset.standing
+      const now = document.querySelector('[data-testid=skeleton] img') ? 'skeleton' : state
+      if (now && seen.at(-1) !== now) seen.push(now)
+    }).observe(document, { subtree: true, childList: true, attributes: true })
+  })
+  await page.locator('[data-look="demo-barn-owl"] a').first().click()
+  await painted(page)
+  const seen = await page.evaluate(() => (window as unknown as { seen: string[] }).seen)
+  expect(seen[0]).toBe('skeleton')
+  expect(seen.at(-1)).toBe('fine')
+  expect(seen).toContain('card')
+})
+
+test('earlier versions have pictures, can be named, brought back and undone', async ({ page }) => {
+  const id = await openNew(page)
+  await page.getByRole('tab', { name: 'Line' }).click()
+  const { look: empty, version } = await look(page, id)
+  await page.request.put(`/api/looks/${id}`, {
+    data: { base: version, look: { ...empty, notes: 'second', skin: { ...empty.skin, colour: '#553322' } } },
+  })
+  await openBench(page, id)
+  await page.getByTestId('save-state').click()
+  const dialog = page.getByRole('dialog', { name: 'Earlier versions' })
+  const rows = dialog.getByRole('listitem')
+  await expect(rows).toHaveCount(2)
+  await expect(rows.nth(1).locator('img')).toHaveJSProperty('complete', true)
+  expect(
+    await rows
+      .nth(1)
+      .locator('img')
+      .evaluate((i: HTMLImageElement) => i.naturalWidth),
+  ).toBeGreaterThan(50)
+  await rows.nth(1).getByRole('textbox').fill('pale one')
+  await rows.nth(1).getByRole('textbox').blur()
+  await expect
+    .poll(async () =>
+      (
+        (await (await page.request.get(`/api/looks/${id}/revisions`)).json()) as { label: string | null }[]
+      ).map(r => r.label),
+    )
+    .toEqual([null, 'pale one'])
+  await rows.nth(1).getByRole('button', { name: 'Bring back' }).click()
+  await expect(dialog).toBeHidden()
+  await saved(page)
+  expect((await look(page, id)).look.skin.colour).toBe(empty.skin.colour)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await saved(page)
+  expect((await look(page, id)).look.skin.colour).toBe('#553322')
+})
+
+test('everything is backed up into one file and brought back; deleted looks too', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Kept safe' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Kept safe' })
+  await dialog.getByRole('button', { name: 'Back up now' }).click()
+  const backup = dialog.getByRole('listitem').filter({ hasText: 'made by hand' }).first()
+  await expect(backup).toBeVisible({ timeout: 60_000 })
+  const [download] = await Promise.all([page.waitForEvent('download'), backup.getByRole('link').click()])
+  const file = (await download.path())!
+  expect(readFileSync(file).subarray(0, 2).toString()).toBe('PK')
+  await page.request.delete('/api/looks/demo-tide-queen')
+  await page.reload()
+  await expect(page.locator('[data-look="demo-tide-queen"]')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Kept safe' }).click()
+  await dialog
+    .getByRole('listitem')
+    .filter({ hasText: 'Tide Queen' })
+    .getByRole('button', { name: 'Bring back' })
+    .click()
+  await expect(page.locator('[data-look="demo-tide-queen"]')).toHaveCount(1)
+  // A file that is no backup is refused, and nothing changes.
+  await dialog.getByLabel('Backup file').setInputFiles({
+    name: 'x.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('no zip'),
+  })
+  await dialog.getByRole('button', { name: 'Restore', exact: true }).first().click()
+  await expect(dialog.getByRole('alert')).toContainText('no backup of Janusform')
+  await page.request.delete('/api/looks/demo-koi-lantern')
+  await dialog.getByLabel('Backup file').setInputFiles(file)
+  await dialog.getByRole('alertdialog').getByRole('button', { name: 'Restore', exact: true }).click()
+  await expect(page.getByText(/Restored: \d+ looks/)).toBeVisible({ timeout: 60_000 })
+  expect((await page.request.get('/api/looks/demo-koi-lantern')).status()).toBe(200)
+})
+
+test('nobody else gets in, and pages run no script but their own', async ({ page, request }) => {
+  const status = async (path: string, headers: Record<string, string>) =>
+    (await request.get(path, { headers })).status()
+  const picture = '/api/looks/demo-ember-wing/card.png'
+  for (const site of ['cross-site', 'same-site']) {
+    expect(await status(picture, { 'sec-fetch-site': site, 'sec-fetch-mode': 'no-cors' })).toBe(403)
+    expect(await status('/mark.svg', { 'sec-fetch-site': site, 'sec-fetch-mode': 'no-cors' })).toBe(403)
+  }
+  expect(await status(picture, { origin: 'http://example.org' })).toBe(403)
+  expect(await status(picture, { host: 'example.org' })).toBe(403)
+  const followed = {
+    'sec-fetch-site': 'cross-site',
+    'sec-fetch-mode': 'navigate',
+    'sec-fetch-dest': 'document',
+  }
+  expect(await status('/', followed)).toBe(200)
+  expect(await status('/api/looks', followed)).toBe(403)
+  for (const path of ['/', '/mark.svg', picture]) {
+    const headers = (await request.get(path)).headers()
+    expect(headers['x-content-type-options'], path).toBe('nosniff')
+    expect(headers['cross-origin-resource-policy'], path).toBe('same-origin')
+    expect(headers['cross-origin-opener-policy'], path).toBe('same-origin')
+    expect(headers['content-security-policy'], path).toMatch(/script-src 'self'/)
+    expect(headers['content-security-policy'], path).not.toMatch(/script-src[^;]*unsafe/)
+  }
+  await page.goto('/')
+  await page.evaluate(() => {
+    const script = document.createElement('script')
+    script.textContent = 'window.intruder = true'
+    document.body.append(script)
+  })
+  expect(await page.evaluate(() => 'intruder' in window)).toBe(false)
+})
+
+test('addresses and methods that are none of ours are refused as JSON', async ({ request }) => {
+  const answers = [
+    [await request.get('/api/nothing'), 404],
+    [await request.get('/api/looks/x/y/z'), 404],
+    [await request.patch('/api/looks', { data: {} }), 405],
+    [await request.delete('/api/paints'), 405],
+  ] as const
+  for (const [answer, status] of answers) {
+    expect(answer.status()).toBe(status)
+    expect((await answer.json()).message).toMatch(/\.$/)
+  }
+  for (const colour of ['red', '#12', '', null, 7]) {
+    const paint = {
+      ...(await (await request.get('/api/paints')).json())[0],
+      overBlack: colour,
+      overWhite: colour,
+    }
+    delete paint.id
+    const answer = await request.post('/api/paints', { data: paint })
+    expect([400, 422]).toContain(answer.status())
+  }
+})
+
+test('hostile files end in a sentence while others are served', async ({ request }) => {
+  for (const { name, file } of hostileFiles(0.4)) {
+    const sent = request.post('/api/stencils', { data: { file, about: { name: 'Bad', kind: 'motif' } } })
+    // Somebody else asks meanwhile.
+    expect((await request.get('/api/paints')).status(), name).toBe(200)
+    const answer = await sent
+    expect([201, 400, 413, 422], name).toContain(answer.status())
+    if (answer.status() !== 201) expect((await answer.json()).message, name).toMatch(/\.$/)
+  }
+})
+
+test('a look that is too much to paint says so, and nothing of it is lost', async ({ page }) => {
+  const base = (await look(page, 'plain-fern-stag')).look
+  const sheet = base.steps.find((s: { kind: string }) => s.kind === 'sheet')
+  const pass = { ...sheet.passes[0], openings: { use: 'all' } }
+  const steps = Array.from({ length: 80 }, (_, i) => ({
+    ...sheet,
+    id: `s${i}`,
+    stencil: 'rosettes',
+    register: undefined,
+    passes: Array.from({ length: 8 }, () => pass),
+  }))
+  const made = await page.request.post('/api/looks', {
+    data: { ...base, id: 'too-much', name: 'Too much', steps },
+  })
+  expect(made.status(), await made.text()).toBe(201)
+  for (const path of ['picture.png', 'export.svg']) {
+    const answer = await page.request.get(`/api/looks/too-much/${path}`)
+    expect(answer.status()).toBe(422)
+    expect((await answer.json()).message).toMatch(/too much to paint.*nothing of it is lost/)
+  }
+  await page.goto('/looks/too-much')
+  await expect(page.getByRole('alert').filter({ hasText: 'too much to paint' })).toBeVisible({
+    timeout: 60_000,
+  })
+  expect((await look(page, 'too-much')).look.steps).toHaveLength(80)
+})
+
+test('a long export is told of and can be stopped', async ({ page }) => {
+  await openBench(page, 'plain-tide-queen')
+  // A server that takes its time.
+  await page.route('**/picture.png?px=8', async route => {
+    await new Promise(done => setTimeout(done, 8000))
+    await route.continue().catch(() => {})
+  })
+  await page.getByRole('button', { name: 'Export' }).click()
+  await page.getByRole('menuitem', { name: /PNG/ }).click()
+  await expect(page.getByText('Making the PNG…')).toBeVisible()
+  await page.getByRole('button', { name: 'Stop', exact: true }).click()
+  await expect(page.getByText('Making the PNG…')).toBeHidden()
+})
