@@ -10,6 +10,9 @@ const inlineScripts = (html: string): string[] =>
     ...html.matchAll(/<script(?![^>]*\bsrc=)(?![^>]*type="application\/json")[^>]*>([\s\S]*?)<\/script>/g),
   ].map(([, script]) => createHash('sha256').update(script!).digest('base64'))
 
+/** Whatever under /api no route of ours answers. */
+const NONE_OF_OURS = '/api/**'
+
 /** Guards every request, files too, and lets pages run no script but their own. */
 export default defineNitroPlugin(nitro => {
   const { h3App } = nitro
@@ -17,15 +20,14 @@ export default defineNitroPlugin(nitro => {
   // Before the files, which are otherwise sent first.
   h3App.stack.unshift(h3App.stack.pop()!)
   nitro.router.use(
-    '/api/**',
-    eventHandler(() => {
-      throw createError({ statusCode: 404 })
+    NONE_OF_OURS,
+    eventHandler(async event => {
+      // The same address may answer another method.
+      const found = await nitro.router.handler.__resolve__?.(event.path.split('?')[0]!)
+      const known = found?.route !== undefined && found.route !== NONE_OF_OURS
+      throw createError({ statusCode: known ? 405 : 404 })
     }),
   )
-  nitro.hooks.hook('render:before', ({ event }) => {
-    // What comes here under /api is an address of ours that does not answer this method.
-    if (event.path.startsWith('/api/')) throw createError({ statusCode: 405 })
-  })
   nitro.hooks.hook('render:response', (response, { event }) => {
     setHeader(event, 'content-security-policy', policy(inlineScripts(String(response.body ?? ''))))
     delete response.headers?.['x-powered-by']

@@ -19,9 +19,10 @@ function outlineShape(outline: SheetOutline, view: View, moving: boolean): Konva
       c.setLineDash(outline.twin ? [5, 4] : [])
       edged(c, 3, 1.4)
       if (!moving) return
-      c.beginPath()
-      for (const ring of outline.openings) trace(c, ring, view)
       c.fillStyle = outline.twin ? 'rgba(122,46,93,0.28)' : 'rgba(122,46,93,0.5)'
+      c.beginPath()
+      // A filled ring closes by itself, and browsers take long to close thousands.
+      for (const ring of outline.openings) trace(c, ring, view, false)
       c.fill('evenodd')
     },
   })
