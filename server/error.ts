@@ -3,6 +3,7 @@ import type { H3Error, H3Event } from 'h3'
 /** What an error answers: status, sentences and data. Details of the server's own faults are not sent. */
 function answerTo(error: H3Error): { status: number; sentences: string[]; data: Record<string, unknown> } {
   const trouble = houseTrouble(error.cause ?? error)
+  if (trouble?.code === 'CORRUPT' || trouble?.code === 'NOTADB') closeHouse()
   if (trouble) return { status: 503, sentences: [trouble.message], data: { trouble: trouble.code } }
   const data = (error.data ?? {}) as Record<string, unknown> & { sentences?: string[] }
   if (data.sentences) return { status: error.statusCode, sentences: data.sentences, data }

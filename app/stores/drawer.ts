@@ -28,10 +28,20 @@ const renoted = (
   { name, kind, heading, groups, copies }: StencilMeta,
 ): PreparedSheet => ({ ...shape, name, kind, heading, groups, copies })
 
+const lostWords = (names: readonly string[]): string =>
+  `${names.map(n => `"${n}"`).join(', ')} cannot be read any more, and is left out of the picture. Nothing else is touched.`
+
+/** A shape as it was fetched, ready, with what is noted of its sheet. */
+const readied = (about: StencilMeta, shape: SheetJson): PreparedSheet =>
+  prepared({ ...about, axes: about.analysis?.axes, ...sheetFromJson(shape) })
+
 /** The sheets of the collection: what is known of each, and the shapes of those that were asked for. */
 export const useDrawer = defineStore('drawer', () => {
+  const notices = useNotices()
   const list = shallowRef<StencilMeta[]>([])
   const shapes = shallowRef<ReadonlyMap<string, PreparedSheet>>(new Map())
+  /** Sheets of the drawer whose shape is damaged: they are left out of pictures. */
+  const lost = shallowRef<ReadonlySet<string>>(new Set())
   const pending = new Map<string, Promise<void>>()
 
   async function load(): Promise<void> {
@@ -40,7 +50,7 @@ export const useDrawer = defineStore('drawer', () => {
 
   /** Fetches the shapes of some sheets; those that the drawer does not hold are passed over. */
   async function ensure(ids: Iterable<string>): Promise<void> {
-    const wanted = [...new Set(ids)].filter(id => !shapes.value.has(id))
+    const wanted = [...new Set(ids)].filter(id => !shapes.value.has(id) && !lost.value.has(id))
     const missing = wanted.filter(id => !pending.has(id) && find(id))
     for (let i = 0; i < missing.length; i += AT_ONCE) {
       const some = missing.slice(i, i + AT_ONCE)
@@ -53,11 +63,14 @@ export const useDrawer = defineStore('drawer', () => {
   async function fetchSome(ids: string[]): Promise<void> {
     const fetched = await fetchShapes(ids)
     const next = new Map(shapes.value)
-    for (const [id, shape] of Object.entries(fetched)) {
-      const about = find(id)!
-      next.set(id, prepared({ ...about, axes: about.analysis?.axes, ...sheetFromJson(shape) }))
-    }
+    for (const [id, shape] of Object.entries(fetched)) next.set(id, readied(find(id)!, shape))
     shapes.value = next
+    lose(ids.filter(id => !(id in fetched)))
+  }
+  function lose(ids: readonly string[]): void {
+    if (!ids.length) return
+    lost.value = new Set([...lost.value, ...ids])
+    notices.refuse(lostWords(ids.map(id => find(id)?.name ?? id)))
   }
 
   const send = inQueue()
@@ -86,5 +99,5 @@ export const useDrawer = defineStore('drawer', () => {
   }
 
   const find = (id: string) => list.value.find(s => s.id === id)
-  return { list, shapes, load, ensure, change, find }
+  return { list, shapes, lost, load, ensure, change, find }
 })

@@ -74,7 +74,9 @@ export const useScene = defineStore('scene', () => {
   }))
   /** Whether every sheet that the look names is there. */
   const loaded = computed(
-    () => session.look !== null && sheetsOf(session.look).every(id => drawer.shapes.has(id)),
+    () =>
+      session.look !== null &&
+      sheetsOf(session.look).every(id => drawer.shapes.has(id) || drawer.lost.has(id)),
   )
   const seconds = computed(() =>
     (session.look?.steps ?? []).reduce((sum, step) => sum + known.of(step, world.value), 0),

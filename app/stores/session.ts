@@ -68,6 +68,7 @@ export const useSession = defineStore('session', () => {
   const saver = shallowRef<Autosave | null>(null)
   /** How many times a look was opened: what is known of the one before counts no more. */
   const opened = ref(0)
+  let opening = 0
   const undoWords = ref('')
   const redoWords = ref('')
 
@@ -92,12 +93,15 @@ export const useSession = defineStore('session', () => {
   /** Opens a look; work on it that had not reached the server comes back first. */
   async function open(id: string): Promise<void> {
     close()
+    const mine = ++opening
     const [record] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
+    // Another look was asked for meanwhile, and may be open already.
+    if (mine !== opening) return
     const draft = keptDraft(record)
     saver.value = new Autosave(draft?.base ?? record.version, record.savedAt)
     begin(draft?.look ?? record.look)
     await drawer.ensure(sheetsOf(look.value!))
-    if (draft) saver.value.push(draft.look)
+    if (draft && mine === opening) saver.value.push(draft.look)
   }
   function close(): void {
     saver.value?.stop()

@@ -85,7 +85,9 @@ const COLUMNS =
 const statements = (db: Db) => ({
   list: db.prepare<[], Row>(`SELECT ${COLUMNS} FROM stencils ORDER BY position, name`),
   one: db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM stencils WHERE id = ?`),
-  shape: db.prepare<[string], { geometry: string }>('SELECT geometry FROM stencils WHERE id = ?'),
+  shape: db.prepare<[string], { geometry: string }>(
+    'SELECT geometry FROM stencils WHERE id = ? AND json_valid(geometry)',
+  ),
   insert: db.prepare(`INSERT INTO stencils (${COLUMNS}, svg, geometry, position, created_at)
     VALUES (@id, @name, @kind, @tags, @zones, @heading, @copies, @notes, @material, @cleanedOn, @groups, @width, @height, @analysis, @mendedFrom, @source, @geometry,
       (SELECT coalesce(max(position), 0) + 1 FROM stencils), @at)`),
@@ -112,6 +114,7 @@ export function stencilsIn(db: Db) {
     /** What is noted of each sheet that pictures depend on, as text. */
     stamps: (): Map<string, string> => new Map(stamps.all().map(({ id, stamp }) => [id, stamp])),
     find,
+    /** The shape of a sheet as JSON text; null when there is none, or it is damaged. */
     geometry: (id: string): string | null => shape.get(id)?.geometry ?? null,
     /** Takes in a sheet; `source` is the text of the file that it came from. */
     create(

@@ -1,3 +1,5 @@
+import { dirname } from 'node:path'
+
 /** Something is wrong with where the data are kept, in one sentence: what, what is safe, what to do. */
 export class HouseTrouble extends Error {
   constructor(
@@ -31,12 +33,15 @@ const SENTENCES: Readonly<Record<string, (file: string) => string>> = {
   FOLDER: file =>
     `The data folder for ${file} cannot be made, because something of that name is no folder. Nothing was changed; name another folder in JANUSFORM_DATA.`,
 }
-/** The sentence's name for an error's code; null for an error that is none of the house's. */
-function troubleCode(code: string): string | null {
-  if (/^(EEXIST|ENOTDIR)$/.test(code)) return 'FOLDER'
-  if (/^(EACCES|EPERM|ENOENT)$/.test(code)) return 'CANTOPEN'
+/**
+ * The sentence's name for an error's code; null for an error that is none of the house's.
+ * @param here whether the error is of the data file's own folder
+ */
+function troubleCode(code: string, here: boolean): string | null {
   if (code === 'EROFS') return 'READONLY'
   if (code === 'ENOSPC') return 'FULL'
+  if (here && /^(EEXIST|ENOTDIR)$/.test(code)) return 'FOLDER'
+  if (here && /^(EACCES|EPERM|ENOENT)$/.test(code)) return 'CANTOPEN'
   const sqlite = /^SQLITE_([A-Z]+)/.exec(code)?.[1]
   if (sqlite === 'LOCKED') return 'BUSY'
   return sqlite && sqlite in SENTENCES ? sqlite : null
@@ -48,7 +53,10 @@ function troubleCode(code: string): string | null {
  */
 export function troubleIn(error: unknown, file: string): HouseTrouble | null {
   if (error instanceof HouseTrouble) return error
-  const code = troubleCode(String((error as { code?: unknown } | null)?.code ?? ''))
+  const { code: given = '', path = '' } = (error ?? {}) as { code?: unknown; path?: unknown }
+  const folder = dirname(file)
+  const here = typeof path === 'string' && path !== '' && (folder.startsWith(path) || path.startsWith(folder))
+  const code = troubleCode(String(given), here)
   return code === null ? null : new HouseTrouble(SENTENCES[code]!(file), code)
 }
 

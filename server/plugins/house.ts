@@ -15,7 +15,7 @@ async function thin(): Promise<void> {
 export default defineNitroPlugin(nitro => {
   const tend = async () => {
     try {
-      void usePaintAhead().now()
+      usePaintAhead().begin()
       await thin()
       await dailyBackup()
     } catch (error) {

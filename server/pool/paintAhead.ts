@@ -47,6 +47,8 @@ export function lookSent(
   }
 }
 
+/** How often a picture is tried that cannot be painted: it may only have waited too long. */
+const TRIES = 3
 /** A look is left in peace for so long after a save before its picture is painted, ms: hands are at work. */
 const REST_MS = 3000
 
@@ -55,8 +57,8 @@ const REST_MS = 3000
  * was painted from something older is painted anew; until then the older one is shown.
  */
 export class PaintAhead {
-  /** The keys of pictures that could not be painted, so that they are not tried for ever. */
-  private readonly failed = new Map<string, string>()
+  /** Pictures that could not be painted, with how often they were tried, so that none is tried for ever. */
+  private readonly failed = new Map<string, { key: string; times: number }>()
   private running: Promise<void> | null = null
   private again = false
   private timer: ReturnType<typeof setTimeout> | undefined
@@ -73,6 +75,15 @@ export class PaintAhead {
     return this.house.looks.list().map(look => ({ look, key: keyOf(look) }))
   }
 
+  /** Some looks, each with the key that its picture should have. */
+  keyedOf(ids: readonly string[]): { look: LookListed; key: string }[] {
+    const keyOf = pictureKeys(this.house, this.renderer)
+    return ids.flatMap(id => {
+      const look = this.house.looks.listed(id)
+      return look ? { look, key: keyOf(look) } : []
+    })
+  }
+
   /** The key that a look's picture should have. */
   keyOf(look: Parameters<ReturnType<typeof pictureKeys>>[0]): string {
     return pictureKeys(this.house, this.renderer)(look)
@@ -80,15 +91,22 @@ export class PaintAhead {
 
   /** Whether a look's picture is still to come. */
   awaits(look: LookListed, key: string): boolean {
-    return look.drawn !== '' && look.pictureKey !== key && this.failed.get(look.id) !== key
+    const failed = this.failed.get(look.id)
+    const tried = failed?.key === key ? failed.times : 0
+    return look.drawn !== '' && look.pictureKey !== key && tried < TRIES
   }
 
   /** Paints what is missing, after a rest; a later call begins the rest anew. */
   soon(): void {
     clearTimeout(this.timer)
-    this.timer = setTimeout(() => void this.now(), REST_MS)
+    this.timer = setTimeout(() => this.begin(), REST_MS)
     // Nothing waits for it when the server stops.
     this.timer.unref()
+  }
+
+  /** Begins to paint what is missing; trouble with the data is told to whoever asks for them next. */
+  begin(): void {
+    this.now().catch(() => {})
   }
 
   /**
@@ -127,7 +145,9 @@ export class PaintAhead {
       // Of a look that was saved meanwhile this is the picture before, which is better than none.
       this.house.pictures.put(look.id, { key, png, seconds })
     } catch {
-      this.failed.set(look.id, key)
+      const before = this.failed.get(look.id)
+      this.failed.set(look.id, { key, times: before?.key === key ? before.times + 1 : 1 })
+      this.again = true
     }
   }
 }

@@ -7,7 +7,10 @@ import { troubleIn } from '../db/trouble'
 import { PaintAhead, rendererVersion } from '../pool/paintAhead'
 import { Pool } from '../pool/pool'
 
+/** How long after a failure the data file is looked at again, ms. */
+const AGAIN_MS = 2000
 let house: House | null = null
+let refused: { error: unknown; at: number } | null = null
 let pool: Pool | null = null
 let ahead: PaintAhead | null = null
 
@@ -15,7 +18,25 @@ let ahead: PaintAhead | null = null
  * The repositories, opened once. Throws HouseTrouble while the data cannot be opened, and tries again with
  * every request.
  */
-export const useRepositories = (): House => (house ??= openHouse())
+export function useRepositories(): House {
+  if (house) return house
+  // Looking through a damaged file takes a while, and every request asks.
+  if (refused && Date.now() - refused.at < AGAIN_MS) throw refused.error
+  try {
+    house = openHouse()
+    refused = null
+    return house
+  } catch (error) {
+    refused = { error, at: Date.now() }
+    throw error
+  }
+}
+
+/** Lets go of a data file that turned out to be damaged: nothing more is written to it. */
+export function closeHouse(): void {
+  house?.db.close()
+  house = ahead = null
+}
 
 /** What an error means for the painter, when it comes of the data file or the disk. */
 export const houseTrouble = (error: unknown) => troubleIn(error, dataFile())
@@ -38,8 +59,8 @@ export const usePaintAhead = (): PaintAhead =>
  * @returns the name under which the file of before is kept; null when there was none
  */
 export function replaceHouse(fresh: string, at: Date): string | null {
-  house?.db.close()
-  house = ahead = null
+  closeHouse()
+  refused = null
   const file = dataFile()
   const before = existsSync(file) ? `${file}.before-${at.toISOString().replace(/[:.]/g, '-')}` : null
   if (before) {

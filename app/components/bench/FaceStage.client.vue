@@ -138,6 +138,7 @@ useEventListener(window, 'keydown', event => {
 
 <template>
   <section class="relative min-h-0 min-w-0 overflow-hidden bg-stage" aria-label="Face">
+    <CardPicture v-if="standing === 'nothing' && session.look" :id="session.look.id" />
     <div
       ref="holder"
       data-testid="stage"

@@ -2,6 +2,6 @@
 export default defineEventHandler(() => {
   const ahead = usePaintAhead()
   // Who looks at the gallery wants its pictures now.
-  void ahead.now()
+  ahead.begin()
   return ahead.keyed().map(entry => cardOf(entry.look, entry.key))
 })

@@ -32,7 +32,7 @@ function saidBy(job: () => unknown): string {
   try {
     job()
   } catch (error) {
-    const trouble = troubleIn(error, 'x.db')
+    const trouble = troubleIn(error, at('x.db'))
     expect(trouble).toBeInstanceOf(HouseTrouble)
     return trouble!.message
   }
@@ -96,6 +96,9 @@ describe('trouble with the house is told in a sentence', () => {
 
   it('and errors of another kind are none of it', () => {
     expect(troubleIn(new Error('x'), 'x.db')).toBeNull()
+    expect(
+      troubleIn(Object.assign(new Error(), { code: 'ENOENT', path: '/elsewhere' }), '/a/x.db'),
+    ).toBeNull()
     expect(troubleIn(Object.assign(new Error(), { code: 'SQLITE_CONSTRAINT_UNIQUE' }), 'x.db')).toBeNull()
     expect(troubleIn(Object.assign(new Error(), { code: 'SQLITE_IOERR_WRITE' }), 'x.db')!.code).toBe('IOERR')
     expect(troubleIn(Object.assign(new Error(), { code: 'ENOSPC' }), 'x.db')!.code).toBe('FULL')
@@ -117,6 +120,34 @@ describe('a damaged look', () => {
     ).toEqual(['a', 'c'])
     expect(house.looks.list()).toHaveLength(3)
     expect(house.revisions.find('b', 1)!.look.name).toBe('Look b')
+    house.db.close()
+  })
+})
+
+describe('a damaged sheet', () => {
+  it('has no shape, and leaves the drawer standing', () => {
+    const house = openHouse(at('x.db'))
+    const shape = { geometry: '{"width":9,"height":9,"outline":[],"openings":[]}', width: 9, height: 9 }
+    const about = {
+      kind: 'motif',
+      tags: [],
+      zones: [],
+      heading: null,
+      copies: 1,
+      notes: '',
+      material: 'mylar',
+      cleanedOn: null,
+      groups: [],
+      analysis: null,
+      mendedFrom: null,
+    } as const
+    for (const id of ['a', 'b', 'c'])
+      house.stencils.create(id, shape, { ...about, name: id, tags: [], zones: [], groups: [] }, '<svg/>', AT)
+    house.db.prepare("UPDATE stencils SET geometry = '{\"width' WHERE id = 'a'").run()
+    house.db.prepare("UPDATE stencils SET tags = '[' WHERE id = 'b'").run()
+    expect(house.stencils.geometry('a')).toBeNull()
+    expect(house.stencils.all().map(s => s.id)).toEqual(['a', 'c'])
+    expect(house.stencils.geometry('c')).toBe(shape.geometry)
     house.db.close()
   })
 })

@@ -87,7 +87,9 @@ describe('pictures painted ahead', () => {
     house.looks.create(freshLook('b', 'Bad'), '2026-05-02T10:00:00.000Z')
     await ahead.now()
     await ahead.now()
-    expect(painted).toEqual(['Bad', 'Good'])
+    // A few times, since it may only have waited too long.
+    expect(painted.filter(name => name === 'Bad')).toHaveLength(3)
+    expect(painted).toContain('Good')
     expect(house.looks.listed('b')!.pictureKey).toBeNull()
     // Another version of it is tried again.
     house.looks.save({ ...freshLook('b', 'Bad'), focus: [3, 3] }, 1, AT)

@@ -1,5 +1,6 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
 import type { Box } from '#core/geometry'
+import type { Look } from '#core/look'
 import { canvasOf, usePainter } from '~/composables/usePainter'
 import { useAnalysis } from '~/stores/analysis'
 import { useDrawer } from '~/stores/drawer'
@@ -63,24 +64,30 @@ async function cardOf(id: string): Promise<HTMLImageElement | null> {
 export type Standing = 'nothing' | 'card' | 'coarse' | 'fine'
 
 /**
- * Shows what there is of a look before it is painted: its last picture of the gallery, else a coarse painting.
- * @param wanted whether it is still wanted, now that it is there
+ * What is shown of a look before it is painted.
+ * @param painted whether it is painted by now
  */
-async function firstSight(
-  wanted: () => boolean,
-  show: (picture: StandingPicture, as: Standing) => void,
-): Promise<void> {
+function useFirstSight(painted: () => boolean, show: (picture: StandingPicture, as: Standing) => void) {
+  const session = useSession()
+  const scene = useScene()
   const painter = usePainter()
-  const look = useSession().look!
-  const { box } = useScene().ground
-  const card = await cardOf(look.id)
-  if (!wanted()) return
-  if (card) return show({ canvas: card, box }, 'card')
-  // The fine painting is asked for after it, and need not wait until it is shown.
-  void painter.coarse(look).then(
-    coarse => wanted() && show({ canvas: canvasOf(coarse), box }, 'coarse'),
-    () => {},
-  )
+  const wanted = (id: string) => !painted() && session.look?.id === id
+
+  /** Shows the look's last picture of the gallery. */
+  async function firstCard(id: string): Promise<void> {
+    const { box } = scene.ground
+    const card = await cardOf(id)
+    if (card && wanted(id)) show({ canvas: card, box }, 'card')
+  }
+  /** Shows a coarse painting; the fine one is asked for after it, and need not wait until it is shown. */
+  function coarsely(look: Look): void {
+    const { box } = scene.ground
+    void painter.coarse(look).then(
+      coarse => wanted(look.id) && show({ canvas: canvasOf(coarse), box }, 'coarse'),
+      () => {},
+    )
+  }
+  return { firstCard, coarsely }
 }
 
 /** Keeps the stage's picture up with the look. */
@@ -104,6 +111,8 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
     standing.value = as
   }
 
+  const { firstCard, coarsely } = useFirstSight(() => have !== null, show)
+
   async function paint(): Promise<void> {
     const look = session.look!
     const steps = upTo()
@@ -120,12 +129,12 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
   async function repaint(): Promise<void> {
     // How fine the picture must be is known once the stage has its size.
     if (!session.look || !sized.value) return
+    if (have === null && standing.value === 'nothing') await firstCard(session.look.id)
+    if (!session.look) return
     if (!scene.loaded) return void painter.ready(session.look, fineness.value).catch(() => {})
     busy.value = true
     const mine = ++wanted
-    const { id } = session.look
-    if (have === null && standing.value === 'nothing')
-      await firstSight(() => have === null && session.look?.id === id, show)
+    if (have === null && standing.value === 'nothing') coarsely(session.look)
     const late = setTimeout(() => {
       slow.value = true
     }, LATE_MS)
