@@ -6,14 +6,20 @@ import { readingsIn } from './readings'
 import { revisionsIn } from './revisions'
 import { stencilsIn } from './stencils'
 
+let openings = 0
+
 /**
  * Opens the database with all that is kept in it.
  * @throws HouseTrouble with a sentence when the file cannot be used
  */
 export function openHouse(file?: string) {
   const db = openDb(file)
+  const opened = ++openings
+  const changes = db.prepare('SELECT total_changes()').pluck()
   return {
     db,
+    /** Another text whenever anything may have changed in the data, by this program or by another. */
+    state: (): string => `${opened} ${changes.get()} ${db.pragma('data_version', { simple: true })}`,
     looks: looksIn(db),
     revisions: revisionsIn(db),
     pictures: picturesIn(db),

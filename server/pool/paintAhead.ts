@@ -22,8 +22,9 @@ export function pictureKeys(
   { stencils, paints, readings }: House,
   renderer: string,
 ): (look: Pick<LookListed, 'drawn' | 'sheets' | 'paints'>) => string {
-  const sheets = stencils.stamps()
-  const kit = new Map(paints.all().map(p => [p.id, JSON.stringify(p)]))
+  // Groups of a sheet may be long, and many looks use the same sheets and paints.
+  const sheets = new Map([...stencils.stamps()].map(([id, stamp]) => [id, digest(stamp)]))
+  const kit = new Map(paints.all().map(p => [p.id, digest(p)]))
   const tools = digest(readings.all())
   return ({ drawn, sheets: ids, paints: names }) =>
     digest([renderer, drawn, tools, ids.map(id => sheets.get(id)), names.map(id => kit.get(id))])
@@ -60,6 +61,8 @@ export class PaintAhead {
   /** Pictures that could not be painted, with how often they were tried, so that none is tried for ever. */
   private readonly failed = new Map<string, { key: string; times: number }>()
   private running: Promise<void> | null = null
+  /** The state of the data of which every picture is painted; null while some may not be. */
+  private settled: string | null = null
   private again = false
   private timer: ReturnType<typeof setTimeout> | undefined
 
@@ -68,6 +71,11 @@ export class PaintAhead {
     private readonly pool: Pool,
     private readonly renderer: string,
   ) {}
+
+  /** Changes whenever what is told of pictures that are to come does, other than by the data. */
+  get failures(): string {
+    return [...this.failed].map(([id, { key, times }]) => `${id} ${key} ${times}`).join()
+  }
 
   /** Each look of the list with the key that its picture should have. */
   keyed(): { look: LookListed; key: string }[] {
@@ -106,6 +114,8 @@ export class PaintAhead {
 
   /** Begins to paint what is missing; trouble with the data is told to whoever asks for them next. */
   begin(): void {
+    // Nothing has changed since everything was painted: no look need be asked.
+    if (this.settled !== null && this.settled === this.house.state()) return
     this.now().catch(() => {})
   }
 
@@ -135,6 +145,7 @@ export class PaintAhead {
         if (this.again) break
       }
     }
+    this.settled = this.house.state()
   }
 
   private async one(look: LookListed, key: string): Promise<void> {

@@ -105,6 +105,23 @@ describe('trouble with the house is told in a sentence', () => {
   })
 })
 
+describe('the state of the data', () => {
+  it('is another after every change, by whoever made it, and the same otherwise', () => {
+    const one = openHouse(at('x.db'))
+    const two = openHouse(at('x.db'))
+    const before = one.state()
+    expect(one.looks.list()).toEqual([])
+    expect(one.state()).toBe(before)
+    one.looks.create(named('a'), AT)
+    const own = one.state()
+    expect(own).not.toBe(before)
+    two.looks.remove('a', AT)
+    expect(one.state()).not.toBe(own)
+    one.db.close()
+    two.db.close()
+  })
+})
+
 describe('a damaged look', () => {
   it('is named and passed over; all others work', () => {
     const house = openHouse(at('x.db'))
