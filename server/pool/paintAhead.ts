@@ -138,8 +138,8 @@ export class PaintAhead {
       this.again = false
       const missing = this.keyed().filter(({ look, key }) => this.awaits(look, key))
       const of = done + missing.length
-      for (const { look, key } of missing) {
-        await this.one(look, key)
+      for (const { look } of missing) {
+        await this.one(look)
         onPainted(++done, of)
         // Something was saved or changed meanwhile: the newest look comes first again.
         if (this.again) break
@@ -148,16 +148,21 @@ export class PaintAhead {
     this.settled = this.house.state()
   }
 
-  private async one(look: LookListed, key: string): Promise<void> {
+  private async one({ id }: LookListed): Promise<void> {
+    // The key is of the very data that are sent: what changed since the list was read, and may change back,
+    // must never be kept under the key of before.
+    const look = this.house.looks.listed(id)
+    const doc = this.house.looks.doc(id)
+    if (!look || doc === null) return
+    const key = this.keyOf(look)
+    const sent = lookSent(this.house, doc, look.sheets)
     try {
-      const doc = this.house.looks.doc(look.id)
-      if (doc === null) return
-      const { png, seconds } = await this.pool.run('card', lookSent(this.house, doc, look.sheets))
+      const { png, seconds } = await this.pool.run('card', sent)
       // Of a look that was saved meanwhile this is the picture before, which is better than none.
-      this.house.pictures.put(look.id, { key, png, seconds })
+      this.house.pictures.put(id, { key, png, seconds })
     } catch {
-      const before = this.failed.get(look.id)
-      this.failed.set(look.id, { key, times: before?.key === key ? before.times + 1 : 1 })
+      const before = this.failed.get(id)
+      this.failed.set(id, { key, times: before?.key === key ? before.times + 1 : 1 })
       this.again = true
     }
   }

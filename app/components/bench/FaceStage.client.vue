@@ -211,7 +211,7 @@ useEventListener(window, 'keydown', event => {
     <FlowPanel v-if="flow.watching" class="absolute top-6 left-6" />
     <LazyTurnedHead v-if="turned" :play-to="props.playTo" @close="turned = false" />
     <span class="sr-only" data-testid="picture-state" :data-standing="standing">{{
-      busy ? 'painting' : picture ? 'painted' : 'empty'
+      standing === 'fine' && !busy ? 'painted' : busy || picture ? 'painting' : 'empty'
     }}</span>
   </section>
 </template>

@@ -76,6 +76,23 @@ describe('pictures painted ahead', () => {
     expect(anew.keyed().some(({ look, key }) => anew.awaits(look, key))).toBe(false)
   })
 
+  it('are kept under the key of what they were painted from, though the kit changes and changes back', async () => {
+    house.looks.create(freshLook('a', 'A'), AT)
+    house.looks.create(freshLook('b', 'B'), '2026-05-02T10:00:00.000Z')
+    const sent: string[] = []
+    const run = async (_job: string, look: LookSent) => {
+      // While the first is painted a reading is taken; the second is painted with it.
+      if (sent.length === 0) house.readings.addTool({ tool: 'dauber', measure: 'tip', value: 17 }, AT)
+      sent.push(`${look.readings.tools.length}`)
+      return { png: new Uint8Array(1), seconds: look.readings.tools.length }
+    }
+    const ahead = new PaintAhead(house, { run } as unknown as Pool, 'r1')
+    await ahead.now()
+    house.readings.remove('tools', house.readings.all().tools[0]!.id)
+    await ahead.now()
+    expect(house.looks.list().map(l => l.seconds)).toEqual([0, 0])
+  })
+
   it('one that cannot be painted is not tried for ever, and does not hold up the others', async () => {
     const painted: string[] = []
     const ahead = new PaintAhead(
