@@ -2,7 +2,6 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
 import { Archive, FilePlus2, FileUp, Search } from '@lucide/vue'
-import type { LookCardData } from '~~/server/utils/cards'
 
 useHead({ title: 'Looks, Janusform' })
 const gallery = useGallery()
@@ -34,12 +33,7 @@ const GAP = 16
 const WORDS = 108
 const columns = computed(() => Math.max(1, Math.floor((width.value + GAP) / CELL)))
 const cardWidth = computed(() => (width.value - GAP * (columns.value - 1)) / columns.value)
-const rows = computed(() => {
-  const list: LookCardData[][] = []
-  for (let i = 0; i < shown.value.length; i += columns.value)
-    list.push(shown.value.slice(i, i + columns.value))
-  return list
-})
+const rows = computed(() => inRows(shown.value, columns.value))
 const virtual = useVirtualizer(
   computed(() => ({
     count: rows.value.length,

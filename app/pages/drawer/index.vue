@@ -3,7 +3,6 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
 import { FileUp, Search } from '@lucide/vue'
 import { STENCIL_KINDS } from '#core/stencil'
-import type { StencilMeta } from '~~/server/db/stencils'
 
 useHead({ title: 'Drawer, Janusform' })
 const drawer = useDrawer()
@@ -57,12 +56,7 @@ const { width } = useElementSize(scroller)
 const SCALE = 1.45
 const CELL = 240
 const columns = computed(() => Math.max(1, Math.floor((width.value || 1200) / CELL)))
-const rows = computed(() => {
-  const list: StencilMeta[][] = []
-  for (let i = 0; i < shown.value.length; i += columns.value)
-    list.push(shown.value.slice(i, i + columns.value))
-  return list
-})
+const rows = computed(() => inRows(shown.value, columns.value))
 const virtual = useVirtualizer(
   computed(() => ({
     count: rows.value.length,
