@@ -80,12 +80,18 @@ export function useGallery() {
   const restore = (id: string) =>
     attempt(() => $fetch<unknown, string>(`/api/looks/${id}/restore`, { method: 'POST' }))
 
-  const create = () =>
-    attempt(async () => {
+  let creating = false
+  const create = async (): Promise<void> => {
+    // Pressed twice, it is still one look.
+    if (creating) return
+    creating = true
+    await attempt(async () => {
       // What looks are made of comes when it is needed: the gallery itself is small.
       const { freshLook } = await import('#core/look')
       await navigateTo(`/looks/${(await post(freshLook(nanoid(12), 'New look'))).look.id}`)
     })
+    creating = false
+  }
   const duplicate = (id: string) =>
     attempt(async () => {
       const { look } = await whole(id)
