@@ -1,23 +1,11 @@
 import { defineStore } from 'pinia'
 import { sheetFromJson, type SheetJson } from '#core/formats'
 import { prepared, type PreparedSheet } from '#core/stencil'
+import { inQueue } from '~/utils/inQueue'
 import type { StencilMeta, StencilNotes } from '~~/server/db/stencils'
 
 /** As many shapes are asked for at once, so that the address stays short. */
 const AT_ONCE = 100
-
-/** Does jobs one after the other; each is told whether it was the last one waiting. */
-function inQueue() {
-  let queue: Promise<unknown> = Promise.resolve()
-  let waiting = 0
-  return async <T>(job: () => Promise<T>): Promise<{ answer: T; last: boolean }> => {
-    waiting++
-    const run = queue.then(job).finally(() => waiting--)
-    queue = run.catch(() => {})
-    const answer = await run
-    return { answer, last: waiting === 0 }
-  }
-}
 
 const fetchShapes = (ids: readonly string[]): Promise<Record<string, SheetJson>> =>
   $fetch<Record<string, SheetJson>>('/api/stencils/shapes', { query: { ids: ids.join(',') } })
@@ -27,6 +15,9 @@ const renoted = (
   shape: PreparedSheet,
   { name, kind, heading, groups, copies }: StencilMeta,
 ): PreparedSheet => ({ ...shape, name, kind, heading, groups, copies })
+
+/** Browsers let a request outlive its page only while its body is small: 64 KiB with all others. */
+const outlives = (notes: Partial<StencilNotes>): boolean => JSON.stringify(notes).length < 16_384
 
 const lostWords = (names: readonly string[]): string =>
   `${names.map(n => `"${n}"`).join(', ')} cannot be read any more, and is left out of the picture. Nothing else is touched.`
@@ -76,14 +67,14 @@ export const useDrawer = defineStore('drawer', () => {
   const send = inQueue()
   /**
    * Changes what is noted of a sheet. It is shown at once, so that a second change in quick succession builds
-   * on the first, and sent one after the other;
+   * on the first, and sent one after the other, also when the page is left at once;
    * when the server refuses, what it has is shown again and the error is passed on.
    */
   async function change(id: string, notes: Partial<StencilNotes>): Promise<void> {
     put({ ...find(id)!, ...notes })
     try {
       const { answer, last } = await send(() =>
-        $fetch<StencilMeta>(`/api/stencils/${id}`, { method: 'PATCH', body: notes }),
+        $fetch<StencilMeta>(`/api/stencils/${id}`, { method: 'PATCH', body: notes, keepalive: outlives(notes) }),
       )
       if (last) put(answer)
     } catch (error) {

@@ -83,15 +83,18 @@ test('a sheet is turned and flipped by its handles', async ({ page }) => {
   await painted(page)
   await page.getByLabel('Search sheets').fill('heart')
   await page.locator('[data-sheet="heart-crest"]').click()
+  await expect(page.locator('[data-step]')).toHaveCount(1)
   await painted(page)
   const stage = (await page.getByTestId('stage').boundingBox())!
-  const handles = await page.evaluate(() =>
+  // The shape of the sheet comes when it is first laid; until then there is nothing to take hold of.
+  const found = await page.waitForFunction(() =>
     (
       window as unknown as {
-        faceStage: { handles: () => { turn: number[]; flip: number[]; middle: number[] } }
+        faceStage: { handles: () => { turn: number[]; flip: number[]; middle: number[] } | null }
       }
     ).faceStage.handles(),
   )
+  const handles = (await found.jsonValue())!
   await page.mouse.move(stage.x + handles.turn[0]!, stage.y + handles.turn[1]!)
   await page.mouse.down()
   await page.mouse.move(stage.x + handles.middle[0]! + 150, stage.y + handles.middle[1]!, { steps: 8 })

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './site'
-import { complaints, idOf, look, openBench, openNew, painted, saved } from './helpers'
+import { complaints, drawn, idOf, look, openBench, openNew, painted, saved } from './helpers'
 
 /**
  * What the stage tells of its picture: pixels across, millimetres across, and how many pixels a millimetre it
@@ -359,6 +359,8 @@ test('fields, tabs and the card keep to themselves what is theirs', async ({ pag
   // What was folded stays folded.
   await page.locator('[data-step]').nth(1).click()
   await page.locator('[data-section="Twin"] summary').click()
+  // A section tells that it was folded after the click has been dealt with.
+  await drawn(page)
   await page.reload()
   await painted(page)
   await page.locator('[data-step]').nth(0).click()
