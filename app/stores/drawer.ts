@@ -74,7 +74,11 @@ export const useDrawer = defineStore('drawer', () => {
     put({ ...find(id)!, ...notes })
     try {
       const { answer, last } = await send(() =>
-        $fetch<StencilMeta>(`/api/stencils/${id}`, { method: 'PATCH', body: notes, keepalive: outlives(notes) }),
+        $fetch<StencilMeta>(`/api/stencils/${id}`, {
+          method: 'PATCH',
+          body: notes,
+          keepalive: outlives(notes),
+        }),
       )
       if (last) put(answer)
     } catch (error) {
