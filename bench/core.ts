@@ -23,10 +23,11 @@ import {
   IncrementalCompositor,
   type Mask,
 } from '../core/raster'
+import { Memo } from '../core/memo'
 import { groundOf, layOn, liftOf, PLAIN_FACE } from '../core/skin'
 import { lightened } from '../app/components/bench/stage/lighter'
 import { analyse, prepared, readSvg, fitsFor, type Candidate, type SheetGeometry } from '../core/stencil'
-import { median, type Limit, type Table } from './table'
+import { median, medianOf, timed, type Limit, type Table } from './table'
 
 /** The rows that need no browser and no server. */
 export function coreRows(table: Table): void {
@@ -212,13 +213,28 @@ export function coreRows(table: Table): void {
   const plain = median(() => fill(twenty.steps), 5)
   const alphaFill = { words: 'filling the same paths with plain alpha', value: plain }
   const line = (name: string, ms: number, limit: Limit) => table.row(name, ms, limit, alphaFill)
-  const compose = (painting: IncrementalCompositor, steps: typeof twenty.steps) => {
-    for (const _ of painting.toward(steps, all, keyOf)) void _
+  const coarseBare = new BareSkinCache(1e9).of(twenty, all.ground, 1)
+  const compose = (painting: IncrementalCompositor, steps: typeof twenty.steps, world = all) => {
+    for (const _ of painting.toward(steps, world, keyOf)) void _
     painting.patch()
   }
   line(
     '20 steps at 4 px/mm from nothing',
     median(() => compose(new IncrementalCompositor(bare), twenty.steps), 3),
+    { ratio: 4 },
+  )
+  // On the stage a coarse painting comes first, and what both need alike is kept between them.
+  line(
+    'their fine painting, after the coarse one',
+    medianOf(5, () => {
+      const world = { ...all, memo: new Memo() }
+      const paint = (px: number) => {
+        const painting = new IncrementalCompositor(px === 4 ? bare : coarseBare)
+        return compose(painting, twenty.steps, world)
+      }
+      paint(1)
+      return timed(() => paint(4))
+    }),
     { ratio: 2 },
   )
   const kept = new IncrementalCompositor(bare)

@@ -44,13 +44,18 @@ export class Table {
   }
 }
 
-/** Median time of a job over some runs after a first one, ms. */
-export function median(job: () => void, runs = 5): number {
+/** How long a job takes, ms. */
+export function timed(job: () => void): number {
+  const t = performance.now()
   job()
-  const times = Array.from({ length: runs }, () => {
-    const t = performance.now()
-    job()
-    return performance.now() - t
-  })
-  return times.sort((a, b) => a - b)[runs >> 1]!
+  return performance.now() - t
 }
+
+/** The median of what some runs give, after a first one. */
+export function medianOf(runs: number, run: () => number): number {
+  run()
+  return Array.from({ length: runs }, run).sort((a, b) => a - b)[runs >> 1]!
+}
+
+/** Median time of a job over some runs after a first one, ms. */
+export const median = (job: () => void, runs = 5): number => medianOf(runs, () => timed(job))

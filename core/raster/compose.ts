@@ -20,19 +20,33 @@ export function finishedPatch(
   for (let j = j0; j < j1; j++) {
     for (let p = j * grid.width + i0, end = j * grid.width + i1; p < end; p++) {
       const l = light[p]!
-      const keep = 1 - over[4 * p + 3]!
-      const bright = l > 0.7 ? (l - 0.7) * (l - 0.7) * 5 : 0
-      const metal = sheen[p]! * (SHINE.broad * bright + SHINE.sharp * gloss[p]!)
+      const mirror = gloss[p]!
+      const shine = sheen[p]!
+      const hidden = over[4 * p + 3]!
       const warm = l < 1 ? 0.1 * (1 - l) * l : 0
       const r = paint[3 * p]!
       const g = paint[3 * p + 1]!
       const b = paint[3 * p + 2]!
-      // A metal's shine has some of its own colour.
-      out[4 * p] = srgbByte((r * (l + warm) + gloss[p]! + metal * (0.4 + 0.8 * r)) * keep + over[4 * p]!)
-      out[4 * p + 1] = srgbByte((g * l + gloss[p]! + metal * (0.4 + 0.8 * g)) * keep + over[4 * p + 1]!)
-      out[4 * p + 2] = srgbByte(
-        (b * (l - 0.5 * warm) + gloss[p]! + metal * (0.4 + 0.8 * b)) * keep + over[4 * p + 2]!,
-      )
+      let red = r * (l + warm) + mirror
+      let green = g * l + mirror
+      let blue = b * (l - 0.5 * warm) + mirror
+      // Most skin has neither sheen nor hair: it goes by both.
+      if (shine > 0) {
+        const bright = l > 0.7 ? (l - 0.7) * (l - 0.7) * 5 : 0
+        const metal = shine * (SHINE.broad * bright + SHINE.sharp * mirror)
+        // A metal's shine has some of its own colour.
+        red += metal * (0.4 + 0.8 * r)
+        green += metal * (0.4 + 0.8 * g)
+        blue += metal * (0.4 + 0.8 * b)
+      }
+      if (hidden > 0) {
+        red = red * (1 - hidden) + over[4 * p]!
+        green = green * (1 - hidden) + over[4 * p + 1]!
+        blue = blue * (1 - hidden) + over[4 * p + 2]!
+      }
+      out[4 * p] = srgbByte(red)
+      out[4 * p + 1] = srgbByte(green)
+      out[4 * p + 2] = srgbByte(blue)
       out[4 * p + 3] = 255
     }
   }

@@ -81,13 +81,26 @@ function addEdge(
     const row = Math.floor(y)
     const next = Math.min(row + 1, end)
     const xNext = x + (next - y) * slope
-    addSpan(sums, row * stride, clamp(x, width), clamp(xNext, width), (next - y) * sign)
+    addWithin(sums, row * stride, width, x, xNext, (next - y) * sign)
     y = next
     x = xNext
   }
 }
 
-const clamp = (x: number, width: number) => (x < 0 ? 0 : x > width ? width : x)
+/**
+ * Adds an edge that crosses one pixel row from xa to xb: what of it lies left of the part of the grid covers all
+ * of the row, what lies right of it covers nothing.
+ */
+function addWithin(sums: Float32Array, row: number, width: number, xa: number, xb: number, d: number): void {
+  const left = Math.min(xa, xb)
+  const right = Math.max(xa, xb)
+  if (left >= 0 && right <= width) return addSpan(sums, row, xa, xb, d)
+  const before = left >= 0 ? 0 : right <= 0 ? 1 : -left / (right - left)
+  const past = right <= width ? 0 : left >= width ? 1 : (right - width) / (right - left)
+  if (before > 0) addSpan(sums, row, 0, 0, d * before)
+  if (before + past < 1)
+    addSpan(sums, row, Math.max(0, left), Math.min(width, right), d * (1 - before - past))
+}
 
 /** Adds an edge that crosses one pixel row from xa to xb and covers `d` of its height. */
 function addSpan(sums: Float32Array, row: number, xa: number, xb: number, d: number): void {

@@ -65,7 +65,9 @@ function layFilm(
 ): void {
   const { grid, chart, skin } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
-  const grainy = 1 + 0.25 * print.grain
+  const grains = print.grain
+  const grainy = 1 + 0.25 * grains
+  const { data: covers } = mask
   const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
   // Written out by the pixel, without calls that make anything: this is where painting spends its time.
   for (let j = j0; j < j1; j++) {
@@ -75,7 +77,7 @@ function layFilm(
       i < i1;
       i++, p++, m++
     ) {
-      const cover = mask.data[m]!
+      const cover = covers[m]!
       if (cover < 0.004) continue
       const a = cover * skin[p]!
       if (a < 0.002) continue
@@ -85,7 +87,7 @@ function layFilm(
         ink = inks.list[at && print.axis ? inks.at(along(print.axis, at[0], at[1]), hash(i, j, 5)) : 0]!
       }
       // Grain is thickness: a sponge leaves pores where little paint lies, and more dabs close them.
-      const x = swatches * (grainy - print.grain * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover)
+      const x = swatches * (grainy - grains * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover)
       const { table, glow } = ink
       const row = 9 * stepOf(x, most)
       const shine = glow > 0 || ink.sheen > 0 || sheen[p]! > 0 ? opacityOf(3 * x) : 0

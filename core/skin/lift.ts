@@ -29,26 +29,25 @@ export interface Lift {
  * gives way a little.
  * @param points samples of the sheet, in its own frame (mm)
  * @param gives how far the skin gives way, mm
+ * @param places where the samples come to lie, when that is known; see placesOf
  */
-export function liftOf(surface: Surface, laid: Laid, points: readonly Point[], gives = SKIN_GIVES): Lift {
+export function liftOf(
+  surface: Surface,
+  laid: Laid,
+  points: readonly Point[],
+  gives = SKIN_GIVES,
+  places = placesOf(surface, points.map(laid.point)),
+): Lift {
   // A sheet bends round an arm as far as it likes and touches everywhere.
   if (surface.unrolls) return { rulings: 0, residual: 0, gaps: new Float64Array(points.length) }
-  const { residual, angle, sag } = bestFit(
-    onSkin(surface, laid, points),
-    frameAt(surface, laid, [0, 0]),
-    FINE,
-  )
+  const { residual, angle, sag } = bestFit(places, frameAt(surface, laid, [0, 0]), FINE)
   return { rulings: angle, residual, gaps: raised(sag, gives) }
 }
 
-/** Places of samples on the skin, three numbers each. */
-function onSkin(surface: Surface, laid: Laid, points: readonly Point[]): Float64Array {
-  const places = new Float64Array(3 * points.length)
-  const here = new Float64Array(3)
-  points.forEach((p, i) => {
-    surface.position(...laid.point(p), here)
-    places.set(here, 3 * i)
-  })
+/** Points of the skin in space, three numbers each, mm. */
+export function placesOf(surface: Surface, skin: readonly Point[]): Float64Array {
+  const places = new Float64Array(3 * skin.length)
+  skin.forEach(([x, y], i) => surface.position(x, y, places, 3 * i))
   return places
 }
 
@@ -86,7 +85,7 @@ const COARSE: Tries = { step: 30, closer: [-15, 15] }
 interface Fit {
   readonly residual: number
   readonly angle: number
-  readonly sag: Float64Array
+  readonly sag: Float64Array<ArrayBuffer>
 }
 
 /** The cylinder that fits some places of the skin best. */
@@ -108,9 +107,15 @@ function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries):
     v[i] = dy - normal[1]! * k
   }
   let best: Fit = { residual: Infinity, angle: 0, sag: new Float64Array(n) }
+  let spare = new Float64Array(n)
+  const across = new Float64Array(n)
   const consider = (angle: number) => {
-    const fit = profileFit(u, v, w, angle)
-    if (fit.residual < best.residual - 1e-9) best = { ...fit, angle: (angle + 180) % 180 }
+    const sag = spare
+    const residual = profileFit(u, v, w, angle, across, sag)
+    // A direction in which all samples of two strips coincide has no slope, and counts for nothing.
+    if (!(residual < best.residual - 1e-9)) return
+    spare = best.sag
+    best = { residual, angle: (angle + 180) % 180, sag }
   }
   for (let angle = 0; angle < 180; angle += tries.step) consider(angle)
   const coarse = best.angle
@@ -129,12 +134,17 @@ const AROUND = 6
  * dabbed: each piece bends as it will by itself, so that a gentle dome is followed and a hollow beside the
  * nose is not.
  * @param points samples of the sheet, in its own frame (mm)
+ * @param places where the samples come to lie, when that is known; see placesOf
  * @returns the gap at each sample, mm
  */
-export function pressedGaps(surface: Surface, laid: Laid, points: readonly Point[]): Float64Array {
+export function pressedGaps(
+  surface: Surface,
+  laid: Laid,
+  points: readonly Point[],
+  places = placesOf(surface, points.map(laid.point)),
+): Float64Array {
   const gaps = new Float64Array(points.length)
   if (surface.unrolls) return gaps
-  const places = onSkin(surface, laid, points)
   const pieces = new Map<string, { cx: number; cy: number; own: number[]; beside: number[] }>()
   const piece = (i: number, j: number) => {
     const key = `${i} ${j}`
@@ -170,17 +180,23 @@ export function pressedGaps(surface: Surface, laid: Laid, points: readonly Point
   return gaps
 }
 
-/** Skin minus profile at each sample, for rulings in one direction (degrees clockwise from up). */
+/**
+ * Writes skin minus profile at each sample into `sag`, for rulings in one direction (degrees clockwise from
+ * up).
+ * @param across room for one number a sample
+ * @returns the root mean square of what is left, mm
+ */
 function profileFit(
   u: Float64Array,
   v: Float64Array,
   w: Float64Array,
   angle: number,
-): { residual: number; sag: Float64Array } {
+  across: Float64Array,
+  sag: Float64Array,
+): number {
   const n = u.length
   const c = Math.cos(radians(angle))
   const s = Math.sin(radians(angle))
-  const across = new Float64Array(n)
   let least = Infinity,
     most = -Infinity
   for (let i = 0; i < n; i++) {
@@ -190,11 +206,37 @@ function profileFit(
     if (t < least) least = t
     if (t > most) most = t
   }
-  const strips = Math.max(1, Math.ceil((most - least) / STRIP)) + 1
-  const sum = new Float64Array(strips)
-  const where = new Float64Array(strips)
-  const count = new Float64Array(strips)
+  const { xs, hs, until } = profile(across, w, least, Math.max(1, Math.ceil((most - least) / STRIP)) + 1)
+  let squares = 0
   for (let i = 0; i < n; i++) {
+    const t = across[i]!
+    // The last strip whose middle lies at or before the sample; the strip that it falls into is beside it.
+    let a = until[Math.floor((t - least) / STRIP)]!
+    while (a > 0 && xs[a]! > t) a--
+    while (a < xs.length - 2 && xs[a + 1]! <= t) a++
+    a = Math.max(0, Math.min(a, xs.length - 2))
+    const slope = xs.length > 1 ? (hs[a + 1]! - hs[a]!) / (xs[a + 1]! - xs[a]!) : 0
+    const left = w[i]! - (hs[a]! + slope * (t - xs[a]!))
+    sag[i] = left
+    squares += left ** 2
+  }
+  return Math.sqrt(squares / n)
+}
+
+/** A profile across the rulings: places of the strips' middles and heights there, both in mm. */
+interface Profile {
+  readonly xs: Float64Array
+  readonly hs: Float64Array
+  /** For each strip the last one up to it that has samples; strips without are passed over. */
+  readonly until: Int32Array
+}
+
+/** Mean heights of samples in strips across the rulings. */
+function profile(across: Float64Array, w: Float64Array, least: number, strips: number): Profile {
+  const xs = new Float64Array(strips)
+  const hs = new Float64Array(strips)
+  const count = new Float64Array(strips)
+  for (let i = 0; i < across.length; i++) {
     // Each sample counts for the two strips beside it, by how near it is to them, so that a strip's edge cuts
     // no ruling in two.
     const t = (across[i]! - least) / STRIP
@@ -202,37 +244,24 @@ function profileFit(
     const here = 1 - (t - k)
     const next = t - k
     if (here > 0) {
-      sum[k]! += here * w[i]!
-      where[k]! += here * across[i]!
+      hs[k]! += here * w[i]!
+      xs[k]! += here * across[i]!
       count[k]! += here
     }
     if (next > 0 && k + 1 < strips) {
-      sum[k + 1]! += next * w[i]!
-      where[k + 1]! += next * across[i]!
+      hs[k + 1]! += next * w[i]!
+      xs[k + 1]! += next * across[i]!
       count[k + 1]! += next
     }
   }
-  // The profile through each strip's own middle; strips without a sample are passed over.
-  const xs: number[] = []
-  const hs: number[] = []
+  const until = new Int32Array(strips)
+  let kept = 0
   for (let k = 0; k < strips; k++) {
-    if (count[k]! < 1e-6) continue
-    xs.push(where[k]! / count[k]!)
-    hs.push(sum[k]! / count[k]!)
-  }
-  const sag = new Float64Array(n)
-  let squares = 0
-  for (let i = 0; i < n; i++) {
-    let a = 0,
-      b = xs.length - 1
-    while (b - a > 1) {
-      const m = (a + b) >> 1
-      if (xs[m]! <= across[i]!) a = m
-      else b = m
+    if (count[k]! >= 1e-6) {
+      xs[kept] = xs[k]! / count[k]!
+      hs[kept++] = hs[k]! / count[k]!
     }
-    const slope = b > a ? (hs[b]! - hs[a]!) / (xs[b]! - xs[a]!) : 0
-    sag[i] = w[i]! - (hs[a]! + slope * (across[i]! - xs[a]!))
-    squares += sag[i]! ** 2
+    until[k] = Math.max(0, kept - 1)
   }
-  return { residual: Math.sqrt(squares / n), sag }
+  return { xs: xs.subarray(0, kept), hs: hs.subarray(0, kept), until }
 }

@@ -12,6 +12,7 @@ import {
   landmarkList,
   layOn,
   liftOf,
+  placesOf,
   pressedGaps,
   SEATS_MM,
   zoneAt,
@@ -93,8 +94,12 @@ function standing(
   })
   if (samples.length === 0) return null
   const points = samples.map(s => s.at)
-  const lift = liftOf(ground.surface, laid, points)
-  const fingers = pressedGaps(ground.surface, laid, points)
+  const places = placesOf(
+    ground.surface,
+    samples.map(s => s.skin),
+  )
+  const lift = liftOf(ground.surface, laid, points, undefined, places)
+  const fingers = pressedGaps(ground.surface, laid, points, places)
   const within = samplesWithin(sheet, painted, samples)
   const worstOf = (gap: (k: number) => number) =>
     Float64Array.from(within, list => (list ? list.reduce((worst, k) => Math.max(worst, gap(k)), 0) : NaN))
@@ -127,20 +132,23 @@ function samplesWithin(
   painted: ReadonlySet<number>,
   samples: readonly Sample[],
 ): (number[] | null)[] {
+  const own = new Map<number, number>()
+  const between: number[] = []
+  samples.forEach(({ opening }, k) => {
+    if (opening === null) between.push(k)
+    else own.set(opening, k)
+  })
+  const x = Float64Array.from(between, k => samples[k]!.at[0])
+  const y = Float64Array.from(between, k => samples[k]!.at[1])
   return sheet.openings.map((opening, i) => {
     if (!painted.has(i)) return null
-    const box = boxOf(opening.outer)
-    return samples.flatMap(({ at: [x, y], opening: own }, k) =>
-      own === i ||
-      (own === null &&
-        x >= box.minX &&
-        x <= box.maxX &&
-        y >= box.minY &&
-        y <= box.maxY &&
-        polygonHolds(opening, x, y))
-        ? [k]
-        : [],
-    )
+    const list = own.has(i) ? [own.get(i)!] : []
+    const { minX, minY, maxX, maxY } = boxOf(opening.outer)
+    for (let n = 0; n < x.length; n++) {
+      if (x[n]! < minX || x[n]! > maxX || y[n]! < minY || y[n]! > maxY) continue
+      if (polygonHolds(opening, x[n]!, y[n]!)) list.push(between[n]!)
+    }
+    return list
   })
 }
 
