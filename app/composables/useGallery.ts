@@ -48,19 +48,33 @@ function useList() {
       failed.value = sentencesOf(error)
     }
     loading.value = false
-    void nextTick(getBenchReady)
+    void nextTick(() => getBenchReady(drawAhead))
   }
+  let stopAhead = () => {}
+  function drawAhead(): void {
+    stopAhead()
+    if (!gone) stopAhead = drawHeadsAhead(looks.value.filter(l => !l.damaged).map(l => l.id))
+  }
+  let gone = false
   onMounted(load)
-  onBeforeUnmount(() => clearTimeout(timer))
+  onBeforeUnmount(() => {
+    gone = true
+    clearTimeout(timer)
+    stopAhead()
+  })
   return { looks, failed, loading, load }
 }
 
-/** Fetches what the bench is made of once the gallery stands and nobody is waiting, so that a look opens at once. */
-function getBenchReady(): void {
+/**
+ * Fetches what the bench is made of once the gallery stands and nobody is waiting, so that a look opens at once.
+ * @param then what is to be done after that
+ */
+function getBenchReady(then: () => void): void {
   const idle = window.requestIdleCallback ?? ((job: () => void) => setTimeout(job, 500))
   const get = () => {
     void import('~/components/bench/BenchRoom.vue').catch(() => {})
     warmPainter()
+    then()
   }
   setTimeout(() => idle(get), AFTER_MS)
 }

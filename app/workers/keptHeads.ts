@@ -2,12 +2,11 @@ import { createStore, del, get, set, update, type UseStore } from 'idb-keyval'
 import type { Look } from '#core/look'
 import { bareKey, type Bare, type BareSkinCache } from '#core/raster'
 import type { Ground } from '#core/skin'
+import { MOST_HEADS } from './mostHeads'
 
 /** The version of what draws them: of another one nothing is used. */
 declare const __RENDERER__: string
 
-/** As many bare skins are kept on this device; one of a whole head has about 25 MB. */
-const MOST = 4
 /** Larger ones, of a view far into the picture, are drawn anew. */
 const MOST_PIXELS = 900_000
 
@@ -32,6 +31,15 @@ export class KeptHeads {
 
   private open(): UseStore {
     return (this.store ??= createStore('janusform-heads', 'heads'))
+  }
+
+  /** Whether a bare skin is kept here, drawn as it would be now; it counts as used then. */
+  async holds(look: Look, pxPerMm: number): Promise<boolean> {
+    const key = bareKey(look, pxPerMm, 'front')
+    const index = await get<Index>(INDEX, this.open())
+    if (index?.[key]?.renderer !== __RENDERER__) return false
+    await this.used(key)
+    return true
   }
 
   /** Brings a bare skin into the cache when it is kept here and not there. */
@@ -80,7 +88,7 @@ export class KeptHeads {
         const kept = Object.entries(all)
           .filter(([, e]) => e.renderer === __RENDERER__)
           .sort(([, a], [, b]) => b.usedAt - a.usedAt)
-          .slice(0, MOST)
+          .slice(0, MOST_HEADS)
         const staying = new Set(kept.map(([k]) => k))
         going = Object.keys(all).filter(k => !staying.has(k))
         return Object.fromEntries(kept)

@@ -39,6 +39,8 @@ import {
 import { closedBridges, findingsOf, type Finding } from '#core/checks'
 import { layOn } from '#core/skin'
 import { prepared, type PreparedSheet, type Stencil } from '#core/stencil'
+import { finenessOf, wholePicture } from '~/components/bench/stage/view'
+import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
@@ -152,6 +154,14 @@ const painter = {
     const ground = groundFor(look, memo)
     await heads.fetch(bares, look, ground, pxPerMm)
     bares.of(look, ground, pxPerMm)
+  },
+  /** Draws the bare skin that a stage will show of a look, and keeps it on this device. */
+  async ahead(look: Look, { width, height, ruler }: StageSize, devicePixels: number): Promise<void> {
+    const ground = groundFor(look, memo)
+    const pxPerMm = finenessOf(wholePicture(width, height, ruler, ground.box), devicePixels)
+    if (await heads.holds(look, pxPerMm)) return
+    bares.of(look, ground, pxPerMm)
+    await heads.keep(bares, look, ground, pxPerMm)
   },
   /** Brings the stage's picture to a look; see StagePicture. */
   async update(

@@ -11,7 +11,7 @@ import { useHeldSheet } from './stage/heldSheet'
 import { stageLayers } from './stage/layers'
 import { LIFT_CLASSES } from './stage/lift'
 import { useStandingPicture } from './stage/picture'
-import { toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
+import { finenessOf, toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
 
@@ -41,10 +41,7 @@ const sized = ref(false)
 const whole = computed(() =>
   wholePicture(width.value, height.value, settings.ruler ? RULER : 0, ground.value.box, ground.value.front),
 )
-/** Pixels to the mm of the print: as fine as the screen shows, at most 6. */
-const fineness = computed(() =>
-  Math.min(6, Math.max(1, Math.round(view.value.k * Math.min(2, window.devicePixelRatio || 1) * 4) / 4)),
-)
+const fineness = computed(() => finenessOf(view.value, window.devicePixelRatio || 1))
 const { picture, busy, slow, problem, standing } = useStandingPicture({
   fineness,
   sized,
@@ -94,6 +91,7 @@ function fit(): void {
   stage.size({ width: width.value, height: height.value })
   view.value = whole.value
   sized.value = true
+  noteStage(width.value, height.value)
 }
 
 function resetMarks(): void {

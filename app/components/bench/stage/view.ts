@@ -53,6 +53,10 @@ export function wholePicture(
   }
 }
 
+/** Pixels to the mm of the picture of a view: as fine as the screen shows, in quarters, at most 6. */
+export const finenessOf = ({ k }: Pick<View, 'k'>, devicePixels: number): number =>
+  Math.min(6, Math.max(1, Math.round(k * Math.min(2, devicePixels) * 4) / 4))
+
 /** The view zoomed by a factor about a point of the stage, between 1 and 6 times the whole head. */
 export function zoomed(view: View, base: View, factor: number, [sx, sy]: Point): View {
   const k = Math.min(base.k * 6, Math.max(base.k, view.k * factor))
