@@ -42,7 +42,12 @@ export default defineNuxtConfig({
   hooks: {
     // What the bench needs is fetched once the gallery stands, not beside it.
     'build:manifest': manifest => {
-      for (const file of Object.values(manifest)) file.prefetch = false
+      for (const file of Object.values(manifest)) {
+        file.prefetch = false
+        // The two fonts that every page is set in come beside its style, not after it.
+        if (/latin-wght-normal\.[\w-]*\.?woff2$/.test(file.file) && !/-ext-/.test(file.file))
+          file.preload = true
+      }
     },
   },
   typescript: {

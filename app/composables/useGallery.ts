@@ -102,7 +102,9 @@ export function useGallery() {
     await attempt(async () => {
       // What looks are made of comes when it is needed: the gallery itself is small.
       const { freshLook } = await import('#core/look')
-      await navigateTo(`/looks/${(await post(freshLook(nanoid(12), 'New look'))).look.id}`)
+      const { look } = await post(freshLook(nanoid(12), 'New look'))
+      noteCard(look.id, null)
+      await navigateTo(`/looks/${look.id}`)
     })
     creating = false
   }

@@ -23,6 +23,9 @@ interface SheetToDraw {
 }
 type DrawnAs = 'svg' | 'dxf' | 'pdf'
 
+/** Letters of what is said of a file at most. */
+const MOST_SAID = 200_000
+
 /** What a card of the gallery shows of a look that must be worked out. */
 interface Card {
   readonly png: Uint8Array
@@ -77,6 +80,18 @@ export const jobs = {
   /** A look from JSON text, checked. */
   readLook({ text, within }: { text: string; within: 'look' | null }): LookRead {
     return lookRead(JSON.parse(text), within)
+  },
+  /**
+   * Long JSON text that carries a file: the text of the file by itself, and the rest. Throws RangeError when the
+   * rest alone is long: nothing is said of a file that would be.
+   */
+  readSent(text: string): { file: unknown; rest: unknown } {
+    const sent: unknown = JSON.parse(text)
+    if (typeof sent !== 'object' || sent === null || !('file' in sent)) return { file: undefined, rest: {} }
+    const { file, ...rest } = sent
+    const length = JSON.stringify(rest).length + (typeof file === 'string' ? 0 : Infinity)
+    if (length > MOST_SAID) throw new RangeError('More is said of this file than there is to say of any.')
+    return { file, rest }
   },
   /** A sheet from the text of a file, with its real width when the file gives none. */
   readSheet({ file, widthMm }: { file: string; widthMm: number | undefined }): SheetTaken {

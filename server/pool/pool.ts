@@ -14,6 +14,7 @@ const DEADLINE_MS: Readonly<Record<keyof Jobs, number>> = {
   card: 60_000,
   lookSvg: 30_000,
   readLook: 5_000,
+  readSent: 10_000,
   readSheet: 10_000,
   measureSheet: 20_000,
   drawSheet: 20_000,

@@ -52,18 +52,25 @@ export async function bodyText(event: H3Event): Promise<string> {
 
 const NO_JSON = 'This is not JSON: the file is damaged or of another kind.'
 
-/** The body as JSON. */
-export async function bodyJson(event: H3Event): Promise<unknown> {
-  const text = await bodyText(event)
-  try {
-    return JSON.parse(text)
-  } catch {
-    throw refusal(400, NO_JSON)
-  }
-}
-
 /** Letters of the longest text that is read and checked on the thread that answers: about 10 ms. */
 const QUICK_LETTERS = 60_000
+/** The same where it is only read: about 10 ms too. */
+const MOST_LETTERS = 300_000
+
+/** The body as JSON, of what has few words. */
+export async function bodyJson(event: H3Event): Promise<unknown> {
+  const text = await bodyText(event)
+  if (text.length > MOST_LETTERS) throw refusal(413, 'This is longer than anything that is kept here.')
+  return jsonIn(text)
+}
+
+/** The body as JSON that carries a file, as text, under `file`; a long one is read on a worker thread. */
+export async function bodyWithFile(event: H3Event): Promise<unknown> {
+  const text = await bodyText(event)
+  if (text.length <= MOST_LETTERS) return jsonIn(text)
+  const { file, rest } = await jobFor(event, 'readSent', text)
+  return { ...Object(rest), file }
+}
 
 /** A look that was sent, and the version that it was made from, when it names one. */
 export interface LookTaken {

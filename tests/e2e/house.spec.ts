@@ -62,6 +62,41 @@ test('the stage is never empty: the last picture stands where the painting comes
   expect(seen).toContain('card')
 })
 
+test('a new look that is pressed for twice is one look, and asks for no picture that there is not', async ({
+  page,
+}) => {
+  const missing: string[] = []
+  page.on('response', r => {
+    if (r.status() === 404) missing.push(r.url())
+  })
+  await page.goto('/')
+  await expect(page.locator('[data-look="demo-ember-wing"] img')).toBeVisible()
+  const before = ((await (await page.request.get('/api/looks')).json()) as Card[]).length
+  await page.getByRole('button', { name: 'New look' }).dblclick()
+  await painted(page)
+  expect(((await (await page.request.get('/api/looks')).json()) as Card[]).length).toBe(before + 1)
+  expect(missing).toEqual([])
+})
+
+test('the heads of the newest looks are drawn while nobody waits', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.locator('[data-look="demo-ember-wing"] img')).toBeVisible()
+  const kept = () =>
+    page.evaluate(async () => {
+      // A store that is asked for before it is there would be made, empty.
+      if (!(await indexedDB.databases()).some(d => d.name === 'janusform-heads')) return 0
+      return new Promise<number>(resolve => {
+        const asked = indexedDB.open('janusform-heads')
+        asked.onsuccess = () => {
+          const all = asked.result.transaction('heads').objectStore('heads').getAllKeys()
+          all.onsuccess = () => resolve(all.result.length - 1)
+          asked.result.close()
+        }
+      })
+    })
+  await expect.poll(kept, { timeout: 40_000 }).toBeGreaterThan(2)
+})
+
 test('earlier versions have pictures, can be named, brought back and undone', async ({ page }) => {
   const id = await openNew(page)
   await page.getByRole('tab', { name: 'Line' }).click()

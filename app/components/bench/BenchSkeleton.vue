@@ -14,8 +14,12 @@ const { id } = defineProps<{ id: string }>()
     <div class="border-r border-rule bg-paper" />
     <div class="relative overflow-hidden bg-stage" data-testid="skeleton">
       <CardPicture :id="id" />
-      <p role="status" class="absolute bottom-2 left-6 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper">
+      <p
+        role="status"
+        class="absolute bottom-2 left-6 flex gap-3 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper"
+      >
         Opening…
+        <NuxtLink to="/" class="underline">Stop</NuxtLink>
       </p>
     </div>
     <div class="border-l border-rule bg-paper" />

@@ -7,13 +7,14 @@ const { id } = defineProps<{ id: string }>()
 // The setting itself comes with the bench; see stores/settings.
 const ruler = useLocalStorage('janusform-ruler', true)
 const inset = computed(() => `${ruler.value ? RULER : 0}px`)
-const missing = ref(false)
+const address = cardAddress(id)
+const missing = ref(!address)
 </script>
 
 <template>
   <img
     v-if="!missing"
-    :src="cardAddress(id)"
+    :src="address!"
     alt=""
     class="absolute object-contain"
     :style="{ left: inset, top: inset, width: `calc(100% - ${inset})`, height: `calc(100% - ${inset})` }"

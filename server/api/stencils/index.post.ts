@@ -25,7 +25,7 @@ async function measure(id: string, geometry: string): Promise<void> {
 
 /** Takes in a sheet from the text of an SVG or DXF file, with its real width when the file gives none. */
 export default defineEventHandler(async event => {
-  const sent = body.safeParse(await bodyJson(event))
+  const sent = body.safeParse(await bodyWithFile(event))
   if (!sent.success) throw refusal(400, schemaSentences(sent.error))
   const { file, widthMm, about, analysis, mendedFrom } = sent.data
   const { stencils } = useRepositories()

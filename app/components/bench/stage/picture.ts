@@ -50,8 +50,10 @@ export interface PictureWish {
 
 /** The look's last picture of the gallery; null when there is none. */
 async function cardOf(id: string): Promise<HTMLImageElement | null> {
+  const address = cardAddress(id)
+  if (!address) return null
   const image = new Image()
-  image.src = cardAddress(id)
+  image.src = address
   try {
     await image.decode()
     return image
