@@ -25,11 +25,13 @@ export function drawHeadsAhead(ids: readonly string[]): () => void {
     const stage = stageToCome()
     const fine = window.devicePixelRatio || 1
     for (const id of ids.slice(0, MOST_HEADS)) {
-      const { look } = await $fetch<LookRecord>(`/api/looks/${id}`)
+      // A look that cannot be read, or is gone by now, is told of where it is opened.
+      const record = await $fetch<LookRecord>(`/api/looks/${id}`).catch(() => null)
       if (given) return
+      if (!record) continue
       worker ??= makePainter()
       const painter: Remote<Painter> = wrap<Painter>(worker)
-      await painter.ahead(look, stage, fine)
+      await painter.ahead(record.look, stage, fine)
     }
   }
   const timer = setTimeout(() => {

@@ -6,6 +6,7 @@ export const {
   card,
   lookSvg,
   readLook,
+  readSent,
   readSheet,
   measureSheet,
   drawSheet,

@@ -20,6 +20,14 @@ const keyOf = (look: Look, renderer = 'r1'): string => {
   return pictureKeys(house, renderer)(house.looks.listed(look.id)!)
 }
 
+describe('a worker thread', () => {
+  it('has a function for every job', async () => {
+    const { jobs } = await import('../../../server/pool/jobs')
+    const worker: object = await import('../../../server/pool/worker')
+    expect(Object.keys(worker).sort()).toEqual(Object.keys(jobs).sort())
+  })
+})
+
 describe('the key of a picture', () => {
   const look = freshLook('a', 'A')
   it('follows what is painted, and not what the look is called', () => {
