@@ -31,9 +31,11 @@ export function usePainter() {
     ): Promise<Update | null> => onStage(p => p.update(plain(look), pxPerMm, upTo, have)),
     /** Gets the bare skin ready before the sheets are there, and begins the other worker beside it. */
     ready: (look: Look, pxPerMm: number): Promise<void> => {
+      // The stage goes first: it gets the worker that was warmed.
+      const head = onStage(p => p.ready(plain(look), pxPerMm))
       // A worker that cannot begin is told of by the first thing that is asked of it.
       void onAnalysis(() => Promise.resolve()).catch(() => {})
-      return onStage(p => p.ready(plain(look), pxPerMm))
+      return head
     },
     /** The whole look at once and coarsely, for a stage that shows nothing yet. */
     coarse: (look: Look): Promise<Picture> => onStage(p => p.paint(plain(look), COARSE_PX)),

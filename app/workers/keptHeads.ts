@@ -33,13 +33,11 @@ export class KeptHeads {
     return (this.store ??= createStore('janusform-heads', 'heads'))
   }
 
-  /** Whether a bare skin is kept here, drawn as it would be now; it counts as used then. */
+  /** Whether a bare skin is kept here, drawn as it would be now. */
   async holds(look: Look, pxPerMm: number): Promise<boolean> {
     const key = bareKey(look, pxPerMm, 'front')
     const index = await get<Index>(INDEX, this.open())
-    if (index?.[key]?.renderer !== __RENDERER__) return false
-    await this.used(key)
-    return true
+    return index?.[key]?.renderer === __RENDERER__
   }
 
   /** Brings a bare skin into the cache when it is kept here and not there. */
@@ -57,8 +55,17 @@ export class KeptHeads {
     }
   }
 
-  /** Keeps a bare skin that has just been drawn, and lets older ones go. */
-  async keep(bares: BareSkinCache, look: Look, ground: Ground, pxPerMm: number): Promise<void> {
+  /**
+   * Keeps a bare skin that has just been drawn, and lets older ones go.
+   * @param usedAt when it was used, ms; long ago for one that nobody has asked for yet
+   */
+  async keep(
+    bares: BareSkinCache,
+    look: Look,
+    ground: Ground,
+    pxPerMm: number,
+    usedAt = Date.now(),
+  ): Promise<void> {
     const key = bareKey(look, pxPerMm, 'front')
     if (this.known.has(key)) return
     this.known.add(key)
@@ -72,19 +79,19 @@ export class KeptHeads {
     }
     try {
       await set(key, entry, this.open())
-      await this.used(key)
+      await this.used(key, usedAt)
     } catch {
       // No room for it: nothing is lost.
     }
   }
 
   /** Notes that one was used, and lets the oldest, and those of another renderer, go. */
-  private async used(key: string): Promise<void> {
+  private async used(key: string, usedAt = Date.now()): Promise<void> {
     let going: string[] = []
     await update<Index>(
       INDEX,
       (before = {}) => {
-        const all = { ...before, [key]: { renderer: __RENDERER__, usedAt: Date.now() } }
+        const all = { ...before, [key]: { renderer: __RENDERER__, usedAt } }
         const kept = Object.entries(all)
           .filter(([, e]) => e.renderer === __RENDERER__)
           .sort(([, a], [, b]) => b.usedAt - a.usedAt)

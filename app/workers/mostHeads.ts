@@ -1,2 +1,2 @@
-/** As many bare skins are kept on this device; one of a whole head has about 25 MB. */
-export const MOST_HEADS = 6
+/** As many bare skins are kept on this device; one of a whole head has about 15 MB. */
+export const MOST_HEADS = 12

@@ -161,7 +161,8 @@ const painter = {
     const pxPerMm = finenessOf(wholePicture(width, height, ruler, ground.box), devicePixels)
     if (await heads.holds(look, pxPerMm)) return
     bares.of(look, ground, pxPerMm)
-    await heads.keep(bares, look, ground, pxPerMm)
+    // Those of looks that were opened stay before it.
+    await heads.keep(bares, look, ground, pxPerMm, 0)
   },
   /** Brings the stage's picture to a look; see StagePicture. */
   async update(
