@@ -3,6 +3,8 @@ import type { LookRecord } from '~~/server/db/looks'
 import type { Painter } from '~/workers/painter'
 import { MOST_HEADS } from '~/workers/mostHeads'
 
+/** As many looks are gone through: several may be of one head. */
+const MOST_LOOKS = 3 * MOST_HEADS
 /** How long the one who waits in the gallery is left alone first, ms. */
 const AFTER_MS = 600
 
@@ -24,11 +26,14 @@ export function drawHeadsAhead(ids: readonly string[]): () => void {
   async function draw(): Promise<void> {
     const stage = stageToCome()
     const fine = window.devicePixelRatio || 1
-    for (const id of ids.slice(0, MOST_HEADS)) {
+    const drawn = new Set<string>()
+    for (const id of ids.slice(0, MOST_LOOKS)) {
       // A look that cannot be read, or is gone by now, is told of where it is opened.
       const record = await $fetch<LookRecord>(`/api/looks/${id}`).catch(() => null)
       if (given) return
       if (!record) continue
+      if (drawn.size === MOST_HEADS) return
+      drawn.add(JSON.stringify([record.look.canvas, record.look.skin]))
       worker ??= makePainter()
       const painter: Remote<Painter> = wrap<Painter>(worker)
       await painter.ahead(record.look, stage, fine)

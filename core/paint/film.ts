@@ -10,8 +10,11 @@ export interface Optics {
   readonly s: LinearRgb
 }
 
-/** Reflectance of the white part of a swatch card; its black part counts as 0 (common practice). */
-export const WHITE_CARD = 0.86
+/**
+ * Reflectance of the white part of a swatch card: colours of swatches are read against it, as a picture of the
+ * card is set to its white. Its black part counts as 0 (common practice).
+ */
+export const WHITE_CARD = 1
 /** Bounds of reflectances that are read off a swatch: none is quite black or quite white. */
 const LEAST = 0.002
 const MOST = 0.985
@@ -76,13 +79,9 @@ export function bandOf(overBlack: number, overGround: number, ground = WHITE_CAR
  */
 export function opticsOf(overBlack: LinearRgb, overWhite: LinearRgb): Optics {
   const found = ([0, 1, 2] as const).map(b => {
-    const white = Math.min(WHITE_CARD - 0.004, bounded(overWhite[b]))
+    const white = bounded(overWhite[b])
     const black = Math.min(white - 1e-4, bounded(overBlack[b]))
-    try {
-      return bandOf(Math.max(LEAST / 2, black), white)
-    } catch {
-      return bandOf(white * 0.9, white)
-    }
+    return bandOf(Math.max(LEAST / 2, black), white)
   })
   return { k: bands(b => found[b]!.k), s: bands(b => found[b]!.s) }
 }

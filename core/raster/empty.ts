@@ -149,7 +149,7 @@ export function emptySpots(steps: readonly Step[], world: World, most = 8): Empt
   const ringsOf = (list: readonly Step[]) =>
     list.flatMap(s =>
       kindOf(s)
-        .prints(s, { ...world, flat: true, quick: true })
+        .prints(s, { ...world, flat: true })
         .flatMap(p => clockwise(p.rings)),
     )
   const rings = ringsOf(elements)

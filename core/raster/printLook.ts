@@ -66,7 +66,6 @@ function layFilm(
   const { grid, chart, skin } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
   const grains = print.grain
-  const grainy = 1 + 0.25 * grains
   const { data: covers } = mask
   const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
   // Written out by the pixel, without calls that make anything: this is where painting spends its time.
@@ -86,8 +85,8 @@ function layFilm(
         const at = chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, y])
         ink = inks.list[at && print.axis ? inks.at(along(print.axis, at[0], at[1]), hash(i, j, 5)) : 0]!
       }
-      // Grain is thickness: a sponge leaves pores where little paint lies, and more dabs close them.
-      const x = swatches * (grainy - grains * grain[p]!) * (1 - THIN_EDGE + THIN_EDGE * cover)
+      // Grain is thickness: a sponge leaves pores where little paint lies, and as much more beside them.
+      const x = swatches * (1 + grains * (0.5 - grain[p]!)) * (1 - THIN_EDGE + THIN_EDGE * cover)
       const { table, glow } = ink
       const row = 9 * stepOf(x, most)
       const shine = glow > 0 || ink.sheen > 0 || sheen[p]! > 0 ? opacityOf(3 * x) : 0

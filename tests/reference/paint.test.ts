@@ -139,7 +139,7 @@ describe('films by the two-flux formulas (Kubelka 1948, J Opt Soc Am 38:448)', (
 
   it('refuse a swatch that no film gives', () => {
     expect(() => bandOf(0.6, 0.4)).toThrow(RangeError)
-    expect(() => bandOf(0.2, 0.95)).toThrow(RangeError)
+    expect(() => bandOf(0.2, 0.95, 0.86)).toThrow(RangeError)
   })
 })
 
@@ -149,6 +149,23 @@ describe('hiding power as a contrast ratio (ISO 6504-3, ASTM D2805)', () => {
     const y = (ground: number) => luminance(filmOver(optics, 1, [ground, ground, ground]))
     expect(contrastRatio(optics)).toBeCloseTo(y(0) / y(WHITE_CARD), 12)
     expect(contrastRatio(optics)).toBeCloseTo(0.9, 4)
+  })
+
+  it('of a swatch is that of the two colours that were read, whites too', () => {
+    const read = (black: string, white: string) => contrastRatio(opticsOf(linearOf(black), linearOf(white)))
+    const y = (hex: string) => luminance(linearOf(hex))
+    expect(read('#e6e6e6', '#fafafa')).toBeCloseTo(0.83, 2)
+    for (const [black, white] of [
+      ['#e6e6e6', '#fafafa'],
+      ['#f2f0ea', '#f7f5f0'],
+      ['#8a1f28', '#d6403f'],
+      ['#1d2a4a', '#3d63b4'],
+    ] as const) {
+      expect(read(black, white)).toBeCloseTo(y(black) / y(white), 6)
+      const optics = opticsOf(linearOf(black), linearOf(white))
+      expect(deltaE(filmOver(optics, 1, [0, 0, 0]), linearOf(black))).toBeLessThan(0.5)
+      expect(deltaE(filmOver(optics, 1, [1, 1, 1]), linearOf(white))).toBeLessThan(0.5)
+    }
   })
 
   it('counts as hiding from 0.98 on, and grows with every film', () => {

@@ -421,3 +421,61 @@ describe('registering', () => {
     }
   })
 })
+
+describe('rays between rays', () => {
+  it('lie within 0.3 mm of geodesics that are followed by themselves, 50 mm out over the nose', () => {
+    const { surface } = groundOf(PLAIN_FACE, 30)
+    const here = new Float64Array(3)
+    const z = (x: number, y: number): number => {
+      surface.position(x, y, here)
+      return here[2]!
+    }
+    const H = 0.05
+    /** Acceleration of a geodesic of z(x, y) (do Carmo 4.4), by differences of the height alone. */
+    const bend = (x: number, y: number, p: number, q: number): [number, number] => {
+      const [c, e, w, s, n] = [z(x, y), z(x + H, y), z(x - H, y), z(x, y + H), z(x, y - H)]
+      const cross = (z(x + H, y + H) - z(x - H, y + H) - z(x + H, y - H) + z(x - H, y - H)) / (4 * H * H)
+      const zx = (e - w) / (2 * H)
+      const zy = (s - n) / (2 * H)
+      const xx = (e - 2 * c + w) / (H * H)
+      const yy = (s - 2 * c + n) / (H * H)
+      const k = (xx * p * p + 2 * cross * p * q + yy * q * q) / (1 + zx * zx + zy * zy)
+      return [-zx * k, -zy * k]
+    }
+    const follow = ([x0, y0]: readonly [number, number], u: number, v: number): [number, number] => {
+      const normal = new Float64Array(3)
+      surface.normal(x0, y0, normal)
+      const [nx, ny, l] = [normal[0]!, normal[1]!, normal[2]!]
+      const steps = 250
+      const r = Math.hypot(u, v)
+      const h = r / steps
+      let [x, y] = [x0, y0]
+      let p = ((1 - (nx * nx) / (1 + l)) * u - ((nx * ny) / (1 + l)) * v) / r
+      let q = (-((nx * ny) / (1 + l)) * u + (1 - (ny * ny) / (1 + l)) * v) / r
+      for (let n = 0; n < steps; n++) {
+        const [ax, ay] = bend(x, y, p, q)
+        const [bx, by] = bend(x + (h / 2) * p, y + (h / 2) * q, p + (h / 2) * ax, q + (h / 2) * ay)
+        x += h * p + (h * h * bx) / 2
+        y += h * q + (h * h * by) / 2
+        p += h * bx
+        q += h * by
+      }
+      return [x, y]
+    }
+    const out = new Float64Array(2)
+    for (const at of [
+      [0, -35],
+      [0, -5],
+      [14, -25],
+    ] as const) {
+      const ex = surface.exponential(at)
+      for (let angle = 1.3; angle < 360; angle += 7.1) {
+        const u = 50 * Math.cos((angle * Math.PI) / 180)
+        const v = 50 * Math.sin((angle * Math.PI) / 180)
+        ex.to(u, v, out, 0)
+        const [x, y] = follow(at, u, v)
+        expect(Math.hypot(out[0]! - x, out[1]! - y), `${at} at ${angle.toFixed(0)} degrees`).toBeLessThan(0.3)
+      }
+    }
+  })
+})

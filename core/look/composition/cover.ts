@@ -38,7 +38,7 @@ export interface Cover {
  * a gem throws is no part of it.
  */
 function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free: readonly Ring[] } {
-  const prints = kindOf(step).prints(step, { ...world, flat: true, quick: true })
+  const prints = kindOf(step).prints(step, { ...world, flat: true })
   const gems = prints.filter(p => p.particles?.kind === 'gem')
   return { rings: (gems.length ? gems : prints).map(p => clockwise(p.rings)), free: prints[0]?.free ?? [] }
 }
@@ -107,7 +107,7 @@ export function openingsOver(
   least = TOUCH,
 ): number[] {
   if (region.length === 0) return []
-  const laid = layOn(ground.surface, placement, true)
+  const laid = layOn(ground.surface, placement)
   const box = boxAround(region)
   const found: number[] = []
   const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY)

@@ -20,7 +20,7 @@ export function fillOf(
   ground: Ground,
   focus: Point,
 ): Step {
-  const laid = layOn(ground.surface, { at, tilt: bearingOn(ground, at, focus), side: 'A' }, true)
+  const laid = layOn(ground.surface, { at, tilt: bearingOn(ground, at, focus), side: 'A' })
   const r = radius * 0.8
   if (fill === 'dots') {
     const first = Math.min(5, Math.max(1, r * 0.5))

@@ -110,7 +110,7 @@ export function freshDots(
 ): DotsStep {
   const def = run === 'around' ? null : dotShape(run)
   const way = Math.hypot(at[0] - focus[0], at[1] - focus[1]) < 4 ? 0 : bearingOn(ground, at, focus)
-  const laid = layOn(ground.surface, { at, tilt: way, side: 'A' }, true)
+  const laid = layOn(ground.surface, { at, tilt: way, side: 'A' })
   return {
     kind: 'dots',
     ...base(id, sentenceCase(def?.words ?? 'dots around')),
@@ -143,7 +143,7 @@ export function freshGlitter(
   on: string | null,
   ground: Ground,
 ): GlitterStep {
-  const laid = layOn(ground.surface, { at, tilt: 0, side: 'A' }, true)
+  const laid = layOn(ground.surface, { at, tilt: 0, side: 'A' })
   const usual: Record<GlitterStep['area'], Point[]> = {
     patch: [
       [0, 0],

@@ -33,7 +33,7 @@ const regionFromRing = (ring: Ring): Polygon[] => regionOf([ring], 'nonzero')
  * @returns null when it is no proposal
  */
 export function proposedFit(fit: Fit, sheet: Stencil, ring: Ring, ground: Ground): Fit | null {
-  const laid = layOn(ground.surface, fit, true)
+  const laid = layOn(ground.surface, fit)
   const skin = union(ground.extent.flatMap(regionFromRing))
   const kept = union(ground.keepOuts.flatMap(k => regionFromRing(k.ring)))
   const boxes = kept.map(p => boxOf(p.outer))

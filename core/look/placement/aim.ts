@@ -13,7 +13,7 @@ export const aimedTilt = (side: SheetSide, heading: number, way: number): number
  * The way from a point of the skin to another, degrees clockwise from up in the skin's tangent plane there.
  */
 export function bearingOn(ground: Ground, at: Point, to: Point): number {
-  return bearing([0, 0], ground.surface.exponential(at, true).from(...to))
+  return bearing([0, 0], ground.surface.exponential(at).from(...to))
 }
 
 /** The way that counts of something that may lead both ways: the one nearer to the aim, degrees. */

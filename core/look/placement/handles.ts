@@ -3,8 +3,16 @@ import { layOn, type Ground } from '../../skin'
 import type { Twin } from '../document'
 import { acrossByFeatures } from './twin'
 
+/**
+ * A stroke is laid by the quicker rays: its handles lie where the hand put them in any case, and the way from one
+ * to the next is short.
+ */
+const NEAR_BY = true
+
 /** What things are placed on. */
 export interface OnGround {
+  /** Whether it is laid more coarsely, as what moves under the hand may be. */
+  readonly quick?: boolean
   readonly ground: Ground
 }
 
@@ -67,7 +75,7 @@ export function onSkinBy<T>(
   draw: (handles: readonly Point[]) => T[],
   map: (drawn: T, to: (p: Point) => Point) => T,
 ): T[] {
-  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, true)
+  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, NEAR_BY)
   const flat = points.map(laid.back)
   return draw(mirror ? flat.map(flipped) : flat).map(d => map(d, p => laid.point(mirror ? flipped(p) : p)))
 }
@@ -82,7 +90,7 @@ export function inTheFlat<T>(
   draw: (handles: readonly Point[]) => T[],
   map: (drawn: T, to: (p: Point) => Point) => T,
 ): T[] {
-  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, true)
+  const laid = layOn(ground.surface, { at: anchorOf(points), tilt: 0, side: 'A' }, NEAR_BY)
   const flat = points.map(laid.back)
   return mirror ? draw(flat.map(flipped)).map(d => map(d, flipped)) : draw(flat)
 }
@@ -95,10 +103,10 @@ export const movedHandles = (points: readonly Point[], map: (p: Point) => Point)
  * The middle of some points as the skin measures it (Karcher mean: the ways to them cancel out); it stays
  * where it is when they are turned about it.
  */
-function middleOn(points: readonly Point[], { ground }: OnGround): Point {
+function middleOn(points: readonly Point[], { ground, quick }: OnGround): Point {
   let at = anchorOf(points)
   for (let n = 0; n < 4; n++) {
-    const from = ground.surface.exponential(at, true)
+    const from = ground.surface.exponential(at, quick)
     const [u, v] = anchorOf(points.map(p => from.from(...p)))
     if (Math.hypot(u, v) < 0.02) break
     const out = new Float64Array(2)
@@ -116,8 +124,8 @@ export function turnedHandles(
   grow = 1,
 ): [number, number][] {
   const at = middleOn(points, world)
-  const laid = layOn(world.ground.surface, { at, tilt: degrees, side: 'A' }, true)
-  const straight = layOn(world.ground.surface, { at, tilt: 0, side: 'A' }, true)
+  const laid = layOn(world.ground.surface, { at, tilt: degrees, side: 'A' }, world.quick)
+  const straight = layOn(world.ground.surface, { at, tilt: 0, side: 'A' }, world.quick)
   return movedHandles(points, p => {
     const [x, y] = straight.back(p)
     return laid.point([x * grow, y * grow])
@@ -126,6 +134,6 @@ export function turnedHandles(
 
 /** Handles turned over about the upright through their middle. */
 export function flippedHandles(points: readonly Point[], world: OnGround): [number, number][] {
-  const laid = layOn(world.ground.surface, { at: middleOn(points, world), tilt: 0, side: 'A' }, true)
+  const laid = layOn(world.ground.surface, { at: middleOn(points, world), tilt: 0, side: 'A' }, world.quick)
   return movedHandles(points, p => laid.point(flipped(laid.back(p))))
 }

@@ -262,7 +262,7 @@ export function placementProblem(
   placement: Placement,
   { ground }: OnGround,
 ): string | null {
-  const laid = layOn(ground.surface, placement, true)
+  const laid = layOn(ground.surface, placement)
   const rim = sheet ? pointsOf(sheet.outline) : []
   const { minX, minY, maxX, maxY } = boxOf(ringOf([[0, 0], ...rim]))
   // The rim alone would miss a small face under a large sheet: a grid of points over the sheet decides.

@@ -151,7 +151,7 @@ export const dotsKind: StepKind<DotsStep> = {
   boxes: (step, world) =>
     all(step, world).map(d => boxOf(roundOn(world.ground.surface, d.at, d.size / 2, 8))),
   silhouette: silhouetteOf,
-  contour: (step, world) => printsOf(step, { ...world, flat: true, quick: true }).flatMap(printedRings),
+  contour: (step, world) => printsOf(step, { ...world, flat: true }).flatMap(printedRings),
   keepsFree: () => [],
   follows: step => stepOf(step.of),
   boundTo: () => null,

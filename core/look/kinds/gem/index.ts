@@ -117,9 +117,7 @@ export const gemKind: StepKind<GemStep> = {
     gemsOf(step, world).map(g => boxOf(roundOn(world.ground.surface, g.at, step.size / 2, 8))),
   silhouette: silhouetteOf,
   contour: (step, world) =>
-    printsOf(step, { ...world, flat: true, quick: true }).flatMap(p =>
-      p.particles ? [] : clockwise(p.rings),
-    ),
+    printsOf(step, { ...world, flat: true }).flatMap(p => (p.particles ? [] : clockwise(p.rings))),
   keepsFree: () => [],
   follows: () => null,
   boundTo: () => null,

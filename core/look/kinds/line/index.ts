@@ -113,7 +113,7 @@ export const lineKind: StepKind<LineStep> = {
   outlines: () => [],
   boxes: (step, world) => sidesOf(step, world).flatMap(s => s.spines.map(p => boxOf(ringOf(p.points)))),
   silhouette: silhouetteOf,
-  contour: (step, world) => printsOf(step, { ...world, flat: true, quick: true }).flatMap(printedRings),
+  contour: (step, world) => printsOf(step, { ...world, flat: true }).flatMap(printedRings),
   keepsFree: () => [],
   follows: step => stepOf(step.of),
   boundTo: () => null,

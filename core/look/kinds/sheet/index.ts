@@ -36,7 +36,7 @@ function outlinesOf(step: SheetStep, world: World): SheetOutline[] {
 function boxesOf(step: SheetStep, world: World): Box[] {
   const sheet = world.stencil(step.stencil)
   if (!sheet) return []
-  return laidOf(step, { ...world, quick: true }).map(laid =>
+  return laidOf(step, world).map(laid =>
     sheet.openings.length > MANY
       ? boxOf(laid.ring(sheet.outline))
       : sheet.openings.reduce((b, o) => boxOf(laid.ring(o.outer), b), { ...EMPTY_BOX }),
@@ -61,7 +61,7 @@ function pointersOf(step: SheetStep, world: World): Pointer[] {
   return placementsOf(step, world).map((placement, i) => {
     const shapes = [...painted[i]!].flatMap(n => sheet.openings[n] ?? [])
     const b = boxAround(shapes)
-    const laid = layOn(world.ground.surface, placement, true)
+    const laid = layOn(world.ground.surface, placement, world.quick)
     const middle: Point = shapes.length ? [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2] : [0, 0]
     return {
       at: laid.point(middle),
@@ -98,9 +98,7 @@ export const sheetKind: StepKind<SheetStep> = {
   contour: (step, world, openings) =>
     openings
       ? openingRings(step, openings, world)
-      : printsOf(step, { ...world, flat: true, quick: true }).flatMap(p =>
-          p.particles ? [] : printedRings(p),
-        ),
+      : printsOf(step, { ...world, flat: true }).flatMap(p => (p.particles ? [] : printedRings(p))),
   keepsFree: () => [],
   follows: () => null,
   boundTo: () => null,

@@ -82,7 +82,7 @@ export function openingRings(step: SheetStep, numbers: readonly number[], world:
   const printed = paintedOpenings(step, world)
   const asTwin = ownNumber(step, world)
   return placementsOf(step, world).flatMap((place, i) => {
-    const laid = layOn(world.ground.surface, place, true)
+    const laid = layOn(world.ground.surface, place, world.quick)
     return numbers
       .map(n => (i ? asTwin(n) : n))
       .flatMap(n =>

@@ -126,7 +126,7 @@ export const washKind: StepKind<Wash> = {
   boxes: (wash, { ground }) => washRings(wash, ground).map(r => boxOf(r)),
   silhouette: silhouetteOf,
   contour: (wash, world) =>
-    printsOf({ ...wash, glitter: false }, { ...world, flat: true, quick: true }).flatMap(printedRings),
+    printsOf({ ...wash, glitter: false }, { ...world, flat: true }).flatMap(printedRings),
   keepsFree: ({ zones }, ground) => (zones.length ? keptFreeByZones(ground, zones.includes('lips')) : []),
   follows: () => null,
   boundTo: () => null,

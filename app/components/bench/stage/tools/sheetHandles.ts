@@ -25,15 +25,19 @@ export function sheetHandleTool({ view, ghosts }: StageHand): Tool {
     const about = printedMiddle(step, scene.world)
     const pivot = liesAt(about, start, scene.ground)
     const offset = angleAbout(pivot, from.point) - start.tilt
+    let tilt = start.tilt
+    const turned = (quick: boolean) => {
+      const moved = about[0] || about[1]
+      const at = moved ? atSoThat(about, pivot, { tilt, side: start.side }, scene.ground, quick) : start.at
+      return held.laidAs(step, { ...start, tilt, at })
+    }
     return {
       drag({ point, shift }) {
         const angle = angleAbout(pivot, point) - offset
-        const tilt = wrapDegrees(shift ? Math.round(angle / NOTCH) * NOTCH : Math.round(angle))
-        const moved = about[0] || about[1]
-        const at = moved ? atSoThat(about, pivot, { tilt, side: start.side }, scene.ground) : start.at
-        ghosts.preview.value = held.laidAs(step, { ...start, tilt, at })
+        tilt = wrapDegrees(shift ? Math.round(angle / NOTCH) * NOTCH : Math.round(angle))
+        ghosts.preview.value = turned(true)
       },
-      release: () => held.settle('turn', ghosts.preview.value),
+      release: () => held.settle('turn', ghosts.preview.value && turned(false)),
     }
   }
   return {
