@@ -19,6 +19,13 @@ const renoted = (
 /** Browsers let a request outlive its page only while its body is small: 64 KiB with all others. */
 const outlives = (notes: Partial<StencilNotes>): boolean => JSON.stringify(notes).length < 16_384
 
+const sendNotes = (id: string, notes: Partial<StencilNotes>): Promise<StencilMeta> =>
+  $fetch<StencilMeta>(`/api/stencils/${id}`, {
+    method: 'PATCH',
+    body: notes,
+    keepalive: outlives(notes),
+  })
+
 const lostWords = (names: readonly string[]): string =>
   `${names.map(n => `"${n}"`).join(', ')} cannot be read any more, and is left out of the picture. Nothing else is touched.`
 
@@ -73,13 +80,7 @@ export const useDrawer = defineStore('drawer', () => {
   async function change(id: string, notes: Partial<StencilNotes>): Promise<void> {
     put({ ...find(id)!, ...notes })
     try {
-      const { answer, last } = await send(() =>
-        $fetch<StencilMeta>(`/api/stencils/${id}`, {
-          method: 'PATCH',
-          body: notes,
-          keepalive: outlives(notes),
-        }),
-      )
+      const { answer, last } = await send(() => sendNotes(id, notes))
       if (last) put(answer)
     } catch (error) {
       await load()

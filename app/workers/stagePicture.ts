@@ -116,5 +116,6 @@ export const keyIn =
       hostsOf(step, steps),
       kindOf(step).sheets(step).map(versionOf),
       world.under?.(step.id),
+      [...(world.wetUnder?.(step.id) ?? [])],
       kitVersion,
     ])

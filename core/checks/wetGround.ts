@@ -1,5 +1,6 @@
 import { isBase, kindOf } from '../look'
-import { ofSheets, type Check } from './finding'
+import { SLIPS } from '../paint'
+import { mm, ofSheets, type Check } from './finding'
 import { drawnLater } from './shift'
 
 /** A sheet on a base that is still wet lifts and drags the paint. */
@@ -10,7 +11,7 @@ export const wetGround = ofSheets(({ step, under }) =>
         {
           level: under.state === 'wet' ? 'stop' : 'care',
           title: `Laid on a ${under.state} base`,
-          why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate). The sheet would lift the paint and it creeps ${under.state === 'wet' ? 'three times' : 'half as much again'} under the edge.`,
+          why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate). The sheet lifts the paint, smears it about ${mm(SLIPS[under.state])} along and mixes it into the print (estimates), and paint creeps ${under.state === 'wet' ? 'three times' : 'half as much again'} under the edge.`,
           fix: { words: 'Let it dry first', sets: [{ path: ['dry'], to: true }] },
         },
       ],

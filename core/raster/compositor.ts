@@ -1,19 +1,25 @@
-import { COMPARED, kindOf, type Print, type Step, type World } from '../look'
+import { COMPARED, kindOf, type Step, type World } from '../look'
 import type { LinearRgb } from '../paint'
 import type { Bare } from './bareSkin'
 import { finishedPatch } from './compose'
-import type { Mask } from './coverage'
-import { boxOfMask, isEmpty, joined, NO_PIXELS, shared, type Painted, type PixelBox } from './painted'
-import { layPrint } from './printLook'
+import {
+  blankPaint,
+  boxOfMask,
+  copyRows,
+  isEmpty,
+  joined,
+  NO_PIXELS,
+  shared,
+  type Painted,
+  type PixelBox,
+} from './painted'
+import { dragMasks, layStep, type StepPrints } from './layStep'
 import { maskOf } from './printMask'
 import { Samples } from './samples'
 
 /** A step made ready to be laid: its prints with what they cover, and the pixels that they can change. */
-interface Ready {
+interface Ready extends StepPrints {
   readonly key: string
-  readonly step: Step
-  readonly prints: readonly Print[]
-  readonly masks: readonly Mask[]
   readonly box: PixelBox
 }
 
@@ -21,6 +27,10 @@ interface Ready {
 interface Layer extends Ready {
   readonly paint: Float32Array
   readonly sheen: Float32Array
+  /** What lay on top beneath it, with thickness and ground; empty where no film is ever wet. */
+  readonly top: Int32Array
+  readonly thick: Float32Array
+  readonly below: Float32Array
   /** Null where nobody asks how steps show. */
   readonly samples: Samples | null
 }
@@ -40,7 +50,7 @@ export interface Patch {
  */
 export class IncrementalCompositor {
   private layers: Layer[] = []
-  private readonly painted: Painted
+  private painted: Painted
   private readonly rgba: Uint8ClampedArray<ArrayBuffer>
   private dirty: PixelBox
   /** Layers that were changed together with others, and of which nobody was told yet. */
@@ -53,8 +63,8 @@ export class IncrementalCompositor {
     readonly bare: Bare,
     private readonly compares = false,
   ) {
-    const { grid, albedo, light } = bare.head
-    this.painted = { paint: albedo.slice(), sheen: new Float32Array(light.length) }
+    const { grid, light } = bare.head
+    this.painted = blankPaint(bare.head, false)
     this.rgba = new Uint8ClampedArray(4 * light.length)
     this.dirty = { i0: 0, j0: 0, i1: grid.width, j1: grid.height }
   }
@@ -66,6 +76,7 @@ export class IncrementalCompositor {
    */
   *toward(steps: readonly Step[], world: World, keyOf: (step: Step) => string): Generator<Step, void> {
     const keys = steps.map(keyOf)
+    this.watchWetness(steps, world)
     const { layers } = this
     let below = 0
     while (below < keys.length && below < layers.length && layers[below]!.key === keys[below]) below++
@@ -88,6 +99,15 @@ export class IncrementalCompositor {
     }
   }
 
+  /** From the first time that a step meets a wet film on, what lies on top is kept of every pixel. */
+  private watchWetness(steps: readonly Step[], world: World): void {
+    if (this.painted.wet || !steps.some(s => world.wetUnder?.(s.id).size)) return
+    const { width, height } = this.bare.head.grid
+    this.layers.length = this.untold.length = 0
+    this.painted = blankPaint(this.bare.head, true)
+    this.dirty = { i0: 0, j0: 0, i1: width, j1: height }
+  }
+
   /** Tells of layers that were changed at once, one by one. */
   private *tell(): Generator<Step, void> {
     for (let layer = this.untold.shift(); layer; layer = this.untold.shift()) {
@@ -105,7 +125,12 @@ export class IncrementalCompositor {
    */
   private changeBeneath(below: number, above: number, ready: readonly Ready[], world: World): Layer[] {
     const upper = this.layers.splice(this.layers.length - above)
-    const changed = [...this.layers.slice(below), ...ready].map(l => l.box).reduce(joined, NO_PIXELS)
+    const first = [...this.layers.slice(below), ...ready].map(l => l.box).reduce(joined, NO_PIXELS)
+    // What a sheet drags along comes from beside each pixel: where some of it changes, all of it is laid anew.
+    const changed = upper.reduce(
+      (area, l) => (l.drags.length && !isEmpty(shared(l.box, area)) ? joined(area, l.box) : area),
+      first,
+    )
     for (const layer of [...upper].reverse()) this.copy(layer, shared(layer.box, changed), false)
     while (this.layers.length > below) this.takeOff()
     const touched: Layer[] = ready.map(r => this.lay(r, world))
@@ -124,20 +149,33 @@ export class IncrementalCompositor {
   private takeOff(): void {
     const layer = this.layers.pop()!
     this.copy(layer, layer.box, false)
+    layer.films.forEach(film => this.painted.wet?.forget(film))
     this.dirty = joined(this.dirty, layer.box)
   }
 
   private ready(step: Step, key: string, world: World): Ready {
     const prints = kindOf(step).prints(step, world)
     const masks = prints.map(p => maskOf(p, this.bare.head))
-    return { key, step, prints, masks, box: masks.map(boxOfMask).reduce(joined, NO_PIXELS) }
+    const films = prints.map(() => this.painted.wet?.next() ?? 0)
+    const drags = this.painted.wet ? dragMasks(step, world, this.bare.head) : []
+    const box = [...masks, ...drags.map(d => d.mask)].map(boxOfMask).reduce(joined, NO_PIXELS)
+    return { key, step, prints, masks, films, drags, box }
   }
 
   private lay(ready: Ready, world: World): Layer {
     const { box, masks } = ready
     const n = isEmpty(box) ? 0 : (box.i1 - box.i0) * (box.j1 - box.j0)
     const samples = this.compares ? new Samples(masks, box, this.bare.head, COMPARED) : null
-    const layer = { ...ready, paint: new Float32Array(3 * n), sheen: new Float32Array(n), samples }
+    const wet = this.painted.wet ? n : 0
+    const layer: Layer = {
+      ...ready,
+      paint: new Float32Array(3 * n),
+      sheen: new Float32Array(n),
+      top: new Int32Array(wet),
+      thick: new Float32Array(wet),
+      below: new Float32Array(3 * wet),
+      samples,
+    }
     this.copy(layer, box, true)
     this.layers.push(layer)
     this.layAll(layer, world, box)
@@ -146,28 +184,20 @@ export class IncrementalCompositor {
     return layer
   }
 
-  private layAll({ prints, masks }: Ready, { memo }: World, clip: PixelBox): void {
-    const { head, grain } = this.bare
-    prints.forEach((print, i) => layPrint(this.painted, print, head, grain, masks[i], memo, clip))
+  private layAll(layer: Layer, world: World, clip: PixelBox): void {
+    layStep(this.painted, layer, this.bare, world, clip, layer)
   }
 
   /** Copies some pixels of the painted skin into a layer's store, or back. */
-  private copy({ box, paint, sheen }: Layer, { i0, j0, i1, j1 }: PixelBox, into: boolean): void {
+  private copy(layer: Layer, clip: PixelBox, into: boolean): void {
+    const { paint, sheen, wet } = this.painted
     const { width } = this.bare.head.grid
-    const wide = box.i1 - box.i0
-    for (let j = j0; j < j1 && i0 < i1; j++) {
-      const at = j * width + i0
-      const end = at + i1 - i0
-      const n = (j - box.j0) * wide + i0 - box.i0
-      const to = n + i1 - i0
-      if (into) {
-        paint.set(this.painted.paint.subarray(3 * at, 3 * end), 3 * n)
-        sheen.set(this.painted.sheen.subarray(at, end), n)
-      } else {
-        this.painted.paint.set(paint.subarray(3 * n, 3 * to), 3 * at)
-        this.painted.sheen.set(sheen.subarray(n, to), at)
-      }
-    }
+    copyRows(layer.paint, layer.box, paint, width, 3, clip, into)
+    copyRows(layer.sheen, layer.box, sheen, width, 1, clip, into)
+    if (!wet) return
+    copyRows(layer.top, layer.box, wet.top, width, 1, clip, into)
+    copyRows(layer.thick, layer.box, wet.thick, width, 1, clip, into)
+    copyRows(layer.below, layer.box, wet.below, width, 3, clip, into)
   }
 
   /** The part of the picture that has changed since it was last asked for; null when nothing has. */

@@ -1,5 +1,5 @@
 import type { Memo } from '../memo'
-import { wetBlend } from '../paint'
+import { wetBlend, type Optics } from '../paint'
 import type { LaidPaint, Print } from '../look'
 
 /** Steps of thickness and along a blend that are worked out beforehand. */
@@ -10,7 +10,8 @@ const ALONG = 64
  * One paint ready to be laid: for each step of thickness and band the three numbers of R = (p + Rg q) / (r -
  * Rg p), so that a pixel costs a look-up and a division.
  */
-interface Ink {
+export interface Ink {
+  readonly optics: Optics
   readonly table: Float32Array
   /** Thickness of the last step, swatch films. */
   readonly most: number
@@ -23,7 +24,12 @@ interface Ink {
 /** Sheen of finishes (common practice). */
 const SHEEN = { matte: 0, pearl: 0.75, metallic: 1, neon: 0 } as const
 
-function inkOf({ optics: { k, s }, finish }: LaidPaint, most: number): Ink {
+const inkOf = ({ optics, finish }: LaidPaint, most: number): Ink =>
+  inkThick(optics, { sheen: SHEEN[finish], glow: finish === 'neon' ? 0.16 : 0 }, most)
+
+/** An ink of some optics that looks like another one else, up to a thickness of `most` swatch films. */
+export function inkThick(optics: Optics, { sheen, glow }: Pick<Ink, 'sheen' | 'glow'>, most: number): Ink {
+  const { k, s } = optics
   const table = new Float32Array((THICK + 1) * 9)
   for (let n = 0; n <= THICK; n++) {
     const x = (most * n) / THICK
@@ -37,7 +43,7 @@ function inkOf({ optics: { k, s }, finish }: LaidPaint, most: number): Ink {
       table[9 * n + 3 * b + 2] = 1 + (kb + sb) * t
     }
   }
-  return { table, most, sheen: SHEEN[finish], glow: finish === 'neon' ? 0.16 : 0 }
+  return { optics, table, most, sheen, glow }
 }
 
 /** The inks of a print along its axis; one for a print of one paint. */

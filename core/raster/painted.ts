@@ -1,4 +1,6 @@
 import type { Mask } from './coverage'
+import type { HeadPicture } from './head'
+import { WetFilms } from './wetFilms'
 
 /**
  * Painted skin: reflectance, three linear values a pixel, and the sheen of pearl and metal on it, one value a
@@ -7,6 +9,8 @@ import type { Mask } from './coverage'
 export interface Painted {
   readonly paint: Float32Array
   readonly sheen: Float32Array
+  /** What lies on top and may still be wet; left out where every film is dry before the next. */
+  readonly wet?: WetFilms | null
 }
 
 /** A box of pixels; empty when i1 <= i0. */
@@ -44,3 +48,33 @@ export const shared = (a: PixelBox, b: PixelBox): PixelBox => ({
   j1: Math.min(a.j1, b.j1),
 })
 export const isEmpty = ({ i0, j0, i1, j1 }: PixelBox): boolean => i1 <= i0 || j1 <= j0
+
+/** Bare skin to be painted on, with what lies on top of it where films may meet wet. */
+export const blankPaint = ({ albedo, light }: HeadPicture, wet: boolean): Painted => ({
+  paint: albedo.slice(),
+  sheen: new Float32Array(light.length),
+  wet: wet ? new WetFilms(light.length) : null,
+})
+
+/**
+ * Copies some pixels from a whole picture into the store of a box of it, or back.
+ * @param values numbers a pixel
+ */
+export function copyRows<A extends Float32Array | Int32Array>(
+  store: A,
+  box: PixelBox,
+  whole: A,
+  width: number,
+  values: number,
+  { i0, j0, i1, j1 }: PixelBox,
+  into: boolean,
+): void {
+  const wide = box.i1 - box.i0
+  for (let j = j0; j < j1 && i0 < i1; j++) {
+    const at = values * (j * width + i0)
+    const n = values * ((j - box.j0) * wide + i0 - box.i0)
+    const length = values * (i1 - i0)
+    if (into) store.set(whole.subarray(at, at + length), n)
+    else whole.set(store.subarray(n, n + length), at)
+  }
+}

@@ -1,13 +1,14 @@
-import { kindOf, type Axis, type Print, type Step, type World } from '../look'
+import type { Axis, Print } from '../look'
 import type { Memo } from '../memo'
 import { opacityOf, OPAQUE_FILM } from '../paint'
 import { hash } from './grid'
 import type { HeadPicture } from './head'
-import { inkOver, inksOf, stepOf, type Inks } from './inks'
+import { inkOver, inksOf, stepOf } from './inks'
 import type { Mask } from './coverage'
 import { boxOfMask, shared, type Painted, type PixelBox } from './painted'
 import { layFlakes, layGem } from './particles'
 import { maskOf } from './printMask'
+import { LaidOnWet, type FilmInks, type Meeting } from './wetFilms'
 
 /** How far along an axis a place lies, 0 to 1. */
 export function along(axis: Axis, x: number, y: number): number {
@@ -26,6 +27,7 @@ const THIN_EDGE = 0.4
 /**
  * Lays one film on painted skin, in place, under what its cover says; see maskOf.
  * @param clip leaves all pixels outside it as they are
+ * @param meeting what it finds beneath that is not dry; null where all is
  */
 export function layPrint(
   painted: Painted,
@@ -35,20 +37,18 @@ export function layPrint(
   mask = maskOf(print, head),
   memo?: Memo,
   clip = boxOfMask(mask),
+  meeting: Meeting | null = null,
 ): void {
-  if (!print.particles) return layFilm(painted, print, head, grain, mask, inksFor(print, memo), clip)
+  if (!print.particles) {
+    const inks = inksFor(print, memo)
+    const onWet = meeting && new LaidOnWet(meeting, inks, print.meets)
+    return layFilm(painted, print, head, grain, mask, inks, clip, onWet)
+  }
   if (print.particles.kind === 'gem') layGem(painted, print.particles, head, mask, clip)
   else layFlakes(painted, print.particles, head, mask, clip)
 }
 
-/** The inks of a film, with its thickness in swatch films. */
-interface FilmInks {
-  readonly inks: Inks
-  readonly swatches: number
-  readonly most: number
-}
-
-function inksFor(print: Print, memo: Memo | undefined): FilmInks {
+function inksFor(print: Print, memo: Memo | undefined): FilmInks & { readonly swatches: number } {
   const swatches = print.film / OPAQUE_FILM
   const most = Math.max(0.02, swatches * 1.25)
   return { inks: inksOf(print, most, memo), swatches, most }
@@ -60,8 +60,9 @@ function layFilm(
   head: HeadPicture,
   grain: Float32Array,
   mask: Mask,
-  { inks, swatches, most }: FilmInks,
+  { inks, swatches, most }: ReturnType<typeof inksFor>,
   clip: PixelBox,
+  onWet: LaidOnWet | null,
 ): void {
   const { grid, chart, skin } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
@@ -80,43 +81,25 @@ function layFilm(
       if (cover < 0.004) continue
       const a = cover * skin[p]!
       if (a < 0.002) continue
-      let ink = single
-      if (!ink) {
+      let n = 0
+      if (!single) {
         const at = chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, y])
-        ink = inks.list[at && print.axis ? inks.at(along(print.axis, at[0], at[1]), hash(i, j, 5)) : 0]!
+        if (at && print.axis) n = inks.at(along(print.axis, at[0], at[1]), hash(i, j, 5))
       }
+      const ink = single ?? inks.list[n]!
       // Grain is thickness: a sponge leaves pores where little paint lies, and as much more beside them.
       const x = swatches * (1 + grains * (0.5 - grain[p]!)) * (1 - THIN_EDGE + THIN_EDGE * cover)
       const { table, glow } = ink
       const row = 9 * stepOf(x, most)
       const shine = glow > 0 || ink.sheen > 0 || sheen[p]! > 0 ? opacityOf(3 * x) : 0
+      if (onWet) onWet.lay(p, n, x, paint, a > 0.5)
       for (let b = 0; b < 3; b++) {
         const under = paint[3 * p + b]!
-        let over = inkOver(table, row + 3 * b, under < 0.99 ? under : 0.99)
+        let over = onWet ? onWet.over[b]! : inkOver(table, row + 3 * b, under < 0.99 ? under : 0.99)
         if (glow > 0) over += glow * over * shine
         paint[3 * p + b] = under + (over - under) * a
       }
       if (shine > 0) sheen[p]! += (ink.sheen * shine - sheen[p]! * shine) * a
     }
   }
-}
-
-/**
- * Prints steps onto a head in their order.
- * @param onStep called after each step with the paint so far (a live view: copy what is to be kept)
- */
-export function printSteps(
-  head: HeadPicture,
-  steps: readonly Step[],
-  world: World,
-  grain: Float32Array,
-  onStep?: (step: Step, painted: Painted) => void,
-): Painted {
-  const painted: Painted = { paint: head.albedo.slice(), sheen: new Float32Array(head.light.length) }
-  for (const step of steps) {
-    for (const print of kindOf(step).prints(step, world))
-      layPrint(painted, print, head, grain, undefined, world.memo)
-    onStep?.(step, painted)
-  }
-  return painted
 }

@@ -13,8 +13,11 @@ export interface Beneath {
   readonly state: FilmState
   readonly by: Step | null
   readonly wait: number
+  /** Every step whose film is not dry there, with how wet it is. */
+  readonly films: ReadonlyMap<string, FilmState>
 }
 
+const NONE: ReadonlyMap<string, FilmState> = new Map()
 const WET: readonly FilmState[] = ['dry', 'tacky', 'wet']
 
 /**
@@ -26,19 +29,23 @@ export function beneathAll(steps: readonly Step[], world: World): Map<string, Be
   const seconds = steps.map(s => kindOf(s).effort(s, world).seconds)
   const found = new Map<string, Beneath>()
   steps.forEach((step, i) => {
-    let worst: Beneath = { state: 'dry', by: null, wait: 0 },
+    const films = new Map<string, FilmState>()
+    let worst: Omit<Beneath, 'films'> = { state: 'dry', by: null, wait: 0 },
       between = 0
     for (let j = i - 1; j >= 0; j--) {
       const below = steps[j]!
       const drying = kindOf(below).dries(below)
       const state = stateAfter(between, drying)
-      if (WET.indexOf(state) > WET.indexOf(worst.state) && overlap(boxes[i]!, boxes[j]!))
-        worst = { state, by: below, wait: Math.ceil(drying - between) }
+      if (state !== 'dry' && overlap(boxes[i]!, boxes[j]!)) {
+        films.set(below.id, state)
+        if (WET.indexOf(state) > WET.indexOf(worst.state))
+          worst = { state, by: below, wait: Math.ceil(drying - between) }
+      }
       // A gate before a step between lets everything beneath it dry.
       if (kindOf(below).waits(below) && found.get(below.id)?.by) break
       between += seconds[j]!
     }
-    found.set(step.id, worst)
+    found.set(step.id, { ...worst, films })
   })
   return found
 }
@@ -51,5 +58,12 @@ export function withSteps(world: World, steps: readonly Step[]): World {
   const own = { ...world, ...hostsIn(steps) }
   let found: Map<string, Beneath> | undefined
   // Worked out when it is first asked for: a time or a list of sheets does not need it.
-  return { ...own, under: id => (found ??= beneathAll(steps, own)).get(id)?.state ?? 'dry' }
+  const beneath = (id: string) => (found ??= beneathAll(steps, own)).get(id)
+  // A step that waits until what lies beneath is dry finds nothing wet there.
+  const waiting = new Set(steps.flatMap(s => (kindOf(s).waits(s) ? [s.id] : [])))
+  return {
+    ...own,
+    under: id => beneath(id)?.state ?? 'dry',
+    wetUnder: id => (waiting.has(id) ? NONE : (beneath(id)?.films ?? NONE)),
+  }
 }

@@ -41,6 +41,7 @@ export function flakesOn(
     opacity: 0.35 * amount,
     softness,
     grain: 0,
+    meets: null,
     particles: {
       kind: 'flakes',
       colour,

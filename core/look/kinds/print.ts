@@ -35,6 +35,11 @@ export interface Print {
   readonly softness: number
   /** How grainy the tool leaves it, 0 to 1. */
   readonly grain: number
+  /**
+   * How it takes up what lies beneath while that is not dry: in so many dabs, and how readily; see TAKES_UP. Null
+   * for what is no wet paint.
+   */
+  readonly meets: { readonly dabs: number; readonly takesUp: number } | null
   /** What lies there instead of a film: loose flakes, or a gem. */
   readonly particles?: Flakes | Gem
 }

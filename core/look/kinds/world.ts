@@ -40,6 +40,8 @@ export interface World {
   readonly tool?: (id: ToolId) => Tool
   /** What a step finds beneath it; dry when left out. */
   readonly under?: (stepId: string) => FilmState
+  /** The steps whose films are not dry yet where a step is laid over them; none when left out. */
+  readonly wetUnder?: (stepId: string) => ReadonlyMap<string, FilmState>
   /**
    * A step of the look, for those that go around another's print; none when left out.
    * @param before only when it comes before this step, so that nothing goes around itself

@@ -123,6 +123,7 @@ describe('prints', () => {
     opacity: 1,
     softness: 0,
     grain: 0,
+    meets: null,
   }
   const at = (x: number, y: number) => 3 * (Math.round((y + 10) * 2) * grid.width + Math.round((x + 10) * 2))
 

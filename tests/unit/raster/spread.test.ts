@@ -8,7 +8,16 @@ import { SAME } from '#core/skin/chart'
 import { TOOL_IDS, WETNESSES } from '#core/paint'
 import { bridgeLadder, LADDER_MM, prepared } from '#core/stencil'
 
-const plain = { paints: [], axis: null, strips: null, film: 1, opacity: 1, softness: 0, grain: 0 }
+const plain = {
+  paints: [],
+  axis: null,
+  strips: null,
+  film: 1,
+  opacity: 1,
+  softness: 0,
+  grain: 0,
+  meets: null,
+}
 const covered = (rings: readonly Ring[], spread: readonly number[], grid: Grid): Mask =>
   maskOf({ ...plain, rings, spread }, { grid, chart: SAME })
 

@@ -1,6 +1,6 @@
 import { bearing, boxOf, distance, offset, type Point } from '../../../geometry'
 import { HANDS } from '../../../order'
-import { BRUSHES, brushFilm, opacityOf } from '../../../paint'
+import { BRUSHES, brushFilm, opacityOf, TAKES_UP } from '../../../paint'
 import { roundOn } from '../../../skin'
 import { dotsAlong, dotShape, valuesOf, type Dot } from '../../../stroke'
 import { anchorOf, inTheFlat, liesOf, onSkinBy } from '../../placement'
@@ -61,6 +61,7 @@ function printsOf(step: DotsStep, world: World): Print[] {
       opacity: opacityOf(film),
       softness: 0.08,
       grain: 0,
+      meets: { dabs: 1, takesUp: TAKES_UP.brush },
     },
   ]
 }

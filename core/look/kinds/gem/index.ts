@@ -41,6 +41,7 @@ function gemPrints(step: GemStep, at: Point, heading: number, world: World): Pri
     opacity: opacityOf(3),
     softness: 0,
     grain: 0,
+    meets: null,
     particles: { kind: 'gem', cut, colour: linearOf(step.colour.colour), at, size, heading },
   }
   const shade: Print = {

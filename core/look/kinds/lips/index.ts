@@ -1,6 +1,6 @@
 import { boxOf, polygonArea, regionOf, type Point, type Ring } from '../../../geometry'
 import { HANDS } from '../../../order'
-import { opacityOf } from '../../../paint'
+import { opacityOf, TAKES_UP } from '../../../paint'
 import { lipRings } from '../../../skin'
 import type { CardLine, Moves, StepKind } from '../kind'
 import { nearRing, quickRings } from '../marks'
@@ -38,6 +38,7 @@ function printsOf(step: LipsStep, world: World): Print[] {
       opacity: opacityOf(FILM),
       softness: 0.4,
       grain: 0.12,
+      meets: { dabs: 1, takesUp: TAKES_UP.brush },
     },
   ]
 }

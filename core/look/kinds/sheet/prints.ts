@@ -1,5 +1,5 @@
 import { clockwise, type Ring } from '../../../geometry'
-import { opacityOf } from '../../../paint'
+import { opacityOf, takesUpOf } from '../../../paint'
 import { layOn, type Laid } from '../../../skin'
 import type { PreparedSheet } from '../../../stencil'
 import { contactGaps } from '../../placement'
@@ -35,6 +35,7 @@ function passPrint({ pass, sheet, laid, rings, numbers, spread }: LaidPass, worl
     opacity: opacityOf(film),
     softness: 0.12,
     grain: pass.tool === 'dauber' ? 0.25 : 0.4,
+    meets: { dabs: pass.dabs, takesUp: takesUpOf(pass.tool) },
   }
 }
 

@@ -1,6 +1,6 @@
 import { boxOf, type Point } from '../../../geometry'
 import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
-import { filmOf, opacityOf, TOOLS } from '../../../paint'
+import { filmOf, opacityOf, takesUpOf, TOOLS } from '../../../paint'
 import { zoneWords } from '../../../skin'
 import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
 import { flakesOn, WHITE_GLITTER } from '../flakes'
@@ -41,6 +41,7 @@ function printsOf(wash: Wash, world: World): Print[] {
       opacity: opacityOf(film),
       softness: TOOLS[wash.tool].rim,
       grain: 0.35,
+      meets: { dabs: wash.dabs, takesUp: takesUpOf(wash.tool) },
     }
     const glitter = () => flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)
     return wash.glitter ? [print, { ...glitter(), ...free }] : [print]
