@@ -68,7 +68,8 @@ export interface Case {
 export type SheetCase = Case & { readonly step: SheetStep; readonly sheet: PreparedSheet }
 
 /** A check looks at one step and says what it finds. */
-export type Check = (at: Case) => Omit<Finding, 'check' | 'stepId'>[]
+export type Found = Omit<Finding, 'check' | 'stepId'>
+export type Check = (at: Case) => Found[]
 
 /** A check that only concerns steps of one kind. */
 export const ofOneKind =

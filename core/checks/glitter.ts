@@ -9,13 +9,11 @@ import {
   type Step,
   type World,
 } from '../look'
-import { LEAVE_OUT, ofOneKind, type Case, type Check, type Finding, type Fix } from './finding'
+import { LEAVE_OUT, ofOneKind, type Case, type Check, type Fix, type Found } from './finding'
 import { keptOff } from './keepOff'
 import { shiftedFrom } from './shiftOff'
 import { EYE_CLEARANCE } from './regions'
 import { ARM_ONLY, CLEAR_LIDS, LABEL } from './sitting'
-
-type Found = Omit<Finding, 'check' | 'stepId'>
 
 /** Less on the lips than this is a flake at their edge, mm2 (common practice). */
 const ON_LIPS = 2

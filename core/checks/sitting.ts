@@ -1,10 +1,8 @@
 import { centroidOf, type Polygon } from '../geometry'
 import { ageOf, type Look, type World } from '../look'
-import { LEAVE_OUT, type Case, type Check, type Finding, type Fix } from './finding'
+import { LEAVE_OUT, type Case, type Check, type Fix, type Found } from './finding'
 import { keptOff } from './keepOff'
 import { isLips, onShutLids } from './places'
-
-type Found = Omit<Finding, 'check' | 'stepId'>
 
 export const LABEL = "Local rules and the product's label come first."
 /**

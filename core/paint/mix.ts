@@ -36,19 +36,29 @@ export function wetBlend(a: Optics, b: Optics, share: number): Optics {
 /** Chroma C* of a colour (CIE L*C*h, D65). */
 export const chromaOf = ([r, g, b]: LinearRgb): number => toLch({ mode: 'lrgb', r, g, b }).c ?? 0
 
-/** What blending two paints wet does to their colour. */
+/** What blending two paints wet does to their colour, at the share at which it loses most. */
 export interface Mud {
   readonly chroma: number
+  /** The chroma of the duller of the two. */
   readonly parent: number
   readonly muddy: boolean
 }
 
+/** Shares at which a blend is looked at: nearer to either end it is that paint, a little dulled. */
+const SHARES = [0.3, 0.4, 0.5, 0.6, 0.7] as const
+/** Less of the duller parent's chroma than this, and less than so much of it, is mud. */
+const MUD_SHARE = 0.4
+const MUD_CHROMA = 20
+/** A paint of less chroma is a grey, which has none to lose. */
+const GREY = 14
+
 /**
- * Whether the blend of two paints turns to mud: its chroma falls below half of that of its duller parent
- * (common practice). Greys have none to lose.
+ * Whether the blend of two paints turns to mud: at its worst share it keeps less than two fifths of the chroma
+ * of its duller parent, and is dull in itself. Greens of blue and yellow and oranges of red and yellow keep more
+ * (common practice; the bounds were set on the mixes of painters' colours).
  */
 export function mudOf(a: LinearRgb, b: LinearRgb): Mud {
-  const chroma = chromaOf(wetMix(a, b, 0.5))
+  const chroma = Math.min(...SHARES.map(share => chromaOf(wetMix(a, b, share))))
   const parent = Math.min(chromaOf(a), chromaOf(b))
-  return { chroma, parent, muddy: parent > 14 && chroma < parent / 2 }
+  return { chroma, parent, muddy: parent > GREY && chroma < MUD_SHARE * parent && chroma < MUD_CHROMA }
 }

@@ -1,4 +1,5 @@
-import { noise, type Grid } from './grid'
+import type { Grid } from './grid'
+import { spongeAt } from './texture'
 
 /**
  * The grain that sponges leave, one value in [0, 1] a pixel: the same at the same place of the skin at every
@@ -11,7 +12,7 @@ export function spongeGrain(grid: Grid): Float32Array {
     const y = grid.y0 + (j + 0.5) * step
     for (let i = 0; i < grid.width; i++) {
       const x = grid.x0 + (i + 0.5) * step
-      out[j * grid.width + i] = 0.5 * noise(x * 0.55, y * 0.55, 11) + 0.5 * noise(x * 1.9, y * 1.9, 12)
+      out[j * grid.width + i] = spongeAt(x, y)
     }
   }
   return out

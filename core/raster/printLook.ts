@@ -8,6 +8,7 @@ import type { Mask } from './coverage'
 import { boxOfMask, shared, type Painted, type PixelBox } from './painted'
 import { layFlakes, layGem } from './particles'
 import { maskOf } from './printMask'
+import { grainAt, textureOf, thicknessAt } from './texture'
 import { LaidOnWet, type FilmInks, type Meeting } from './wetFilms'
 
 /** How far along an axis a place lies, 0 to 1. */
@@ -20,9 +21,6 @@ export function along(axis: Axis, x: number, y: number): number {
     ? 0
     : Math.min(1, Math.max(0, ((x - axis.from[0]) * dx + (y - axis.from[1]) * dy) / length2))
 }
-
-/** Where a cover is thinner than full, the film is too: a bleed runs out thin. */
-const THIN_EDGE = 0.4
 
 /**
  * Lays one film on painted skin, in place, under what its cover says; see maskOf.
@@ -50,7 +48,8 @@ export function layPrint(
 
 function inksFor(print: Print, memo: Memo | undefined): FilmInks & { readonly swatches: number } {
   const swatches = print.film / OPAQUE_FILM
-  const most = Math.max(0.02, swatches * 1.25)
+  const { swing, mean, rim } = textureOf(print)
+  const most = Math.max(0.02, (swatches * (1 + swing / 2) * (1 + rim)) / mean)
   return { inks: inksOf(print, most, memo), swatches, most }
 }
 
@@ -66,7 +65,8 @@ function layFilm(
 ): void {
   const { grid, chart, skin } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
-  const grains = print.grain
+  const texture = textureOf(print)
+  const { tool } = texture
   const { data: covers } = mask
   const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
   // Written out by the pixel, without calls that make anything: this is where painting spends its time.
@@ -88,7 +88,8 @@ function layFilm(
       }
       const ink = single ?? inks.list[n]!
       // Grain is thickness: a sponge leaves pores where little paint lies, and as much more beside them.
-      const x = swatches * (1 + grains * (0.5 - grain[p]!)) * (1 - THIN_EDGE + THIN_EDGE * cover)
+      const g = tool === 'sponge' ? grain[p]! : grainAt(tool, grid.x0 + (i + 0.5) / grid.pxPerMm, y)
+      const x = swatches * thicknessAt(texture, g, cover)
       const { table, glow } = ink
       const row = 9 * stepOf(x, most)
       const shine = glow > 0 || ink.sheen > 0 || sheen[p]! > 0 ? opacityOf(3 * x) : 0

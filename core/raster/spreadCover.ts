@@ -113,11 +113,34 @@ function nearEdge(
     for (let c = 0; c < pieces; c++) {
       const x = ax + (dx * c) / pieces
       const y = ay + (dy * c) / pieces
+      if (isWithin(turns, width, height, x + dx / pieces / 2, y + dy / pieces / 2, dx, dy)) continue
       nearPiece(out, turns, width, height, x, y, dx / pieces, dy / pieces, e, soft)
     }
     ax = ring[i]!
     ay = ring[i + 1]!
   }
+}
+
+/** Whether a piece of an edge lies inside what another ring covers: then nothing ends there. */
+function isWithin(
+  turns: Int16Array,
+  width: number,
+  height: number,
+  x: number,
+  y: number,
+  dx: number,
+  dy: number,
+): boolean {
+  const l = Math.sqrt(dx * dx + dy * dy)
+  if (l === 0) return false
+  const nx = (-0.75 * dy) / l
+  const ny = (0.75 * dx) / l
+  return turnsAt(turns, width, height, x + nx, y + ny) && turnsAt(turns, width, height, x - nx, y - ny)
+}
+function turnsAt(turns: Int16Array, width: number, height: number, x: number, y: number): boolean {
+  const i = Math.round(x)
+  const j = Math.round(y)
+  return i >= 0 && j >= 0 && i < width && j < height && turns[j * width + i] !== 0
 }
 
 /** The same for a short piece of an edge, from (x, y) to (x + dx, y + dy). */

@@ -212,6 +212,23 @@ describe('blue and yellow', () => {
     expect(mud('#B3202C', '#1E8A4C')).toBe(true)
     expect(mud('#F2C230', '#E2611C')).toBe(false)
     expect(mud('#F4F1EA', '#17151A')).toBe(false)
+    // Clean greens, oranges and violets are no mud at any share; opposite colours are.
+    const clean = [
+      ['#1F4E9A', '#F2C230'],
+      ['#1E8A8C', '#F2C230'],
+      ['#1F4E9A', '#6FA046'],
+      ['#B3202C', '#F2C230'],
+      ['#8A2A5E', '#5B2C83'],
+      ['#E58AB0', '#8FC4E8'],
+    ] as const
+    for (const [a, b] of clean) expect(mud(a, b), `${a} and ${b}`).toBe(false)
+    const opposite = [
+      ['#5B2C83', '#F2C230'],
+      ['#1F4E9A', '#E2611C'],
+      ['#8A2A5E', '#2F6B3F'],
+      ['#E8705A', '#1F4E9A'],
+    ] as const
+    for (const [a, b] of opposite) expect(mud(a, b), `${a} and ${b}`).toBe(true)
     expect(chromaOf(linearOf('#808080'))).toBeLessThan(0.5)
   })
 })

@@ -1,6 +1,6 @@
 import type { Ring } from '../../geometry'
 import { linearOf, opticsOfColour, type LinearRgb } from '../../paint'
-import type { Print } from './print'
+import { BY_BRUSH, type Print } from './print'
 
 /**
  * Sorts of glitter: size of a flake, how many to the mm2 when it lies thick, and how much gel holds them
@@ -41,6 +41,7 @@ export function flakesOn(
     opacity: 0.35 * amount,
     softness,
     grain: 0,
+    ...BY_BRUSH,
     meets: null,
     particles: {
       kind: 'flakes',

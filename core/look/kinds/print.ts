@@ -1,5 +1,5 @@
 import { clockwise, difference, regionOf, ringsOf, type Point, type Ring } from '../../geometry'
-import type { Finish, LinearRgb, Optics } from '../../paint'
+import type { Finish, LinearRgb, Optics, ToolId, Wetness } from '../../paint'
 
 /** Along what several colours follow one another: out from a point to a distance, or along a line (mm). */
 export type Axis =
@@ -33,8 +33,13 @@ export interface Print {
   readonly opacity: number
   /** Standard deviation of the edge, mm. */
   readonly softness: number
-  /** How grainy the tool leaves it, 0 to 1. */
+  /** How grainy the tool leaves it when it is tacky and full, 0 to 1. */
   readonly grain: number
+  /** Whose grain that is. */
+  readonly texture: 'sponge' | 'dauber' | 'soft brush' | 'brush'
+  readonly wetness: Wetness
+  /** Share of a full load that the tool had, 0 to 1: the last of it prints grainier. */
+  readonly charge: number
   /**
    * How it takes up what lies beneath while that is not dry: in so many dabs, and how readily; see TAKES_UP. Null
    * for what is no wet paint.
@@ -43,6 +48,13 @@ export interface Print {
   /** What lies there instead of a film: loose flakes, or a gem. */
   readonly particles?: Flakes | Gem
 }
+
+/** Whose grain a tool of the table leaves. */
+export const textureOfTool = (tool: ToolId): Print['texture'] =>
+  tool === 'dauber' ? 'dauber' : tool === 'baseBrush' ? 'soft brush' : 'sponge'
+
+/** The texture of what a brush lays, and of what has none of its own. */
+export const BY_BRUSH = { texture: 'brush', wetness: 'tacky', charge: 1 } as const
 
 /** The rings of a print, what it leaves free taken out, running clockwise. */
 export const printedRings = ({ rings, free }: Pick<Print, 'rings' | 'free'>): readonly Ring[] =>

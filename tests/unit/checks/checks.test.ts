@@ -11,6 +11,7 @@ import {
   placementsOf,
   beneathAll,
   withSteps,
+  type LineStep,
   type Look,
   type SheetStep,
   type Shows,
@@ -157,6 +158,26 @@ describe('the other checks', () => {
       level: 'care',
       title: expect.stringContaining('blend to mud'),
     })
+    expect(found(fixed(l, 'mud'), 'mud')).toEqual([])
+  })
+
+  it('find mud on one brush, on one sponge, and on a base that is still wet, until it may dry', () => {
+    const line = freshLine('l', 'leaf', [0, -40], paint('rosehip'), ground, [0, 0])
+    const two = (light: string, dark: string): LineStep => ({
+      ...line,
+      load: { kind: 'double', light: paint(light), dark: paint(dark) },
+    })
+    expect(found(look([two('rosehip', 'kelp')]), 'mud')).toHaveLength(1)
+    expect(found(look([two('beacon', 'kelp')]), 'mud')).toEqual([])
+    const s = sheet('heart-crest', [0, -32])
+    const over = pass(s, {
+      load: { kind: 'over', first: paint('dusk'), second: paint('beacon'), direction: 0 },
+    })
+    expect(found(look([over]), 'mud')).toHaveLength(1)
+    const red = freshWash('w', 'Red base', ['forehead'], [paint('rosehip')], ground)
+    const green = { ...pass(s, { load: { kind: 'one', paint: paint('kelp') } }), dry: false }
+    const l = look([red, green])
+    expect(found(l, 'mud')[0]!.why).toContain('"Red base" is still wet')
     expect(found(fixed(l, 'mud'), 'mud')).toEqual([])
   })
 

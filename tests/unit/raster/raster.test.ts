@@ -1,4 +1,4 @@
-import { hostsIn } from '#core/look'
+import { BY_BRUSH, hostsIn } from '#core/look'
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../looks'
 import { ringOf, type Ring } from '#core/geometry'
@@ -123,6 +123,7 @@ describe('prints', () => {
     opacity: 1,
     softness: 0,
     grain: 0,
+    ...BY_BRUSH,
     meets: null,
   }
   const at = (x: number, y: number) => 3 * (Math.round((y + 10) * 2) * grid.width + Math.round((x + 10) * 2))

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { closedBridges } from '#core/checks'
-import { freshSheet, kindOf, type SheetStep, type World } from '#core/look'
+import { BY_BRUSH, freshSheet, kindOf, type SheetStep, type World } from '#core/look'
 import { coverageOf, gridOver, maskOf, type Grid, type Mask } from '#core/raster'
 import { boxOf, ringOf, type Point, type Ring } from '#core/geometry'
 import { groundOf } from '#core/skin'
@@ -16,6 +16,7 @@ const plain = {
   opacity: 1,
   softness: 0,
   grain: 0,
+  ...BY_BRUSH,
   meets: null,
 }
 const covered = (rings: readonly Ring[], spread: readonly number[], grid: Grid): Mask =>

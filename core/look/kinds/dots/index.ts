@@ -9,7 +9,7 @@ import type { CardLine, Moves, Pointer, StepKind } from '../kind'
 import { carryParams, carrySource, growParams } from '../lengths'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, whereOfMark } from '../marks'
 import { laidPaint } from '../paints'
-import { printedRings, type Print } from '../print'
+import { BY_BRUSH, printedRings, type Print } from '../print'
 import type { World } from '../world'
 import { AROUND_DOTS, dotsSchema, paramsOfRun, roomForRun, RUN_WORDS, type DotsStep } from './schema'
 
@@ -61,6 +61,7 @@ function printsOf(step: DotsStep, world: World): Print[] {
       opacity: opacityOf(film),
       softness: 0.08,
       grain: 0,
+      ...BY_BRUSH,
       meets: { dabs: 1, takesUp: TAKES_UP.brush },
     },
   ]

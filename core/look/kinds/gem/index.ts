@@ -5,7 +5,7 @@ import { roundOn } from '../../../skin'
 import { anchorOf, liesOf } from '../../placement'
 import type { CardLine, Moves, Pointer, StepKind } from '../kind'
 import { hitMark, markMoves, offAim, quickRings, whereOfMark } from '../marks'
-import type { Print } from '../print'
+import { BY_BRUSH, type Print } from '../print'
 import type { World } from '../world'
 import { rimOf } from './cut'
 import { GEM_SIZE, gemSchema, MOST_GEMS, type GemStep } from './schema'
@@ -41,6 +41,7 @@ function gemPrints(step: GemStep, at: Point, heading: number, world: World): Pri
     opacity: opacityOf(3),
     softness: 0,
     grain: 0,
+    ...BY_BRUSH,
     meets: null,
     particles: { kind: 'gem', cut, colour: linearOf(step.colour.colour), at, size, heading },
   }

@@ -1,7 +1,7 @@
 import type { Ring } from '../../../geometry'
 import { brushFilm, opacityOf, TAKES_UP, wetBlend } from '../../../paint'
 import { ribbons } from '../../../skin'
-import type { LaidPaint, Print } from '../print'
+import { BY_BRUSH, type LaidPaint, type Print } from '../print'
 import { cakeStrips, laidPaint } from '../paints'
 import type { World } from '../world'
 import type { LineStep } from './schema'
@@ -66,6 +66,7 @@ export function printsOf(step: LineStep, world: World): Print[] {
       opacity: opacityOf(film),
       softness: across.length > 1 ? 0.22 : 0.1,
       grain: across.length > 1 ? 0.2 : 0.08,
+      ...BY_BRUSH,
       meets: { dabs: 1, takesUp: TAKES_UP.brush },
     }))
   })

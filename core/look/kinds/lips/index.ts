@@ -5,7 +5,7 @@ import { lipRings } from '../../../skin'
 import type { CardLine, Moves, StepKind } from '../kind'
 import { nearRing, quickRings } from '../marks'
 import { laidPaint } from '../paints'
-import { printedRings, type Axis, type Print } from '../print'
+import { BY_BRUSH, printedRings, type Axis, type Print } from '../print'
 import type { World } from '../world'
 import { lipsSchema, type LipsStep } from './schema'
 
@@ -38,6 +38,7 @@ function printsOf(step: LipsStep, world: World): Print[] {
       opacity: opacityOf(FILM),
       softness: 0.4,
       grain: 0.12,
+      ...BY_BRUSH,
       meets: { dabs: 1, takesUp: TAKES_UP.brush },
     },
   ]

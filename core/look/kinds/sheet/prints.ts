@@ -3,8 +3,9 @@ import { opacityOf, takesUpOf } from '../../../paint'
 import { layOn, type Laid } from '../../../skin'
 import type { PreparedSheet } from '../../../stencil'
 import { contactGaps } from '../../placement'
+import { dripsFrom } from '../drips'
 import { flakesOn, WHITE_GLITTER } from '../flakes'
-import type { Print } from '../print'
+import { textureOfTool, type Print } from '../print'
 import type { World } from '../world'
 import { passFilm } from './effort'
 import { loadPrint } from './load'
@@ -15,6 +16,7 @@ import { spreadOf } from './spread'
 
 /** One pass of a sheet where it lies, with the openings that it paints there and how far each creeps. */
 interface LaidPass {
+  readonly stepId: string
   readonly pass: Pass
   readonly sheet: PreparedSheet
   readonly laid: Laid
@@ -24,17 +26,30 @@ interface LaidPass {
   readonly spread: readonly number[]
 }
 
-function passPrint({ pass, sheet, laid, rings, numbers, spread }: LaidPass, world: World): Print {
+/** How far a drip creeps, mm: it hangs free, and nothing is pressed. */
+const DRIP_SPREAD = 0.12
+
+function passPrint({ stepId, pass, sheet, laid, rings, numbers, spread }: LaidPass, world: World): Print {
   const film = passFilm(pass, world)
   const openings = numbers.map(rings)
+  const drips =
+    pass.wetness === 'runny' && !world.flat
+      ? dripsFrom(
+          openings.map(own => own[0]!),
+          stepId,
+        )
+      : []
   return {
-    rings: openings.flat(),
-    spread: openings.flatMap((own, k) => own.map(() => spread[k]!)),
+    rings: [...openings.flat(), ...drips],
+    spread: [...openings.flatMap((own, k) => own.map(() => spread[k]!)), ...drips.map(() => DRIP_SPREAD)],
     ...loadPrint(pass.load, sheet, numbers, laid, world),
     film,
     opacity: opacityOf(film),
     softness: 0.12,
     grain: pass.tool === 'dauber' ? 0.25 : 0.4,
+    texture: textureOfTool(pass.tool),
+    wetness: pass.wetness,
+    charge: pass.charge,
     meets: { dabs: pass.dabs, takesUp: takesUpOf(pass.tool) },
   }
 }
@@ -67,7 +82,10 @@ export function printsOf(step: SheetStep, world: World): Print[] {
     return step.passes.flatMap((pass, index): Print[] => {
       const numbers = passNumbers(pass, sheet, i > 0 && mirrored)
       const spread = spreadOf(step, pass, numbers, gaps, world, index)
-      const print = passPrint({ pass, sheet, laid, rings, numbers, spread }, world)
+      const print = passPrint(
+        { stepId: `${step.id} ${index} ${i}`, pass, sheet, laid, rings, numbers, spread },
+        world,
+      )
       return pass.glitter ? [print, flakesOn(print.rings, 'fine', WHITE_GLITTER, 0.9, step.id)] : [print]
     })
   })

@@ -3,12 +3,13 @@ import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
 import { filmOf, opacityOf, takesUpOf, TOOLS } from '../../../paint'
 import { zoneWords } from '../../../skin'
 import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
+import { dripsFrom } from '../drips'
 import { flakesOn, WHITE_GLITTER } from '../flakes'
 import { keptFreeByZones } from '../keepsFree'
 import type { CardLine, Effort, Moves, StepKind } from '../kind'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, twinWords } from '../marks'
 import { laidPaint } from '../paints'
-import { printedRings, type Print } from '../print'
+import { printedRings, textureOfTool, type Print } from '../print'
 import { toolIn, type World } from '../world'
 import { axisAfter, axisFor, carriedAxis, isCentred, mappedAxis } from './axis'
 import { lipsUnder, outlinesOf, toldFree, washArea, washRings, washSides } from './region'
@@ -30,8 +31,9 @@ function printsOf(wash: Wash, world: World): Print[] {
   const free = kept.length ? { free: kept } : {}
   return washSides({ ...wash, free: undefined }, world.ground).flatMap((rings, side): Print[] => {
     const axis = paints.length < 2 ? null : side && across ? mappedAxis(wash.axis, across) : wash.axis
+    const drips = wash.wetness === 'runny' && !world.flat ? dripsFrom(rings, `${wash.id} ${side}`) : []
     const print: Print = {
-      rings,
+      rings: [...rings, ...drips],
       ...free,
       spread: null,
       paints,
@@ -41,6 +43,9 @@ function printsOf(wash: Wash, world: World): Print[] {
       opacity: opacityOf(film),
       softness: TOOLS[wash.tool].rim,
       grain: 0.35,
+      texture: textureOfTool(wash.tool),
+      wetness: wash.wetness,
+      charge: 1,
       meets: { dabs: wash.dabs, takesUp: takesUpOf(wash.tool) },
     }
     const glitter = () => flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)
