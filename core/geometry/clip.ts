@@ -113,3 +113,31 @@ export function offset(polygons: Iterable<Polygon>, delta: number): Polygon[] {
   // Arcs leave more points than their tolerance needs.
   return combine(ClipType.Union, simplifyPaths(grown, 0.002 * GRID), [], FillRule.NonZero)
 }
+
+/** How the ends and corners of a stroke are drawn. */
+export interface Pen {
+  readonly width: number
+  readonly cap: 'butt' | 'round' | 'square'
+  readonly join: 'miter' | 'round' | 'bevel'
+  readonly miterLimit: number
+}
+
+const JOINS = { miter: JoinType.Miter, round: JoinType.Round, bevel: JoinType.Bevel } as const
+const CAPS = { butt: EndType.Butt, round: EndType.Round, square: EndType.Square } as const
+
+/**
+ * What a stroke along a line covers.
+ * @param line flat points, mm
+ * @param closed whether it goes back to its start, with a corner there
+ */
+export function stroked(line: Ring, closed: boolean, { width, cap, join, miterLimit }: Pen): Polygon[] {
+  const grown = inflatePaths(
+    [toPath(line)],
+    (width / 2) * GRID,
+    JOINS[join],
+    closed ? EndType.Joined : CAPS[cap],
+    Math.max(1, miterLimit),
+    0.005 * GRID,
+  )
+  return combine(ClipType.Union, simplifyPaths(grown, 0.002 * GRID), [], FillRule.NonZero)
+}

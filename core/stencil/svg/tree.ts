@@ -1,11 +1,14 @@
 import { SaxesParser } from 'saxes'
 import { LIMITS } from '../assemble'
 
-/** An SVG element: its local name, attributes and children; text is dropped. */
+/** An SVG element: its local name, attributes and children. */
 export interface Element {
   name: string
   attrs: Record<string, string>
   children: Element[]
+  parent: Element | null
+  /** The text within it, of style elements only. */
+  text: string
 }
 
 /** The largest file that is read, bytes. */
@@ -16,15 +19,17 @@ const MOST_DEEP = 200
 /** Letters of the longest value that is read, other than of a path or of points. */
 const MOST_LETTERS = 4000
 const LONG = new Set(['d', 'points'])
+/** Letters of a style sheet that are read. */
+const MOST_STYLE = 200_000
 /** Values that decide what is cut: none of them may be passed over. */
 const READ = new Set(
-  'transform style width height viewBox x y x1 y1 x2 y2 cx cy r rx ry fill stroke id'.split(' '),
+  'transform style class width height viewBox x y x1 y1 x2 y2 cx cy r rx ry fill stroke id'.split(' '),
 )
 
 const local = (name: string) => name.slice(name.indexOf(':') + 1)
 
 /**
- * Reads SVG text into a tree of elements. Nothing is fetched, run or expanded: scripts, styles and foreign
+ * Reads SVG text into a tree of elements. Nothing is fetched, run or expanded: scripts and foreign
  * content are left out, and entities declared in a document type are not resolved.
  * @throws RangeError with a sentence when the text is not SVG.
  */
@@ -47,7 +52,8 @@ export function parseTree(text: string): Element {
       throw new RangeError(`The SVG is nested more than ${MOST_DEEP} deep; ungroup it and try again.`)
     if (++elements > LIMITS.elements)
       throw new RangeError('The file has more elements than a sheet can need; simplify it, and try again.')
-    const element: Element = { name: local(tag.name), attrs: {}, children: [] }
+    const parent = stack.at(-1) ?? null
+    const element: Element = { name: local(tag.name), attrs: {}, children: [], parent, text: '' }
     for (const [key, value] of Object.entries(tag.attributes)) {
       const name = local(key)
       const text = String(value)
@@ -58,11 +64,16 @@ export function parseTree(text: string): Element {
           `The value of "${name}" is ${text.length.toLocaleString('en')} letters long, and was not read.`,
         )
     }
-    const parent = stack.at(-1)
     if (parent) parent.children.push(element)
     else root ??= element
     stack.push(element)
   })
+  const keepText = (text: string) => {
+    const top = stack.at(-1)
+    if (top?.name === 'style' && top.text.length < MOST_STYLE) top.text += text
+  }
+  parser.on('text', keepText)
+  parser.on('cdata', keepText)
   parser.on('closetag', () => {
     stack.pop()
   })
