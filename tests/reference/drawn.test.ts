@@ -1,6 +1,6 @@
 import { Resvg } from '@resvg/resvg-js'
 import { describe, expect, it } from 'vitest'
-import { polygonArea } from '#core/geometry'
+import { boxOf, polygonArea } from '#core/geometry'
 import { readSvg } from '#core/stencil'
 
 /**
@@ -101,9 +101,10 @@ const FEATURES: Record<string, (n: number) => string> = {
       `<circle cx="25" cy="25" r="${15 + n}"/>`,
       `width="100mm" height="60mm" viewBox="0 0 50 50" preserveAspectRatio="${['xMinYMin', 'xMaxYMid meet', 'none'][n % 3]}"`,
     ),
-  'transforms of CSS': n =>
-    page(`<rect x="10" y="10" width="20" height="10" style="transform: translate(6px, ${n}px) rotate(20deg)"/>
-      <rect x="50" y="40" width="20" height="10" style="transform: rotate(36deg) scale(0.8, 1)"/>`),
+  'transforms as attributes': n =>
+    page(`<rect x="10" y="10" width="20" height="10" transform="translate(6 ${n}) rotate(20)"/>
+      <rect x="30" y="30" width="20" height="10" transform="skewX(${5 * n}) scale(0.8 1.2)"/>
+      <rect x="-60" y="20" width="12" height="9" transform="scale(-1 1)"/>`),
   'what shows within what is hidden': n =>
     page(`<g visibility="hidden"><circle cx="25" cy="30" r="10"/><circle cx="60" cy="30" r="${8 + n}" visibility="visible"/></g>
       <g display="none"><rect x="10" y="50" width="20" height="10" display="inline"/></g>
@@ -127,6 +128,26 @@ describe('an SVG is cut as it is drawn', () => {
     const drawn = darkArea(svg)
     expect(drawn).toBeGreaterThan(40)
     expect(Math.abs(openArea(svg) - drawn) / drawn).toBeLessThan(0.005)
+  })
+
+  // The renderer knows no transforms with units: they are held against the same ones as attributes.
+  it('transforms of CSS are those of attributes, units and origin in them', () => {
+    const boxes = (body: string) => readSvg(page(body)).sheet.openings.map(o => boxOf(o.outer))
+    const rect = (how: string) => `<rect x="20" y="20" width="20" height="10" ${how}/>`
+    const pairs = [
+      [
+        'style="transform: translate(6px, 1mm) rotate(20deg)"',
+        `transform="translate(6 ${96 / 25.4}) rotate(20)"`,
+      ],
+      ['style="transform: rotate(0.05turn) scaleX(0.8)"', 'transform="rotate(18) scale(0.8 1)"'],
+      ['style="transform: rotate(30deg); transform-origin: 30px 25px"', 'transform="rotate(30 30 25)"'],
+      ['style="transform: translateX(3px) scaleY(2)"', 'transform="translate(3 0) scale(1 2)"'],
+    ] as const
+    for (const [css, attribute] of pairs) {
+      const [a, b] = [boxes(rect(css)), boxes(rect(attribute))]
+      for (const key of ['minX', 'minY', 'maxX', 'maxY'] as const)
+        expect(a[0]![key], css).toBeCloseTo(b[0]![key], 3)
+    }
   })
 
   it('says what it leaves out', () => {
