@@ -1,24 +1,44 @@
 import DxfParser from 'dxf-parser'
-import { boxOf, polygonArea, regionOf, signedArea, type Ring, ringHolds } from '../geometry'
+import {
+  boxOf,
+  IDENTITY,
+  polygonArea,
+  regionOf,
+  ringHolds,
+  signedArea,
+  stretchOf,
+  type Ring,
+} from '../geometry'
 import { assembleSheet, LIMITS } from './assemble'
 import { checkPoints, checkShapes, Crossings } from './bounds'
 import { chained } from './dxf/chains'
-import { arcPoints, bulgePoints, ellipseArc, splinePoints, type Trace } from './dxf/curves'
+import { arcPoints, bulgePoints, ellipseArc, splinePoints, throughFitPoints, type Trace } from './dxf/curves'
+import { distinct, distinctRings } from './dxf/distinct'
+import {
+  looksAway,
+  mappedPoints,
+  placedEntities,
+  ROUND_READERS,
+  type Drawing,
+  type Entity,
+  type Placed,
+} from './dxf/entities'
 import type { ReadOptions, SheetRead } from './readSvg'
 import { ringFromRun } from './svg/shapes'
 
-/**
- * Millimetres in one drawing unit, by the header variable $INSUNITS (DXF reference: 1 in, 2 ft, 4 mm, 5 cm, 6
- * m, 8 microinch, 9 mil, 13 micrometre, 14 dm).
- */
+/** Millimetres in one drawing unit, by the header variable $INSUNITS (DXF reference). */
 const MM_PER_INSUNIT: Readonly<Record<number, number>> = {
   1: 25.4,
   2: 304.8,
   4: 1,
   5: 10,
   6: 1000,
+  // Microinch, mil, yard, ångström, nanometre, micrometre, decimetre.
   8: 25.4e-6,
   9: 0.0254,
+  10: 914.4,
+  11: 1e-7,
+  12: 1e-6,
   13: 0.001,
   14: 100,
 }
@@ -53,34 +73,9 @@ function paired(text: string): boolean {
   return false
 }
 
-interface Vertex {
-  x: number
-  y: number
-  bulge?: number
-}
-/** The fields of the parser's entities that are read here. */
-interface Entity {
-  type: string
-  layer?: string
-  vertices?: Vertex[]
-  shape?: boolean
-  center?: Vertex
-  radius?: number
-  startAngle?: number
-  endAngle?: number
-  majorAxisEndPoint?: Vertex
-  axisRatio?: number
-  degreeOfSplineCurve?: number
-  knotValues?: number[]
-  controlPoints?: Vertex[]
-  fitPoints?: Vertex[]
-  weights?: number[]
-  closed?: boolean
-}
-
 /**
- * Reads a DXF file (text) into a sheet: LINE, LWPOLYLINE with bulges, CIRCLE, ARC, ELLIPSE and SPLINE; the
- * rest is passed over with a note.
+ * Reads a DXF file (text) into a sheet: LINE, LWPOLYLINE with bulges, CIRCLE, ARC, ELLIPSE and SPLINE, also in
+ * blocks wherever they are inserted; the rest is passed over with a note.
  * Closed loops are openings by the even-odd rule. The sheet's edge is the loop on a layer called SHEET or
  * OUTLINE, else a loop that holds all others.
  * @param options.mmPerUnit real size of one drawing unit, when the file names none
@@ -90,17 +85,11 @@ export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
   if (text.startsWith('AutoCAD Binary DXF'))
     throw new RangeError('This is a binary DXF. Save it as text (ASCII) DXF, and try again.')
   if (!paired(text)) throw new RangeError(DAMAGED)
-  let drawing: ReturnType<DxfParser['parseSync']>
-  try {
-    drawing = new DxfParser().parseSync(text)
-  } catch {
-    throw new RangeError(DAMAGED)
-  }
-  const entities = (drawing?.entities ?? []) as Entity[]
-  const insunits = Number(drawing?.header?.$INSUNITS ?? 0)
+  const drawing = parsed(text)
+  const insunits = Number(drawing.header?.$INSUNITS ?? 0)
   const k = options.mmPerUnit ?? MM_PER_INSUNIT[insunits] ?? 1
   const notes = new Set<string>()
-  const { edges, loops } = collect(entities, k, notes)
+  const { edges, loops } = collect(placedEntities(drawing, notes), k, notes)
   if (loops.length + edges.length === 0)
     throw new RangeError(
       'The DXF has nothing to cut: no closed line, polyline, circle, arc, ellipse or spline was found.',
@@ -133,22 +122,29 @@ export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
   }
 }
 
-function collect(
-  entities: readonly Entity[],
-  k: number,
-  notes: Set<string>,
-): { edges: Ring[]; loops: Ring[] } {
+function parsed(text: string): Drawing & { header?: Record<string, unknown> } {
+  const parser = new DxfParser()
+  for (const reader of ROUND_READERS) parser.registerEntityHandler(reader as never)
+  try {
+    return (parser.parseSync(text) ?? {}) as Drawing & { header?: Record<string, unknown> }
+  } catch {
+    throw new RangeError(DAMAGED)
+  }
+}
+
+const isEdge = (layer: string): boolean => layer === 'SHEET' || layer === 'OUTLINE'
+
+/** What placed entities draw, by layer, in drawing units. */
+function tracesOf(placed: readonly Placed[], k: number, notes: Set<string>): Map<string, Trace[]> {
   const byLayer = new Map<string, Trace[]>()
-  const edges: Ring[] = []
-  const loops: Ring[] = []
   let points = 0
-  for (const entity of entities) {
-    const layer = (entity.layer ?? '').toUpperCase()
-    const trace = traceOf(entity, 0.02 / k)
-    if (!trace) {
+  for (const { entity, layer, map } of placed) {
+    const own = traceOf(entity, 0.02 / (k * Math.max(1e-9, stretchOf(map))))
+    if (!own) {
       notes.add(`${entity.type} is not read and was left out.`)
       continue
     }
+    const trace = map === IDENTITY ? own : { ...own, points: mappedPoints(own.points, map) }
     points += trace.points.length / 2
     checkPoints(points)
     if (!trace.points.every(Number.isFinite))
@@ -157,29 +153,39 @@ function collect(
     if (list) list.push(trace)
     else byLayer.set(layer, [trace])
   }
-  for (const [layer, traces] of byLayer) {
-    const into = layer === 'SHEET' || layer === 'OUTLINE' ? edges : loops
-    // DXF counts y upward, the sheet downward.
-    const take = (flat: number[]) => {
+  return byLayer
+}
+
+/** Closes some traces: those that close by themselves, and loops of the others. */
+function closedOf(traces: readonly Trace[], k: number) {
+  const found = chained(distinct(traces.filter(t => !t.closed)), LIMITS.closeGapMm / k)
+  return { ...found, loops: [...traces.flatMap(t => (t.closed ? [t.points] : [])), ...found.loops] }
+}
+
+function collect(placed: readonly Placed[], k: number, notes: Set<string>): { edges: Ring[]; loops: Ring[] } {
+  const edges: Ring[] = []
+  const loops: Ring[] = []
+  const byLayer = [...tracesOf(placed, k, notes)]
+  const cuts = byLayer.filter(([layer]) => !isEdge(layer)).map(([, traces]) => traces)
+  const apart = cuts.map(traces => closedOf(traces, k))
+  // A loop whose pieces lie on several layers closes only when all of them are looked at together.
+  const cut = apart.some(a => a.open !== null) ? [closedOf(cuts.flat(), k)] : apart
+  const edge = byLayer.filter(([layer]) => isEdge(layer)).map(([, traces]) => closedOf(traces, k))
+  for (const [found, into] of [...cut.map(f => [f, loops] as const), ...edge.map(f => [f, edges] as const)]) {
+    if (found.open !== null)
+      throw new RangeError(`A path is open by ${(found.open * k).toFixed(1)} mm. Close it, and try again.`)
+    if (found.widest * k > 1e-3)
+      notes.add(`A path was closed across a gap of ${(found.widest * k).toFixed(2)} mm.`)
+    for (const flat of found.loops) {
+      // DXF counts y upward, the sheet downward.
       const ring = ringFromRun(flat.map((v, i) => (i % 2 ? -v * k : v * k)))
       if (ring) into.push(ring)
       else notes.add('An opening without area was left out.')
     }
-    traces.filter(t => t.closed).forEach(t => take(t.points))
-    const {
-      loops: joined,
-      open,
-      widest,
-    } = chained(
-      traces.filter(t => !t.closed),
-      LIMITS.closeGapMm / k,
-    )
-    if (open !== null)
-      throw new RangeError(`A path is open by ${(open * k).toFixed(1)} mm. Close it, and try again.`)
-    if (widest * k > 1e-3) notes.add(`A path was closed across a gap of ${(widest * k).toFixed(2)} mm.`)
-    joined.forEach(take)
   }
-  return { edges, loops }
+  const once = distinctRings(loops)
+  if (once.length < loops.length) notes.add('Outlines that were drawn twice were taken once.')
+  return { edges, loops: once }
 }
 
 /** What an entity draws, in drawing units; null for one that is not read. */
@@ -200,14 +206,15 @@ function traceOf(e: Entity, tolerance: number): Trace | null {
         c.y,
         e.majorAxisEndPoint?.x ?? 0,
         e.majorAxisEndPoint?.y ?? 0,
-        e.axisRatio ?? 1,
+        (looksAway(e) ? -1 : 1) * (e.axisRatio ?? 1),
         e.startAngle ?? 0,
         e.endAngle ?? 2 * Math.PI,
         tolerance,
       )
     case 'LWPOLYLINE':
     case 'POLYLINE': {
-      const v = e.vertices ?? []
+      // The frame that steers a curve is no part of it.
+      const v = (e.vertices ?? []).filter(p => !p.splineControlPoint)
       const points: number[] = v[0] ? [v[0].x, v[0].y] : []
       for (let i = 0; i + 1 < v.length; i++)
         points.push(...bulgePoints(v[i]!.x, v[i]!.y, v[i + 1]!.x, v[i + 1]!.y, v[i]!.bulge ?? 0, tolerance))
@@ -219,6 +226,11 @@ function traceOf(e: Entity, tolerance: number): Trace | null {
     }
     case 'SPLINE': {
       const control = (e.controlPoints ?? []).flatMap(v => [v.x, v.y])
+      const fit = (e.fitPoints ?? []).flatMap(v => [v.x, v.y])
+      if (control.length < 4 && fit.length >= 6) {
+        const points = throughFitPoints(fit, Boolean(e.closed))
+        return { points: e.closed ? points.slice(0, -2) : points, closed: Boolean(e.closed) }
+      }
       if (!e.degreeOfSplineCurve || control.length < 4) return null
       const points = splinePoints(
         e.degreeOfSplineCurve,

@@ -124,3 +124,61 @@ export function splinePoints(
   }
   return out
 }
+
+/**
+ * The curve through the fit points of a spline: cubic, with continuous curvature, its parameter by the lengths of
+ * the chords and its ends free to turn; closed, it goes smoothly round (de Boor, A Practical Guide to Splines,
+ * chapter 4).
+ * @param fit flat points
+ */
+export function throughFitPoints(fit: readonly number[], closed: boolean, perSpan = 24): number[] {
+  const points = closed ? [...fit, fit[0]!, fit[1]!] : [...fit]
+  const n = points.length / 2
+  if (n < 3) return points
+  const chords = Array.from({ length: n - 1 }, (_, i) =>
+    Math.max(1e-12, Math.hypot(points[2 * i + 2]! - points[2 * i]!, points[2 * i + 3]! - points[2 * i + 1]!)),
+  )
+  const second = [0, 1].map(k => curvatures(points, chords, k, closed))
+  const out: number[] = []
+  for (let i = 0; i + 1 < n; i++) {
+    const h = chords[i]!
+    for (let s = 0; s < perSpan; s++) {
+      const b = s / perSpan
+      const a = 1 - b
+      for (let k = 0; k < 2; k++)
+        out.push(
+          a * points[2 * i + k]! +
+            b * points[2 * i + 2 + k]! +
+            ((a ** 3 - a) * second[k]![i]! + (b ** 3 - b) * second[k]![i + 1]!) * ((h * h) / 6),
+        )
+    }
+  }
+  return [...out, points.at(-2)!, points.at(-1)!]
+}
+
+/** Second derivatives of a cubic spline at its points, one coordinate; found by relaxing, which converges fast. */
+function curvatures(points: readonly number[], h: readonly number[], k: number, closed: boolean): number[] {
+  const n = h.length + 1
+  const y = (i: number) => points[2 * i + k]!
+  const m = new Array<number>(n).fill(0)
+  const relax = (
+    i: number,
+    before: number,
+    after: number,
+    hb: number,
+    ha: number,
+    yb: number,
+    ya: number,
+  ) => {
+    const right = 6 * ((ya - y(i)) / ha - (y(i) - yb) / hb)
+    m[i] = (right - hb * before - ha * after) / (2 * (hb + ha))
+  }
+  // Each row of the system is dominated two to one by its diagonal, so that the error halves at every round.
+  for (let round = 0; round < 60; round++) {
+    for (let i = 1; i < n - 1; i++) relax(i, m[i - 1]!, m[i + 1]!, h[i - 1]!, h[i]!, y(i - 1), y(i + 1))
+    if (!closed) continue
+    relax(0, m[n - 2]!, m[1]!, h[n - 2]!, h[0]!, y(n - 2), y(1))
+    m[n - 1] = m[0]!
+  }
+  return m
+}
