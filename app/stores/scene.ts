@@ -64,6 +64,7 @@ export const useScene = defineStore('scene', () => {
   })
   const world = computed<World>(() => ({
     ground: ground.value,
+    oily: session.look?.skin.oily,
     ...hostsIn(session.look?.steps ?? []),
     stencil: stencil.value,
     paint: id => kit.find(id),

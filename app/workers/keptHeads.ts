@@ -71,10 +71,10 @@ export class KeptHeads {
     this.known.add(key)
     const { head, grain } = bares.of(look, ground, pxPerMm)
     if (head.light.length > MOST_PIXELS) return
-    const { grid, albedo, light, gloss, skin, over } = head
+    const { grid, albedo, light, gloss, skin, hair, over } = head
     const entry: Entry = {
       renderer: __RENDERER__,
-      head: { grid, albedo, light, gloss, skin, over },
+      head: { grid, albedo, light, gloss, skin, hair, over },
       grain,
     }
     try {

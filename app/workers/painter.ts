@@ -65,6 +65,7 @@ const worldOf = (look: Look): World =>
       ground: groundFor(look, memo),
       stencil: id => sheets.get(id),
       paint: id => paints.get(id),
+      oily: look.skin.oily,
       ...ownTools(readings),
       memo,
     },

@@ -68,7 +68,7 @@ export class StagePicture {
     await ready()
     if (mine !== this.newest) return null
     const bare = this.bares.of(look, world.ground, pxPerMm)
-    const key = JSON.stringify([look.canvas, look.skin, pxPerMm])
+    const key = JSON.stringify([look.canvas, { ...look.skin, oily: undefined }, pxPerMm])
     if (this.kept?.key !== key)
       this.kept = {
         key,
@@ -115,6 +115,7 @@ export const keyIn =
       step,
       hostsOf(step, steps),
       kindOf(step).sheets(step).map(versionOf),
+      world.oily,
       world.under?.(step.id),
       [...(world.wetUnder?.(step.id) ?? [])],
       kitVersion,

@@ -9,6 +9,7 @@ import { mud } from './mud'
 import { keepOut, overEyes } from './over'
 import { regionsOf } from './regions'
 import { seats, wipe } from './seats'
+import { brows, cracks, oilySkin } from './skin'
 import { answers, lids, lipsShared, sittingFindings } from './sitting'
 import { halo, neighbour, reload } from './tools'
 import { wetGround, wetLine } from './wetGround'
@@ -36,6 +37,8 @@ export const CHECKS: Readonly<Record<string, Check>> = {
   halo,
   glitterHost,
   lipsShared,
+  brows,
+  cracks,
 }
 /** Checks of a person and of the skin's shape: on a practice board there is neither. */
 const OF_SKIN: ReadonlySet<string> = new Set([
@@ -47,6 +50,8 @@ const OF_SKIN: ReadonlySet<string> = new Set([
   'safe',
   'seats',
   'lipsShared',
+  'brows',
+  'cracks',
 ])
 
 const RANK: Record<Level, number> = { stop: 0, care: 1, tip: 2 }
@@ -98,7 +103,11 @@ export function findingsOf(
   const checks = Object.entries(CHECKS).filter(([name]) => !(paper && OF_SKIN.has(name)))
   const whole = paper
     ? []
-    : sittingFindings(look, world).map((f): Finding => ({ check: 'sitting', stepId: null, ...f }))
+    : [...sittingFindings(look, world), ...oilySkin({ look })].map((f): Finding => ({
+        check: 'sitting',
+        stepId: null,
+        ...f,
+      }))
   return [
     ...whole,
     ...look.steps.flatMap((step, index) => {

@@ -21,6 +21,10 @@ export interface Regions {
   readonly lips: readonly Polygon[]
   readonly nostrils: readonly Polygon[]
   readonly hair: readonly Polygon[]
+  readonly brows: readonly Polygon[]
+  /** Where the skin folds: the forehead above the brows, and beside the mouth. */
+  readonly forehead: readonly Polygon[]
+  readonly smile: readonly Polygon[]
   /** Each of the open eyes and nostrils, and the mouth, by its own name. */
   readonly named: readonly { readonly words: string; readonly region: readonly Polygon[] }[]
 }
@@ -34,6 +38,9 @@ const NONE: Regions = {
   lips: [],
   nostrils: [],
   hair: [],
+  brows: [],
+  forehead: [],
+  smile: [],
   named: [],
 }
 /** Rings run either way round: each is made a region of its own before they are joined. */
@@ -55,6 +62,9 @@ export function regionsOf(ground: Ground): Regions {
     lips: kept('mouth'),
     nostrils: kept('nostril'),
     hair: kept('hair'),
+    brows: zones(['left.brow', 'right.brow']),
+    forehead: zones(['forehead']),
+    smile: zones(['muzzle', 'left.jaw', 'right.jaw']),
     named: ground.keepOuts
       .filter(k => k.words !== 'hair' && !(ground.eyesClosed && k.words.endsWith('eye')))
       .map(k => ({ words: k.words, region: joined([k.ring]) })),

@@ -40,6 +40,10 @@ export const lookSchema = z.strictObject({
     hair: hexSchema,
     eyes: z.enum(['open', 'closed'], { error: 'must be open or closed' }),
     age: bounded(3, 99),
+    /** Hair that grows on the lower face; none when left out. */
+    beard: z.enum(['stubble', 'beard'], { error: 'must be stubble or beard' }).optional(),
+    /** Whether it is oily or sweaty: paint holds less there and creeps more. */
+    oily: z.boolean({ error: 'must be true or false' }).optional(),
   }),
   sitting: sittingSchema,
   focus: pointSchema,

@@ -16,14 +16,17 @@ export type Seen = 'front' | 'wrap'
 
 /** Bytes that a bare skin holds. */
 const bytesOf = ({ head, grain }: Bare): number =>
-  [head.albedo, head.light, head.gloss, head.skin, head.over, grain].reduce((n, a) => n + a.byteLength, 0)
+  [head.albedo, head.light, head.gloss, head.skin, head.hair, head.over, grain].reduce(
+    (n, a) => n + a.byteLength,
+    0,
+  )
 
 /** Names what a bare skin depends on. */
 export const bareKey = (
   { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
   pxPerMm: number,
   seen: Seen,
-): string => JSON.stringify([canvas, skin, pxPerMm, seen])
+): string => JSON.stringify([canvas, { ...skin, oily: undefined }, pxPerMm, seen])
 
 /** Draws bare skin once for each canvas, skin and fineness, and keeps the last ones, as many as have room. */
 export class BareSkinCache {
@@ -48,7 +51,12 @@ export class BareSkinCache {
     const key = bareKey(look, pxPerMm, seen)
     let found = this.known.get(key)
     if (!found) {
-      const bare = { skinColour: look.skin.colour, hairColour: look.skin.hair, eyes: look.skin.eyes }
+      const bare = {
+        skinColour: look.skin.colour,
+        hairColour: look.skin.hair,
+        eyes: look.skin.eyes,
+        beard: look.skin.beard,
+      }
       const wrap = seen === 'wrap' ? ground.wrap() : null
       const grid = gridOver(wrap?.box ?? ground.box, pxPerMm)
       const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)

@@ -1,6 +1,6 @@
 import type { Axis, Print } from '../look'
 import type { Memo } from '../memo'
-import { opacityOf, OPAQUE_FILM } from '../paint'
+import { HAIR_TAKES, opacityOf, OPAQUE_FILM } from '../paint'
 import { hash } from './grid'
 import type { HeadPicture } from './head'
 import { inkOver, inksOf, stepOf } from './inks'
@@ -63,7 +63,7 @@ function layFilm(
   clip: PixelBox,
   onWet: LaidOnWet | null,
 ): void {
-  const { grid, chart, skin } = head
+  const { grid, chart, skin, hair } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
   const texture = textureOf(print)
   const { tool } = texture
@@ -89,7 +89,8 @@ function layFilm(
       const ink = single ?? inks.list[n]!
       // Grain is thickness: a sponge leaves pores where little paint lies, and as much more beside them.
       const g = tool === 'sponge' ? grain[p]! : grainAt(tool, grid.x0 + (i + 0.5) / grid.pxPerMm, y)
-      const x = swatches * thicknessAt(texture, g, cover)
+      // Hair takes less of what passes over it than the skin does.
+      const x = swatches * thicknessAt(texture, g, cover) * (1 - (1 - HAIR_TAKES) * hair[p]!)
       const { table, glow } = ink
       const row = 9 * stepOf(x, most)
       const shine = glow > 0 || ink.sheen > 0 || sheen[p]! > 0 ? opacityOf(3 * x) : 0

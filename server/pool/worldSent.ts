@@ -45,6 +45,7 @@ export function worldSent({ doc, sheets, paints, readings }: LookSent): { look: 
     {
       ground: groundFor(look, memo),
       paint: id => kit.get(id),
+      oily: look.skin.oily,
       ...ownTools(readings),
       stencil: id => drawer.get(id),
       memo,

@@ -24,6 +24,8 @@ const skin = computed(() => session.look!.skin)
 const toneWords = computed(
   () => skins.find(s => s[0] === skin.value.colour.toLowerCase())?.[1] ?? 'own colour',
 )
+const beardOf = (value: string): Look['skin']['beard'] =>
+  value === 'stubble' || value === 'beard' ? value : undefined
 const put = (recipe: (skin: Look['skin']) => void) =>
   session.edit('skin', draft => recipe(draft.skin), 'skin')
 </script>
@@ -85,6 +87,33 @@ const put = (recipe: (skin: Look['skin']) => void) =>
             />
           </div>
         </div>
+        <label class="block"
+          ><span class="eyebrow mb-1">Beard</span
+          ><select
+            class="field"
+            aria-label="Beard"
+            :value="skin.beard ?? 'none'"
+            @change="
+              put(s => {
+                s.beard = beardOf(($event.target as HTMLSelectElement).value)
+              })
+            "
+          >
+            <option value="none">none</option>
+            <option value="stubble">stubble</option>
+            <option value="beard">beard</option>
+          </select></label
+        >
+        <SwitchField
+          :model-value="skin.oily ?? false"
+          label="Oily or sweaty"
+          @update:model-value="
+            v =>
+              put(s => {
+                s.oily = v || undefined
+              })
+          "
+        />
         <SwitchField
           :model-value="skin.eyes === 'closed'"
           label="Eyes closed"

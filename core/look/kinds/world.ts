@@ -7,6 +7,7 @@ import {
   type Tool,
   type ToolId,
   type Wetness,
+  OILY,
 } from '../../paint'
 import type { Memo } from '../../memo'
 import type { Ground } from '../../skin'
@@ -38,6 +39,8 @@ export interface World {
   readonly edge?: (tool: ToolId, wetness: Wetness) => number
   /** A tool as this painter has it; the starting values when left out. */
   readonly tool?: (id: ToolId) => Tool
+  /** Whether the skin is oily or sweaty; it is not when left out. */
+  readonly oily?: boolean | undefined
   /** What a step finds beneath it; dry when left out. */
   readonly under?: (stepId: string) => FilmState
   /** The steps whose films are not dry yet where a step is laid over them; none when left out. */
@@ -61,5 +64,8 @@ export interface World {
 export const toolIn = (world: Pick<World, 'tool'>, id: ToolId): Tool => world.tool?.(id) ?? TOOLS[id]
 
 /** The edge spread of a tool at a wetness on dry skin, mm, as the world knows it. */
-export const edgeIn = (world: Pick<World, 'edge'>, tool: ToolId, wetness: Wetness): number =>
-  world.edge?.(tool, wetness) ?? EDGE_SPREAD[tool][wetness]
+export const edgeIn = (world: Pick<World, 'edge' | 'oily'>, tool: ToolId, wetness: Wetness): number =>
+  (world.edge?.(tool, wetness) ?? EDGE_SPREAD[tool][wetness]) * (world.oily ? OILY.creeps : 1)
+
+/** Share of the paint that a tool lets go which stays on the skin. */
+export const heldBy = ({ oily }: Pick<World, 'oily'>): number => (oily ? OILY.holds : 1)

@@ -6,6 +6,7 @@ import type { Ground } from '../../skin/grounds'
 import { silhouetteOf, type Relief } from '../../skin/relief'
 import { noise, type Grid } from '../grid'
 import { drawArm } from './arm'
+import { drawBeard, type Beard } from './beard'
 import { drawBoard } from './board'
 import { ears, neckAndCape } from './bust'
 import { drawFeatures } from './features'
@@ -18,6 +19,7 @@ export interface BareLook {
   readonly skinColour: string
   readonly hairColour: string
   readonly eyes: 'open' | 'closed'
+  readonly beard?: Beard | undefined
 }
 
 /**
@@ -42,6 +44,7 @@ export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPictur
     ears(easel, face, skin)
     drawFace(easel, ground, face, relief, skin)
     drawFeatures(easel, face, skin, look.eyes)
+    if (look.beard) drawBeard(easel, ground, look.beard, look.hairColour)
     drawHair(easel, face.form, look.hairColour)
     if (ground.canvas.kind === 'face' && ground.canvas.part !== 'whole') veil(easel, ground)
   }
@@ -75,6 +78,7 @@ export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Char
   easel.skin.fill(1)
   if (ground.relief && ground.face) {
     drawFeatures(easel, ground.face, skin, look.eyes)
+    if (look.beard) drawBeard(easel, ground, look.beard, look.hairColour)
     drawHair(easel, ground.face.form, look.hairColour)
   } else if (!ground.arm) drawBoard(easel, ground)
   return easel

@@ -3,6 +3,7 @@ import type { Landmarks } from '../../skin/faces/landmarks'
 import { lipRings } from '../../skin/zones'
 import { mix, type Point } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
+import { BROW_HAIR } from '../../paint/skinHold'
 import { hash, smoothstep } from '../grid'
 import { drawEye } from './eye'
 import { oval, strokeRing, tapered, type SideOf, type SkinLayers } from './skinLayers'
@@ -35,7 +36,7 @@ export function drawFeatures(easel: SkinLayers, whole: Face, skin: LinearRgb, ey
 function drawBrow(easel: SkinLayers, side: SideOf, skin: LinearRgb, form: Form): void {
   const young = 1 - form.grown
   const k = form.kx * (1 - 0.28 * young)
-  const dark = mixLinear(linearOf('#2a1b13'), skin, 0.02 + 0.2 * young)
+  const dark = mixLinear(linearOf(BROW_HAIR), skin, 0.02 + 0.2 * young)
   const out = Math.sign(side.browPeak[0])
   const line = [
     side.browStart,
@@ -53,7 +54,7 @@ function drawBrow(easel: SkinLayers, side: SideOf, skin: LinearRgb, form: Form):
     [along(0.02), along(0.3), along(0.62), along(1)],
     t => 5 * k * (1 - 0.78 * smoothstep(0.45, 1, t)) * smoothstep(-0.25, 0.2, t),
   )
-  easel.tint(easel.shape(body, 1.1 * k), dark, 0.62 - 0.2 * young)
+  easel.growHair(easel.shape(body, 1.1 * k), dark, 0.62 - 0.2 * young)
   for (let i = 0; i < 84; i++) {
     const t = (i + hash(i, 1)) / 84
     const [x, y] = along(t)
@@ -67,7 +68,7 @@ function drawBrow(easel: SkinLayers, side: SideOf, skin: LinearRgb, form: Form):
       x + out * Math.cos(lean) * length,
       y + across - Math.sin(lean) * length + 0.35 * t * length,
     ]
-    easel.tint(
+    easel.growHair(
       easel.shape(
         strokeRing([from, mix(from, to, 0.5), to], s => 0.42 * k * (1 - 0.8 * s)),
         0.12,

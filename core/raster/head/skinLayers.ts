@@ -21,6 +21,8 @@ export interface HeadPicture {
   readonly gloss: Float32Array
   /** Share of the pixel that takes paint, 0 to 1. */
   readonly skin: Float32Array
+  /** Share of that which is hair, 0 to 1: it takes less. */
+  readonly hair: Float32Array
   /** Hair, eyes and lashes over the paint: linear, premultiplied, four values a pixel. */
   readonly over: Float32Array
 }
@@ -31,6 +33,7 @@ export class SkinLayers implements HeadPicture {
   readonly light: Float32Array
   readonly gloss: Float32Array
   readonly skin: Float32Array
+  readonly hair: Float32Array
   readonly over: Float32Array
 
   constructor(
@@ -42,6 +45,7 @@ export class SkinLayers implements HeadPicture {
     this.light = new Float32Array(n).fill(1)
     this.gloss = new Float32Array(n)
     this.skin = new Float32Array(n)
+    this.hair = new Float32Array(n)
     this.over = new Float32Array(4 * n)
   }
 
@@ -96,6 +100,15 @@ export class SkinLayers implements HeadPicture {
     this.each(mask, (p, cover) => {
       const a = cover * strength
       for (let k = 0; k < 3; k++) this.albedo[3 * p + k]! += (c[k]! - this.albedo[3 * p + k]!) * a
+    })
+  }
+
+  /** Draws hair that takes paint, though less of it than the skin does. */
+  growHair(mask: Mask, colour: string | LinearRgb, strength: number): void {
+    this.tint(mask, colour, strength)
+    this.each(mask, (p, cover) => {
+      const a = cover * strength
+      this.hair[p]! += (1 - this.hair[p]!) * a
     })
   }
 

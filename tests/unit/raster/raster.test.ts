@@ -104,6 +104,7 @@ describe('prints', () => {
     light: new Float32Array(n).fill(1),
     gloss: new Float32Array(n),
     skin: new Float32Array(n).fill(1),
+    hair: new Float32Array(n),
     over: new Float32Array(4 * n),
   })
   const print = {

@@ -17,6 +17,7 @@ const picture = ref('')
 const look = computed(() => record.value?.look)
 const world = computed<World>(() => ({
   ground: groundFor(look.value!, pageMemo),
+  oily: look.value!.skin.oily,
   memo: pageMemo,
   stencil: s => drawer.shapes.get(s),
   paint: p => kit.find(p),

@@ -2,14 +2,14 @@ import { dabSeconds, HANDS, loadsFor } from '../../../order'
 import { filmOf } from '../../../paint'
 import type { PreparedSheet } from '../../../stencil'
 import type { Effort } from '../kind'
-import { toolIn, type World } from '../world'
+import { heldBy, toolIn, type World } from '../world'
 import { openArea } from './openings'
 import { twinHandling } from './placements'
 import type { Pass, SheetStep } from './schema'
 
 /** Thickness of the film that a pass leaves, mg/cm2. */
 export const passFilm = (pass: Pass, world: World): number =>
-  filmOf(toolIn(world, pass.tool), pass.wetness, pass.dabs) * pass.charge
+  filmOf(toolIn(world, pass.tool), pass.wetness, pass.dabs) * pass.charge * heldBy(world)
 
 /**
  * Loads of the tool that a pass takes on one side, by what it lays: the card and the findings count alike.

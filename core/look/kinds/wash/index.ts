@@ -10,7 +10,7 @@ import type { CardLine, Effort, Moves, StepKind } from '../kind'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, twinWords } from '../marks'
 import { laidPaint } from '../paints'
 import { printedRings, textureOfTool, type Print } from '../print'
-import { toolIn, type World } from '../world'
+import { heldBy, toolIn, type World } from '../world'
 import { axisAfter, axisFor, carriedAxis, isCentred, mappedAxis } from './axis'
 import { lipsUnder, outlinesOf, toldFree, washArea, washRings, washSides } from './region'
 import { washSchema, type Wash } from './schema'
@@ -18,7 +18,8 @@ import { washSchema, type Wash } from './schema'
 /** A hand keeps an eye on as many handles of a drawn outline as this. */
 const MOST_DRAWN = 40
 
-const filmOn = (wash: Wash, world: World): number => filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs)
+const filmOn = (wash: Wash, world: World): number =>
+  filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs) * heldBy(world)
 
 function printsOf(wash: Wash, world: World): Print[] {
   const film = filmOn(wash, world)
