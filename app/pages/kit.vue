@@ -171,7 +171,7 @@ async function take(event: Event): Promise<void> {
                     ><span class="block text-[0.8rem] text-soft">{{
                       p.strips.length
                         ? `split cake, ${p.strips.length} strips`
-                        : `${p.finish}, ${hidingWords(hidingOf(p))}`
+                        : `${p.finish}, ${hidingWords(hidingOf(p))}${p.measured ? '' : ' (estimate)'}`
                     }}</span
                     ><span
                       class="block text-[0.8rem]"

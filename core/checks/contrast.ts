@@ -93,7 +93,7 @@ export const contrast = ofSheets(at => {
     {
       level: lost ? 'care' : 'tip',
       title: lost ? 'Gets lost on what lies beneath' : 'Tone on tone',
-      why: `Its colour differs by ${shows.median.toFixed(0)} (${showsWords(shows.median)}; from 10 on it reads, from 20 on across the room). ${lost ? 'Another colour, a white under-base or an outline makes it readable.' : 'Believable as texture; outline it where it must read.'}`,
+      why: `Its colour differs by ${shows.median.toFixed(0)} (${showsWords(shows.median)}; from 10 on it reads, from 20 on across the room; estimate). ${lost ? 'Another colour, a white under-base or an outline makes it readable.' : 'Believable as texture; outline it where it must read.'}`,
       fix: best
         ? {
             words: `${best.paint.name} (${best.difference.toFixed(0)}${best.sameFamily ? ', same family' : ''})`,

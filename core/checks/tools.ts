@@ -21,7 +21,7 @@ export const halo = ofSheets(({ step, sheet, world }) =>
       {
         level: 'tip' as const,
         title: 'Halo past the sheet',
-        why: `The rim of the sheet is ${mm(margin)} wide and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} past its middle: paint lands beside the sheet unless the rim is covered.`,
+        why: `The rim of the sheet is ${mm(margin)} wide and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} past its middle (estimate): paint lands beside the sheet unless the rim is covered.`,
         fix: better
           ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] }
           : null,
@@ -63,7 +63,7 @@ export const neighbour = ofSheets(({ step, sheet, world }) =>
       {
         level: 'care' as const,
         title: 'Catches the neighbouring colour',
-        why: `Openings of another colour are ${mm(gap)} away and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} to each side.`,
+        why: `Openings of another colour are ${mm(gap)} away and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} to each side (estimate).`,
         fix: better
           ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] }
           : null,

@@ -143,7 +143,7 @@ function budget(event: Event): void {
         placeholder="any"
         aria-label="Time there is, minutes:seconds"
         @change="budget"
-      /><span class="rounded bg-rule px-1 text-xs">estimate</span>
+      /><EstimateMark />
     </span>
     <button
       class="btn shrink-0 px-2"

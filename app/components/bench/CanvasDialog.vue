@@ -235,8 +235,8 @@ const same = computed(
           <TapeFields v-if="tapes" class="grid-cols-2" :fields="tapes" :step="0.5" @measure="tape" />
           <p v-else class="text-[0.87rem] text-soft">
             Sizes follow from age and build, from published means
-            <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. Five measures make it this
-            person's face; single features can then be moved on the face itself.
+            <EstimateMark />. Five measures make it this person's face; single features can then be moved on
+            the face itself.
           </p>
         </template>
         <template v-else-if="kind === 'arm'">
@@ -248,8 +248,7 @@ const same = computed(
           <TapeFields v-if="girths" :fields="girths" @measure="girth" />
           <p v-else class="text-[0.87rem] text-soft">
             Girths and length follow from the age, from common practice
-            <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>. For very young children a
-            small design on the arm, or none (common practice).
+            <EstimateMark />. For very young children a small design on the arm, or none (common practice).
           </p>
         </template>
         <p v-else class="text-[0.87rem] text-soft">

@@ -181,7 +181,9 @@ const drawn = (fit: Fit) => {
           </svg>
           <span class="mt-1 flex items-baseline gap-2"
             ><strong class="min-w-0 flex-1 truncate">{{ i + 1 }}. {{ drawer.find(fit.id)?.name }}</strong
-            ><span class="font-display font-semibold text-mulberry">{{ fit.score.toFixed(2) }}</span></span
+            ><EstimateMark v-if="i === 0" /><span class="font-display font-semibold text-mulberry">{{
+              fit.score.toFixed(2)
+            }}</span></span
           >
           <span class="block text-[0.8rem] leading-snug text-soft">{{ fit.reasons.join('; ') }}</span>
         </button>

@@ -69,7 +69,7 @@ const cascade = computed(() => {
             class="font-display text-xl"
             :class="told.toward > 0.7 ? 'text-go' : told.toward > 0.4 ? 'text-care' : 'text-stop'"
             data-testid="flow-number"
-            >{{ told.toward.toFixed(2) }}</strong><br />{{ told.words }}<br /><span
+            >{{ told.toward.toFixed(2) }}</strong>{{ ' ' }}<EstimateMark /><br />{{ told.words }}<br /><span
             class="text-xs text-soft"
             title="Mean resultant length of the deviations: how much they agree, wherever they point"
             >agree {{ told.together.toFixed(2) }}</span

@@ -79,7 +79,7 @@ const tagsOf = (text: string) =>
       <summary class="font-semibold">
         Paint for this look: {{ total.toFixed(1) }} g<template v-if="cost !== null"
           >, {{ cost.toFixed(2) }}</template
-        >{{ ' ' }}<span class="rounded bg-rule px-1 text-xs font-normal">estimate</span>
+        >{{ ' ' }}<EstimateMark />
       </summary>
       <ul class="mt-1 space-y-0.5 text-[0.87rem]">
         <li v-for="a in amounts" :key="a.id" class="flex items-baseline gap-1.5">

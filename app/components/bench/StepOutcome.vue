@@ -29,9 +29,9 @@ const effort = computed(() => kindOf(props.step).effort(props.step, scene.world)
             >{{ shows.median.toFixed(0) }}</strong
           >
           {{ tone ? 'a tone on its base' : shows.words
-          }}<span class="text-soft">, weakest tenth {{ shows.tenth.toFixed(0) }}</span>
-        </dd></template
-      >
+          }}<span class="text-soft">, weakest tenth {{ shows.tenth.toFixed(0) }}</span
+          >{{ ' ' }}<EstimateMark /></dd
+      ></template>
       <template v-if="outcome">
         <dt class="eyebrow">Creeps</dt>
         <dd data-testid="spread">
@@ -42,14 +42,14 @@ const effort = computed(() => kindOf(props.step).effort(props.step, scene.world)
             >{{ ' '
             }}<span v-if="p.closed" class="text-stop"
               >{{ p.closed }} {{ p.closed === 1 ? 'bridge closes' : 'bridges close' }} ×</span
-            >{{ ' ' }}<span v-if="i === 0" class="rounded bg-rule px-1 text-xs text-ink">estimate</span>
+            >{{ ' ' }}<EstimateMark v-if="i === 0" />
           </p>
         </dd>
       </template>
       <dt class="eyebrow">Takes</dt>
       <dd>
         {{ clock(effort.seconds) }} min, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}
-        <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span>
+        <EstimateMark />
       </dd>
     </dl>
     <FindingList v-if="found.length" :findings="found" />

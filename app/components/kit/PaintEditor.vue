@@ -39,7 +39,8 @@ async function read(): Promise<void> {
     ...draft.value,
     overBlack: meanOf(seen.map(s => s.overBlack)),
     overWhite: meanOf(seen.map(s => s.overWhite)),
-    measured: true,
+    // The reader is a stand-in: what it reads is no measure of the painter's own paint.
+    measured: draft.value.measured,
   }
 }
 /** The looks that a changed cake would change, when the painter must say what is to become of them. */
@@ -110,7 +111,7 @@ async function remove(): Promise<void> {
     </div>
     <fieldset class="rounded-xl border border-rule p-2">
       <legend class="px-1 text-[0.93rem] font-semibold">
-        Swatch <span v-if="!draft.measured" class="rounded bg-rule px-1 text-xs font-normal">estimate</span>
+        Swatch <EstimateMark v-if="!draft.measured" />
       </legend>
       <div class="flex h-16 overflow-hidden rounded-lg border border-rule">
         <div class="grid flex-1 place-items-center bg-black p-2">
@@ -122,9 +123,11 @@ async function remove(): Promise<void> {
       </div>
       <p class="mt-1 text-[0.87rem]" data-testid="hiding">
         Hiding {{ (100 * hiding).toFixed(1) }} %: {{ hidingWords(hiding) }}
+        <EstimateMark v-if="!draft.measured" />
         <span class="text-soft"
           >(contrast ratio, ISO 6504-3<template v-if="readings"
-            >; mean of {{ readings }} {{ readings === 1 ? 'reading' : 'readings' }}</template
+            >; mean of {{ readings }} {{ readings === 1 ? 'reading' : 'readings' }} of the simulated
+            reader</template
           >)</span
         >
       </p>

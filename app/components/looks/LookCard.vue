@@ -87,8 +87,9 @@ function finish(): void {
         </Menu>
       </div>
       <p class="text-[0.87rem] text-soft">
-        about {{ look.seconds === null ? '–:––' : clock(look.seconds) }} min, {{ look.sheets }}
-        {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, {{ look.canvas }}, {{ look.age }}&nbsp;y
+        about {{ look.seconds === null ? '–:––' : clock(look.seconds) }} min <EstimateMark />,
+        {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, {{ look.canvas }},
+        {{ look.age }}&nbsp;y
       </p>
       <p class="mt-1.5 flex min-h-6 flex-wrap gap-1">
         <span v-for="tag in look.tags" :key="tag" class="rounded-full bg-stage px-2 text-[0.8rem]">{{

@@ -46,6 +46,7 @@ export function freshLine(
       brush: shapeOf(shape).brush,
       load: { kind: 'one', paint },
       dark: at[0] >= 0 ? 'right' : 'left',
+      softened: false,
     }
   const def = shapeOf(shape)
   const way = def.flow === 'none' ? 0 : bearingOn(ground, at, focus) + (def.flow === 'from' ? 180 : 0)

@@ -1,7 +1,7 @@
 import { compose, IDENTITY, mapRing, rotation, scaling, translation, type Affine } from '../../geometry'
 import { LIMITS } from '../assemble'
 
-export interface Vertex {
+interface Vertex {
   x: number
   y: number
   bulge?: number

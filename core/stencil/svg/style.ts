@@ -2,7 +2,7 @@ import { parse } from 'culori'
 import { lengthInMm, MM_PER_PX, splitLength, type Rule } from '../../geometry'
 
 /** What a paint does to a sheet: it is an opening where it is dark, paper where it is white. */
-export type Ink = 'cut' | 'paper' | 'none'
+type Ink = 'cut' | 'paper' | 'none'
 
 /** What of an element's look decides whether it is cut. */
 export interface Style {

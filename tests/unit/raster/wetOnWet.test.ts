@@ -1,17 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import {
   beneathAll,
+  freshLine,
+  freshLook,
   freshSheet,
   freshWash,
+  groundFor,
+  kindOf,
   withSteps,
+  type LineStep,
   type SheetStep,
   type Step,
   type Wash,
   type World,
 } from '#core/look'
 import { BareSkinCache, finishedPicture, IncrementalCompositor, printSteps, type Painted } from '#core/raster'
-import { hexOf, labOf, type FilmState, type LinearRgb } from '#core/paint'
-import { freshLook, groundFor } from '#core/look'
+import { hexOf, labOf, masstone, type FilmState, type LinearRgb } from '#core/paint'
 import { paint, world } from '../world'
 
 const look = freshLook('w', 'Wet')
@@ -139,5 +143,44 @@ describe('a picture that is painted anew where it changes', () => {
     run(c, steps, found('dry', steps))
     const w = found('tacky', steps)
     expect(same(run(c, steps, w), fresh(steps, w))).toBe(true)
+  })
+})
+
+describe('a stroke that is gone over until it is soft', () => {
+  const leaf: LineStep = {
+    ...freshLine('l', 'leaf', [0, -45], yellow, world.ground, [0, 0]),
+    load: { kind: 'double', light: paint('gull'), dark: paint('rosehip') },
+  }
+  const sharp = freshCakeStroke(false)
+  const soft = freshCakeStroke(true)
+  function freshCakeStroke(softened: boolean): LineStep {
+    const cake = {
+      id: 'c',
+      name: 'Cake',
+      colour: '#1F4E9A',
+      strips: [
+        { name: 'blue', colour: '#1F4E9A', width: 8 },
+        { name: 'yellow', colour: '#F2C230', width: 8 },
+      ],
+    }
+    return { ...leaf, load: { kind: 'cake', cake }, ...(softened && { softened }) }
+  }
+
+  it('has strips that run into each other, a softer edge, and takes longer', () => {
+    const prints = (step: LineStep) => kindOf(step).prints(step, world)
+    expect(prints(soft).length).toBeGreaterThan(prints(sharp).length)
+    expect(prints(soft)[0]!.softness).toBeGreaterThan(4 * prints(sharp)[0]!.softness)
+    // Between blue and yellow lies green.
+    const middle = prints(soft)[2]!.paints[0]!
+    expect(hue(masstone(middle.optics))).toBeGreaterThan(110)
+    expect(hue(masstone(middle.optics))).toBeLessThan(215)
+    const seconds = (step: LineStep) => kindOf(step).effort(step, world).seconds
+    expect(seconds(soft)).toBeGreaterThan(2 * seconds(sharp))
+    expect(
+      kindOf(soft)
+        .lines(soft, world)
+        .map(l => l.text)
+        .join(),
+    ).toMatch(/until soft/)
   })
 })

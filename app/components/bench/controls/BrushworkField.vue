@@ -50,9 +50,8 @@ const widest = computed(() =>
     <p class="leading-snug">
       {{ shapeWords(step.shape)
       }}<span v-if="widest !== null" class="text-soft"
-        >, {{ widest.toFixed(1) }} mm at its widest
-        <span class="rounded bg-rule px-1 text-xs text-ink">estimate</span></span
-      >
+        >, {{ widest.toFixed(1) }} mm at its widest <EstimateMark
+      /></span>
     </p>
     <SourceField :step="step" />
     <select

@@ -85,7 +85,7 @@ function sized(event: Event): void {
       ><button class="btn px-2 py-0.5 text-[0.87rem]" @click="gems.place('dots')">on the dots</button>
     </div>
     <p v-if="scene.ground.face" class="text-[0.87rem] text-soft">
-      {{ Math.max(0, clear).toFixed(0) }} mm clear of the nearest eye.
+      {{ Math.max(0, clear).toFixed(0) }} mm clear of the nearest eye <EstimateMark />
     </p>
   </div>
 </template>

@@ -59,7 +59,7 @@ function typed(
           >{{ scene.seating.length === 1 ? '' : i ? 'Twin: ' : 'Sheet: ' }}{{ Math.round(100 * s.seated) }} %
           seats by itself, {{ Math.round(100 * s.seatedPressed) }} % pressed down where you dab.</strong
         >
-        {{ s.sentence }} <span v-if="i === 0" class="rounded bg-rule px-1 text-xs">estimate</span>
+        {{ s.sentence }} <EstimateMark v-if="i === 0" />
       </p>
     </div>
     <div class="grid grid-cols-3 gap-1.5 text-[0.87rem]">

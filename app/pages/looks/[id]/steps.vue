@@ -104,8 +104,9 @@ const cautions = [
           <p>
             {{ canvasWords(look.canvas) }}, {{ look.skin.age }} years; {{ rows.length }}
             {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of
-            painting <span class="rounded bg-rule px-1 text-xs">estimate</span
-            ><span v-if="look.budget !== null">, {{ clock(look.budget) }} min there</span>
+            painting <EstimateMark /><span v-if="look.budget !== null"
+              >, {{ clock(look.budget) }} min there</span
+            >
           </p>
           <p class="mt-1" data-testid="asked"><strong>Asked</strong> {{ asked }}.</p>
           <p v-if="look.notes" class="mt-1">{{ look.notes }}</p>

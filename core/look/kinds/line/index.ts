@@ -4,7 +4,7 @@ import { BRUSHES } from '../../../paint'
 import { lengthOf, mapSpine, shapeOf } from '../../../stroke'
 import { anchorOf, inTheFlat, liesOf } from '../../placement'
 import { BY_DISTANCE, stepOf } from '../contour'
-import type { CardLine, PaintPlace, Pointer, StepKind } from '../kind'
+import type { CardLine, Effort, PaintPlace, Pointer, StepKind } from '../kind'
 import { anchorOfMark, hitMark, quickRings, whereOfMark } from '../marks'
 import { printedRings } from '../print'
 import type { World } from '../world'
@@ -47,7 +47,10 @@ function linesOf(step: LineStep, world: World): CardLine[] {
   return [
     { label: 'stroke', text: `${shapeWords(step.shape)}${host?.label ? ` of "${host.label}"` : ''}` },
     ...(where === null ? [] : [{ label: 'where', text: where }]),
-    { label: 'colour', text: `${colourWords(step)}, ${BRUSHES[step.brush].name}` },
+    {
+      label: 'colour',
+      text: `${colourWords(step)}, ${BRUSHES[step.brush].name}${step.softened ? ', gone over until soft' : ''}`,
+    },
   ]
 }
 
@@ -88,6 +91,15 @@ const silhouetteOf = (step: LineStep, world: World): Ring[] => {
 /** Strokes along the lid and lashes are drawn on eyes that are shut. */
 const SHUT: readonly string[] = ['eyeliner', 'lashes']
 
+/** A stroke that is softened is gone over so many times in all (common practice). */
+const GONE_OVER = 2.5
+
+function effortOf(step: LineStep, world: World): Effort {
+  const lengths = sidesOf(step, world).flatMap(s => s.spines.map(p => lengthOf(p.points, p.closed)))
+  const { loads, seconds } = strokeEffort(lengths, BRUSHES[step.brush].line)
+  return { loads, seconds: step.softened ? seconds * GONE_OVER : seconds }
+}
+
 /** Linework: a stroke by its handles, or a line around something. */
 export const lineKind: StepKind<LineStep> = {
   kind: 'line',
@@ -102,11 +114,7 @@ export const lineKind: StepKind<LineStep> = {
     },
   ],
   tool: step => step.brush,
-  effort: (step, world) =>
-    strokeEffort(
-      sidesOf(step, world).flatMap(s => s.spines.map(p => lengthOf(p.points, p.closed))),
-      BRUSHES[step.brush].line,
-    ),
+  effort: effortOf,
   dries: () => 30,
   waits: () => false,
   prints: printsOf,
@@ -138,4 +146,5 @@ const FIELDS = [
   { control: 'brushwork', path: '', label: 'Stroke' },
   { control: 'handles', path: 'points', label: 'Where' },
   { control: 'twin', path: 'twin', label: 'Twin' },
+  { control: 'switch', path: 'softened', label: 'Gone over until soft' },
 ] as const

@@ -42,12 +42,43 @@ function stripsOf({ load }: LineStep, world: World): Strip[] {
   }
 }
 
+/** How much of the narrower of two strips runs into the other when they are gone over (common practice). */
+const RUNS_INTO = 0.45
+/** Shares of the second of two strips on the way from one to the other. */
+const WAY = [0.2, 0.5, 0.8] as const
+
+/** Strips that were gone over until they are soft: where two meet they run into each other. */
+function softStrips(strips: readonly Strip[]): Strip[] {
+  const begins = (i: number) => (i ? strips[i - 1]!.end : 0)
+  const found: Strip[] = []
+  strips.forEach(({ paint, end }, i) => {
+    const next = strips[i + 1]
+    if (!next) return void found.push({ paint, end })
+    const half = (RUNS_INTO * Math.min(end - begins(i), next.end - end)) / 2
+    found.push({ paint, end: end - half })
+    WAY.forEach((share, n) =>
+      found.push({
+        paint: {
+          optics: wetBlend(paint.optics, next.paint.optics, share),
+          finish: share < 0.5 ? paint.finish : next.paint.finish,
+        },
+        end: end - half + (2 * half * (n + 1)) / WAY.length,
+      }),
+    )
+  })
+  return found
+}
+
+/** Softness of the edges of a stroke that was gone over, mm (common practice). */
+const SOFTENED = 1.1
+
 /** Share of the width that a strip goes on beneath the next, so that no skin shows between. */
 const OVERLAP = 0.04
 
 /** A film for each paint across the brush, on both sides. */
 export function printsOf(step: LineStep, world: World): Print[] {
-  const across = stripsOf(step, world)
+  const loaded = stripsOf(step, world)
+  const across = step.softened ? softStrips(loaded) : loaded
   const film = brushFilm(step.brush)
   return sidesOf(step, world).flatMap(({ spines, mirror }) => {
     const rings: Ring[][] = across.map(() => [])
@@ -64,9 +95,10 @@ export function printsOf(step: LineStep, world: World): Print[] {
       strips: null,
       film,
       opacity: opacityOf(film),
-      softness: across.length > 1 ? 0.22 : 0.1,
-      grain: across.length > 1 ? 0.2 : 0.08,
+      softness: step.softened ? SOFTENED : across.length > 1 ? 0.22 : 0.1,
+      grain: step.softened ? 0.3 : across.length > 1 ? 0.2 : 0.08,
       ...BY_BRUSH,
+      ...(step.softened && { texture: 'sponge' as const }),
       meets: { dabs: 1, takesUp: TAKES_UP.brush },
     }))
   })

@@ -38,6 +38,8 @@ export const lineSchema = z
     load: brushLoad,
     /** On which side of the brush's way the dark end of its load lies. */
     dark: z.enum(['left', 'right'], { error: 'must be left or right' }),
+    /** Whether it is gone over, or sponged, until its strips and edges are soft; it is not when left out. */
+    softened: z.boolean({ error: 'must be true or false' }).optional(),
   })
   .superRefine((step, context) => {
     const say = (message: string, path: string) => context.addIssue({ code: 'custom', message, path: [path] })
