@@ -1,4 +1,9 @@
-import { generate, parse, walk } from 'css-tree'
+// The package's types leave its parts out.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./cssTree.d.ts" />
+import generate from 'css-tree/generator'
+import parse from 'css-tree/parser'
+import walk from 'css-tree/walker'
 import { is } from 'css-select'
 import type { Element } from './tree'
 
