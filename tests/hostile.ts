@@ -98,6 +98,115 @@ const diagonals = (count: number): string =>
     }).join(''),
   )
 
+/** A DXF with blocks, from pairs of group codes and values. */
+const blocksDxf = (blocks: readonly (string | number)[], entities: readonly (string | number)[]): string =>
+  ['0', 'SECTION', '2', 'BLOCKS', ...blocks, '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...entities]
+    .concat(['0', 'ENDSEC', '0', 'EOF', ''])
+    .join('\n')
+const block = (name: string, body: readonly (string | number)[]) =>
+  [0, 'BLOCK', 8, 0, 2, name, 70, 0, 10, 0, 20, 0, 3, name, ...body, 0, 'ENDBLK', 8, 0] as const
+const insert = (name: string, ...more: (string | number)[]) =>
+  [0, 'INSERT', 8, 0, 2, name, 10, 0, 20, 0, ...more] as const
+
+/** Files that ask much of style sheets, clips, masks, strokes and blocks. */
+function drawnFiles(n: (count: number) => number): Hostile[] {
+  const next = numbers(5)
+  const spot = () => `${(5 + 90 * next()).toFixed(2)} ${(5 + 90 * next()).toFixed(2)}`
+  const dots = (count: number, how: string) =>
+    Array.from(
+      { length: count },
+      (_, i) => `<circle ${how} cx="${(i * 7) % 97}" cy="${(i * 13) % 89}" r="0.4"/>`,
+    )
+  const way = (count: number) => `M${Array.from({ length: count }, spot).join('L')}`
+  return [
+    {
+      name: 'a style sheet of 3,000 rules over 8,000 shapes',
+      file: svg(
+        `<style>${Array.from({ length: n(3000) }, (_, i) => `.a${i},circle.b${i}{fill:black}`).join('')}</style>${dots(n(8000), 'class="a5"').join('')}`,
+      ),
+    },
+    {
+      name: 'a selector of 2,000 parts',
+      file: svg(
+        `<style>${'g '.repeat(n(2000))}{fill:none}</style>${'<g>'.repeat(30)}<rect width="9" height="9"/>${'</g>'.repeat(30)}`,
+      ),
+    },
+    {
+      name: 'selectors that look within and around',
+      file: svg(`<style>:has(:has(*)) ~ *, :not(:is(g,g)) *{fill:none}</style>${dots(n(6000), '').join('')}`),
+    },
+    {
+      name: 'a style sheet that is no CSS',
+      file: svg(`<style>${'{[(}'.repeat(n(20_000))}</style><rect width="9" height="9"/>`),
+    },
+    {
+      name: 'a wide stroke through a tangle',
+      file: svg(`<path fill="none" stroke="black" stroke-width="3" d="${way(n(3000))}"/>`),
+    },
+    {
+      name: 'a fine clip over 5,000 shapes',
+      file: svg(
+        `<clipPath id="c"><path d="${way(n(40))}Z"/>${dots(n(3000), '').join('')}</clipPath><g clip-path="url(#c)">${dots(n(5000), '').join('')}</g>`,
+      ),
+    },
+    {
+      name: 'a clip that clips itself',
+      file: svg(
+        '<clipPath id="c"><rect width="9" height="9" clip-path="url(#c)"/></clipPath><rect width="9" height="9" clip-path="url(#c)"/>',
+      ),
+    },
+    {
+      name: 'a mask on every one of 6,000 shapes',
+      file: svg(
+        `<mask id="m">${dots(n(400), 'fill="white"').join('')}</mask>${dots(n(6000), 'mask="url(#m)"').join('')}`,
+      ),
+    },
+    {
+      name: 'white and dark by turns, 10,000 times',
+      file: svg(
+        Array.from(
+          { length: n(10_000) },
+          (_, i) =>
+            `<circle fill="${i % 2 ? '#fff' : '#000'}" cx="${(i * 7) % 97}" cy="${(i * 13) % 89}" r="3"/>`,
+        ).join(''),
+      ),
+    },
+    {
+      name: 'blocks that multiply',
+      file: blocksDxf(
+        [
+          ...Array.from({ length: 10 }, (_, i) =>
+            block(`b${i}`, Array.from({ length: 20 }, () => insert(`b${i + 1}`)).flat()),
+          ).flat(),
+          ...block('b10', [0, 'POINT', 8, 0, 10, 0, 20, 0]),
+        ],
+        insert('b0'),
+      ),
+    },
+    {
+      name: 'a block in a thousand million rows',
+      file: blocksDxf(block('b', [0, 'POINT', 8, 0, 10, 0, 20, 0]), insert('b', 70, 30_000, 71, 30_000)),
+    },
+    {
+      name: '10,000 small circles at one place',
+      file: dxf(
+        Array.from({ length: n(10_000) }, (_, i) => [
+          0,
+          'CIRCLE',
+          8,
+          0,
+          10,
+          0,
+          20,
+          0,
+          40,
+          0.3 + i * 1e-4,
+        ]).flat(),
+      ),
+    },
+  ]
+}
+
 /** The files: `much` scales how large they are. */
 export const hostileFiles = (much = 1): Hostile[] => {
   const n = (count: number) => Math.round(count * much)
@@ -166,5 +275,6 @@ export const hostileFiles = (much = 1): Hostile[] => {
         ).flat(),
       ),
     },
+    ...drawnFiles(n),
   ]
 }

@@ -34,13 +34,14 @@ export interface SheetRead {
 export function readSvg(text: string, options: ReadOptions = {}): SheetRead {
   const root = parseTree(text)
   const page = pageOf(root, options.mmPerUnit)
-  const cascade = new Cascade(stylesIn(root))
-  const walk = new Walk(root, cascade)
+  const notes = new Set<string>()
+  const cascade = new Cascade(stylesIn(root), notes)
+  const walk = new Walk(root, cascade, notes)
   const style = styleOf(cascade.of(root), ROOT_STYLE)
   const marks = style.gone ? [] : walk.children(root, startAt(page.toMm, style, page.view))
   return {
     sheet: assembleSheet(walk.openings(marks), walk.edge ?? page.outline, options.loose),
-    notes: [...walk.notes],
+    notes: [...notes],
     sized: page.sized,
   }
 }

@@ -65,6 +65,7 @@ export function freshLine(
     brush: def.brush,
     load: { kind: 'one', paint },
     dark: at[0] >= 0 ? 'right' : 'left',
+    softened: false,
   }
 }
 
@@ -96,6 +97,7 @@ export function freshAround(id: string, shape: AroundId, of: Source, paint: Pain
     brush: def.brush,
     load: { kind: 'one', paint },
     dark: 'right',
+    softened: false,
   }
 }
 

@@ -1,4 +1,4 @@
-import { boxOf, signedArea, type Ring } from '../../geometry'
+import { boxOf, signedArea, type Box, type Ring } from '../../geometry'
 import type { Trace } from './curves'
 
 /** Two outlines are one when their boxes and areas are this near, mm and mm2. */
@@ -30,32 +30,39 @@ function middleOf(points: readonly number[]): string {
   return `${(x / n).toFixed(4)} ${(y / n).toFixed(4)}`
 }
 
+/** What two loops are told apart by. */
+interface Seen {
+  readonly box: Box
+  readonly area: number
+}
+/** As many loops that begin at one place are compared; more of them are no drawing of a sheet. */
+const MOST_NEAR = 400
+
 /** Loops, of which each is kept once: by the even-odd rule two that lie on one another would be none. */
 export function distinctRings(rings: readonly Ring[]): Ring[] {
-  const cells = new Map<string, Ring[]>()
+  const cells = new Map<string, Seen[]>()
   return rings.filter(ring => {
-    const box = boxOf(ring)
-    const [i, j] = [Math.round(box.minX), Math.round(box.minY)]
+    const seen = { box: boxOf(ring), area: Math.abs(signedArea(ring)) }
+    const [i, j] = [Math.round(seen.box.minX), Math.round(seen.box.minY)]
     for (let a = i - 1; a <= i + 1; a++)
       for (let b = j - 1; b <= j + 1; b++)
-        if (cells.get(`${a} ${b}`)?.some(other => isSame(ring, other))) return false
+        if (cells.get(`${a} ${b}`)?.some(other => isSame(seen, other))) return false
     const key = `${i} ${j}`
     const list = cells.get(key)
-    if (list) list.push(ring)
-    else cells.set(key, [ring])
+    if (!list) cells.set(key, [seen])
+    else if (list.length < MOST_NEAR) list.push(seen)
     return true
   })
 }
 
-function isSame(a: Ring, b: Ring): boolean {
-  const [p, q] = [boxOf(a), boxOf(b)]
+function isSame({ box: p, area: a }: Seen, { box: q, area: b }: Seen): boolean {
   const near = (u: number, v: number) => Math.abs(u - v) < SAME
+  const round = p.maxX - p.minX + p.maxY - p.minY
   return (
     near(p.minX, q.minX) &&
     near(p.minY, q.minY) &&
     near(p.maxX, q.maxX) &&
     near(p.maxY, q.maxY) &&
-    Math.abs(Math.abs(signedArea(a)) - Math.abs(signedArea(b))) <
-      SAME * (1 + p.maxX - p.minX + p.maxY - p.minY)
+    Math.abs(a - b) < SAME * (1 + round)
   )
 }

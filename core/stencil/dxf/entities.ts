@@ -71,6 +71,7 @@ export interface Placed {
   readonly map: Affine
 }
 
+const TOO_MUCH = 'The DXF draws more than a sheet can hold; simplify it, and try again.'
 /** Blocks stand within one another as deep as this at most. */
 const MOST_DEEP = 12
 /** Entities whose coordinates are those of the world, whatever their extrusion (DXF reference). */
@@ -89,12 +90,14 @@ export function placedEntities(
 ): Placed[] {
   const layers = tables?.layer?.layers ?? {}
   const found: Placed[] = []
+  let met = 0
   const hidden = (layer: string) => {
     const own = layers[layer]
     return own?.visible === false || own?.frozen === true
   }
 
   function place(entity: Entity, outer: Affine, inLayer: string, depth: number): void {
+    if (++met > LIMITS.elements) throw new RangeError(TOO_MUCH)
     if (entity.inPaperSpace) return void notes.add('What lies in paper space was left out.')
     const layer = entity.layer === undefined || entity.layer === '0' ? inLayer : entity.layer
     if (hidden(layer) || entity.visible === false)
@@ -102,8 +105,6 @@ export function placedEntities(
     const mirrored = looksAway(entity) && !OF_WORLD.has(entity.type)
     const map = mirrored ? compose(outer, scaling(-1, 1)) : outer
     if (entity.type === 'INSERT') return insert(entity, map, layer, depth)
-    if (found.length > LIMITS.elements)
-      throw new RangeError('The DXF draws more than a sheet can hold; simplify it, and try again.')
     found.push({ entity, layer: layer.toUpperCase(), map })
   }
 
@@ -116,6 +117,8 @@ export function placedEntities(
     const base = block.position ?? { x: 0, y: 0 }
     const turn = rotation(entity.rotation ?? 0, 0, 0)
     const size = scaling(entity.xScale ?? 1, entity.yScale ?? 1)
+    const copies = Math.max(1, entity.rowCount ?? 1) * Math.max(1, entity.columnCount ?? 1)
+    if (!(copies <= LIMITS.elements)) throw new RangeError(TOO_MUCH)
     for (let row = 0; row < Math.max(1, entity.rowCount ?? 1); row++)
       for (let column = 0; column < Math.max(1, entity.columnCount ?? 1); column++) {
         const step = translation(column * (entity.columnSpacing ?? 0), row * (entity.rowSpacing ?? 0))

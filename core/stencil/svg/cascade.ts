@@ -4,7 +4,7 @@
 import generate from 'css-tree/generator'
 import parse from 'css-tree/parser'
 import walk from 'css-tree/walker'
-import { is } from 'css-select'
+import { compile } from 'css-select'
 import type { Element } from './tree'
 
 /** What an element says of one property, and whether it insists. */
@@ -15,14 +15,19 @@ interface Declared {
 
 /** One rule of a style sheet: for which elements, and what. */
 interface Rule {
-  readonly selector: string
+  readonly means: (element: Element) => boolean
   /** Ids, classes and kinds named in the selector (CSS Selectors 3, section 9). */
   readonly weight: number
   readonly declared: ReadonlyMap<string, Declared>
 }
 
-/** Rules and elements that are matched in one file at most: each pair is looked at once. */
-const MOST_MATCHES = 400_000
+/** Rules and elements that are matched in one file at most. */
+const MOST_MATCHES = 1_500_000
+/** Longer selectors, and such of more parts, are no drawing program's: matching them could take for ever. */
+const MOST_LETTERS = 200
+const MOST_PARTS = 4
+/** Kinds, classes, ids, attributes and how they stand to one another; nothing that asks what lies within. */
+const PLAIN = /^[\w\s.#>+~*\-[\]="'^$|]+$/
 
 /** How the selector library walks our tree. */
 const adapter = {
@@ -66,8 +71,11 @@ export class Cascade {
   private readonly rules: Rule[] = []
   private matches = 0
 
-  /** @param sheets text of the style elements */
-  constructor(sheets: readonly string[]) {
+  /**
+   * @param sheets text of the style elements
+   * @param notes takes what is left out
+   */
+  constructor(sheets: readonly string[], notes: Set<string>) {
     const { rules } = this
     for (const sheet of sheets) {
       const tree = parse(sheet, { parseValue: false })
@@ -85,8 +93,11 @@ export class Cascade {
               })
           })
           if (declared.size === 0) return
-          for (const selector of generate(node.prelude).split(','))
-            rules.push({ selector: selector.trim(), weight: weightOf(selector), declared })
+          for (const selector of generate(node.prelude).split(',')) {
+            const means = meaningOf(selector.trim())
+            if (means) rules.push({ means, weight: weightOf(selector), declared })
+            else notes.add('A rule of the style sheet was left out: its selector is not read.')
+          }
         },
       })
     }
@@ -103,21 +114,23 @@ export class Cascade {
       if (!found.get(name)?.important || next.important) found.set(name, next)
     }
     for (const [name, value] of Object.entries(element.attrs)) say(name, { value, important: false })
-    for (const { selector, declared } of this.rules) {
+    for (const { means, declared } of this.rules) {
       if (++this.matches > MOST_MATCHES)
         throw new RangeError('The style sheet of this file has too many rules; simplify it, and try again.')
-      if (matches(element, selector)) declared.forEach((next, name) => say(name, next))
+      if (means(element)) declared.forEach((next, name) => say(name, next))
     }
     if (element.attrs.style) declarationsOf(element.attrs.style).forEach((next, name) => say(name, next))
     return new Map([...found].map(([name, { value }]) => [name, value]))
   }
 }
 
-/** Whether a selector means an element; one that cannot be read means none. */
-function matches(element: Element, selector: string): boolean {
+/** What a selector means; null for one that is not read. */
+function meaningOf(selector: string): ((element: Element) => boolean) | null {
+  const parts = selector.split(/[\s>+~]+/).length
+  if (selector.length > MOST_LETTERS || parts > MOST_PARTS || !PLAIN.test(selector)) return null
   try {
-    return is<Element, Element>(element, selector, { adapter, xmlMode: true })
+    return compile<Element, Element>(selector, { adapter, xmlMode: true })
   } catch {
-    return false
+    return null
   }
 }

@@ -3,10 +3,8 @@ import {
   compose,
   IDENTITY,
   mapRing,
-  polygonArea,
   regionOf,
   scaling,
-  signedArea,
   stretchOf,
   stroked,
   translation,
@@ -16,10 +14,11 @@ import {
   type Ring,
 } from '../../geometry'
 import { LIMITS } from '../assemble'
-import { checkPoints, checkShapes, Crossings } from '../bounds'
+import { Budget, checkPoints, checkShapes, Crossings } from '../bounds'
 import type { Cascade } from './cascade'
 import { cutOf, within, type Mark } from './marks'
 import { ringFromRun, SHAPES, shapeRuns, type Run } from './shapes'
+import { closeRun, noteOddRings } from './oddRings'
 import { styleOf, unitsOf, type Style } from './style'
 import { aboutOrigin, parseTransform } from './transform'
 import type { Element } from './tree'
@@ -37,6 +36,14 @@ const GROUPS = new Set(['g', 'a', 'switch'])
 /** A stroke up to this width is a line to cut along, and not a shape to cut out, mm (common practice). */
 const CUT_LINE_MM = 1
 
+/** Points that are clipped in one file at most, those of the clip counted every time. */
+const MOST_CLIPPED = 6_000_000
+const TOO_MUCH_CLIPPED =
+  'The clips and masks of this file cut too many shapes. Unite them where they were drawn, and try again.'
+
+const pointsOf = (region: readonly Polygon[]): number =>
+  region.reduce((n, p) => n + p.outer.length + p.holes.reduce((h, r) => h + r.length, 0), 0) / 2
+
 /** What stands around an element. */
 interface Place {
   readonly toMm: Affine
@@ -48,7 +55,6 @@ interface Place {
 
 /** Goes through the elements of a file, and gathers what they draw. */
 export class Walk {
-  readonly notes = new Set<string>()
   /** The sheet's edge, where the file draws one. */
   edge: Ring | null = null
   private readonly ids = new Map<string, Element>()
@@ -56,10 +62,12 @@ export class Walk {
   private points = 0
   private shapes = 0
   private elements = 0
+  private readonly clipping = new Budget(MOST_CLIPPED, TOO_MUCH_CLIPPED)
 
   constructor(
     root: Element,
     private readonly cascade: Cascade,
+    private readonly notes: Set<string>,
   ) {
     this.index(root, 0)
   }
@@ -133,7 +141,14 @@ export class Walk {
     const overflow = this.cascade.of(element).get('overflow')
     if (overflow === 'visible' || overflow === 'auto') return marks
     const port = mapRing(here, Float64Array.from([0, 0, width, 0, width, height, 0, height]))
-    return within(marks, regionOf([port], 'nonzero'))
+    return this.inside(marks, regionOf([port], 'nonzero'))
+  }
+
+  /** Marks as far as they lie in a region. */
+  private inside(marks: readonly Mark[], region: readonly Polygon[]): Mark[] {
+    const own = pointsOf(region)
+    for (const m of marks) this.clipping.spend(own + pointsOf(m.region))
+    return within(marks, region)
   }
 
   private used(element: Element, place: Place): Mark[] {
@@ -167,7 +182,7 @@ export class Walk {
       if (!target) continue
       const units = target.attrs[what === 'clip-path' ? 'clipPathUnits' : 'maskContentUnits']
       const toMm = units === 'objectBoundingBox' ? this.boxUnits(element, place) : place.toMm
-      if (toMm) left = within(left, this.windowOf(target, what, { ...place, toMm }))
+      if (toMm) left = this.inside(left, this.windowOf(target, what, { ...place, toMm }))
       else this.notes.add('A clip or mask in units of its object was left out.')
     }
     return left
@@ -224,7 +239,7 @@ export class Walk {
     if (rings.length && (asLine || style.fill !== 'none')) {
       // One fill rule a shape: the rings of one path decide together what is inside.
       this.crossings.among(rings)
-      this.noteOdd(rings)
+      noteOddRings(rings, this.notes)
       marks.push({ region: regionOf(rings, style.rule), paper: !asLine && style.fill === 'paper' })
     }
     if (style.stroke !== 'none' && !asLine && wide > 0)
@@ -242,7 +257,7 @@ export class Walk {
     const mm = mapRing(toMm, ring)
     if (!mm.every(Number.isFinite)) throw new RangeError(`A <${name}> has a coordinate that is not a number.`)
     // A fill closes every path by itself; a line to cut along must come back to its start.
-    if (!run.closed && mustClose) this.close(run.points, stretch)
+    if (!run.closed && mustClose) closeRun(run.points, stretch, this.notes)
     return [mm]
   }
 
@@ -251,6 +266,8 @@ export class Walk {
     const { cap, join, miterLimit } = style
     const back = compose(toMm, scaling(1 / stretch))
     const pen = { width: style.strokeWidth * stretch, cap, join, miterLimit }
+    // A tangle is told of before anything is clipped.
+    this.crossings.among(runs.map(r => Float64Array.from(r.points)))
     const regions = runs.flatMap(({ points, closed }) =>
       // Worked out at true size in the shape's own frame, since a stroke is stretched with it.
       points.length < 4
@@ -267,27 +284,6 @@ export class Walk {
         holes: p.holes.map(h => mapRing(back, h)),
       })),
     )
-  }
-
-  /** Lets an open path count as closed across a small gap only: what it encloses is a guess otherwise. */
-  private close(points: readonly number[], mmPerUnit: number): void {
-    const gap = mmPerUnit * Math.hypot(points[0]! - points.at(-2)!, points[1]! - points.at(-1)!)
-    if (gap >= LIMITS.closeGapMm)
-      throw new RangeError(`A path is open by ${gap.toFixed(1)} mm. Close it, and try again.`)
-    if (gap > 1e-3) this.notes.add(`A path was closed across a gap of ${gap.toFixed(2)} mm.`)
-  }
-
-  /** Notes on rings that enclose nothing or cross themselves. */
-  private noteOdd(rings: readonly Ring[]): void {
-    for (const ring of rings) {
-      const plain = Math.abs(signedArea(ring))
-      const covered = regionOf([ring], 'nonzero').reduce((a, p) => a + polygonArea(p), 0)
-      if (covered < LIMITS.leastAreaMm2) this.notes.add('An opening without area was left out.')
-      else if (Math.abs(covered - plain) > 0.002 * covered + 0.01)
-        this.notes.add(
-          'A path crosses itself; what it encloses was taken by its fill rule. Look at it before you cut.',
-        )
-    }
   }
 }
 
