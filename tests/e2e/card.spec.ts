@@ -127,6 +127,26 @@ test('the skin changes on the face, and with it the picture', async ({ page }) =
   expect((await look(page, 'plain-fern-stag')).look.skin).toMatchObject({ colour: '#c58e66', eyes: 'open' })
 })
 
+test('stubble grows, oily skin is told of, and both are kept with the look', async ({ page }) => {
+  await openBench(page, 'plain-midnight-moth')
+  await page.getByRole('button', { name: /^skin/ }).click()
+  const before = await page.getByTestId('stage').screenshot()
+  await page.getByLabel('Beard').selectOption('stubble')
+  await page.getByRole('switch', { name: 'Oily or sweaty' }).click()
+  await painted(page)
+  await expect
+    .poll(async () => difference(before, await page.getByTestId('stage').screenshot()))
+    .toBeGreaterThan(0.01)
+  await page.keyboard.press('Escape')
+  await saved(page)
+  expect((await look(page, 'plain-midnight-moth')).look.skin).toMatchObject({ beard: 'stubble', oily: true })
+  await page
+    .getByRole('button', { name: /care|tip|stop/ })
+    .first()
+    .click()
+  await expect(page.getByRole('dialog')).toContainText('Oily or sweaty skin')
+})
+
 test('guides and rulers go away, inches come, and the view zooms', async ({ page }) => {
   await openBench(page, 'plain-midnight-moth')
   const stage = page.getByTestId('stage')

@@ -143,6 +143,9 @@ test('no demo look scrolls the bench into the blank', async ({ page }) => {
 test('every palette and popover opens whole inside the window', async ({ page }) => {
   await openNew(page)
   const inside = async () => {
+    // A popover finds its place once it has its size.
+    await expect(page.locator('[data-floating]')).toBeVisible()
+    await drawn(page)
     const box = (await page.locator('[data-floating]').boundingBox())!
     expect(box.x).toBeGreaterThanOrEqual(0)
     expect(box.y).toBeGreaterThanOrEqual(0)
