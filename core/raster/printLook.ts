@@ -8,7 +8,7 @@ import type { Mask } from './coverage'
 import { boxOfMask, shared, type Painted, type PixelBox } from './painted'
 import { layFlakes, layGem } from './particles'
 import { maskOf } from './printMask'
-import { grainAt, textureOf, thicknessAt } from './texture'
+import { grainAt, textureOf, thicknessAt, type Texture } from './texture'
 import { LaidOnWet, type FilmInks, type Meeting } from './wetFilms'
 
 /** How far along an axis a place lies, 0 to 1. */
@@ -46,11 +46,18 @@ export function layPrint(
   else layFlakes(painted, print.particles, head, mask, clip)
 }
 
-function inksFor(print: Print, memo: Memo | undefined): FilmInks & { readonly swatches: number } {
+/** What a film is laid with: its inks, its thickness in swatch films and its texture. */
+interface FilmLoad extends FilmInks {
+  readonly swatches: number
+  readonly texture: Texture
+}
+
+function inksFor(print: Print, memo: Memo | undefined): FilmLoad {
   const swatches = print.film / OPAQUE_FILM
-  const { swing, mean, rim } = textureOf(print)
+  const texture = textureOf(print)
+  const { swing, mean, rim } = texture
   const most = Math.max(0.02, (swatches * (1 + swing / 2) * (1 + rim)) / mean)
-  return { inks: inksOf(print, most, memo), swatches, most }
+  return { inks: inksOf(print, most, memo), swatches, most, texture }
 }
 
 function layFilm(
@@ -59,13 +66,12 @@ function layFilm(
   head: HeadPicture,
   grain: Float32Array,
   mask: Mask,
-  { inks, swatches, most }: ReturnType<typeof inksFor>,
+  { inks, swatches, most, texture }: FilmLoad,
   clip: PixelBox,
   onWet: LaidOnWet | null,
 ): void {
   const { grid, chart, skin, hair } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
-  const texture = textureOf(print)
   const { tool } = texture
   const { data: covers } = mask
   const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))

@@ -33,12 +33,18 @@ function drip(x: number, y: number, length: number, width: number): Ring {
 /**
  * Where runny paint runs down from what was printed: from the lowest points of its larger shapes. Which of them
  * drip is a matter of chance, the same every time. An estimate: nobody knows beforehand where paint will run.
- * @param rings outer rings as they lie on the skin, y downward, mm
+ * @param rings rings as they lie on the skin, y downward, mm; those that run the other way round are holes
  * @param id what tells one print from another
  */
 export function dripsFrom(rings: readonly Ring[], id: string): Ring[] {
   const found: Ring[] = []
+  const largest = rings.reduce(
+    (most, r) => (Math.abs(signedArea(r)) > Math.abs(most) ? signedArea(r) : most),
+    0,
+  )
   rings.forEach((ring, n) => {
+    // Nothing hangs from a hole: paint runs from the edge above it, which is not told apart here.
+    if (signedArea(ring) > 0 !== largest > 0) return
     if (found.length >= MOST || chance(id, n) > SHARE) return
     if (Math.abs(signedArea(ring)) < LEAST_AREA) return
     const { maxY } = boxOf(ring)

@@ -98,6 +98,25 @@ describe('drips', () => {
     expect(dripsFrom([box(0, 3)], 'one')).toEqual([])
   })
 
+  it('never hang from a hole, where they would take paint out', () => {
+    const holes = many.map((_, i) => {
+      const x = i * 12
+      return ringOf([
+        [x, 0],
+        [x, 5],
+        [x + 5, 5],
+        [x + 5, 0],
+      ])
+    })
+    const outer = ringOf([
+      [-2, -2],
+      [800, -2],
+      [800, 9],
+      [-2, 9],
+    ])
+    for (const d of dripsFrom([outer, ...holes], 'one')) expect(boxOf(d).maxY).toBeGreaterThan(9)
+  })
+
   it('run from runny paint alone, and never in a flat drawing', () => {
     const step = (wetness: Wetness): SheetStep => {
       const s = freshSheet('s', 's', 'heart-crest', [0, -40], paint('gull'))
