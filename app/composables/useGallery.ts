@@ -20,6 +20,8 @@ function useList() {
   const failed = ref<string[]>([])
   const loading = ref(true)
   let timer: ReturnType<typeof setTimeout> | undefined
+  /** How many lists were read so far. */
+  let lists = 0
 
   function show(list: LookCardData[]): void {
     looks.value = list
@@ -30,8 +32,11 @@ function useList() {
     clearTimeout(timer)
     const ids = looks.value.flatMap(l => (l.awaits ? l.id : [])).slice(0, AT_ONCE)
     if (!ids.length) return
+    const asked = lists
     try {
       const cards = await $fetch<LookCardData[]>('/api/looks/cards', { query: { ids: ids.join(',') } })
+      // A list read meanwhile is newer than these cards, and follows its own.
+      if (asked !== lists) return
       const fresh = new Map(cards.map(c => [c.id, c]))
       show(looks.value.map(l => fresh.get(l.id) ?? l))
     } catch {
@@ -41,7 +46,9 @@ function useList() {
   }
   async function load(): Promise<void> {
     try {
-      show(await $fetch<LookCardData[]>('/api/looks'))
+      const list = await $fetch<LookCardData[]>('/api/looks')
+      lists++
+      show(list)
       failed.value = []
       void follow()
     } catch (error) {

@@ -84,6 +84,8 @@ test('the gallery renames, copies, and undoes a deletion', async ({ page }) => {
   await more('Plain Fern Stag copy').click()
   await page.getByRole('menuitem', { name: 'Rename' }).click()
   await page.getByLabel('New name').fill('Moss Stag')
+  // The copy's picture may come in while its name is being typed; the name stays as typed.
+  await expect(page.locator('[data-look]', { hasText: 'painting' })).toHaveCount(0)
   await page.keyboard.press('Enter')
   const card = page.locator('[data-look]', { hasText: 'Moss Stag' })
   await expect(card).toBeVisible()

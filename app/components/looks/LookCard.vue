@@ -6,10 +6,13 @@ import type { LookCardData } from '~~/server/utils/cards'
 const props = defineProps<{ look: LookCardData }>()
 const emit = defineEmits<{ rename: [name: string]; duplicate: []; remove: [] }>()
 const naming = ref(false)
+/** Held apart from the card, which is drawn anew when its picture comes in. */
+const typed = ref('')
 const box = useTemplateRef<HTMLInputElement>('box')
 const moreButton = useTemplateRef<InstanceType<typeof MenuButton>>('moreButton')
 
 async function begin(): Promise<void> {
+  typed.value = props.look.name
   naming.value = true
   await nextTick()
   box.value?.select()
@@ -17,7 +20,7 @@ async function begin(): Promise<void> {
 function finish(): void {
   if (!naming.value) return
   naming.value = false
-  const name = box.value?.value.trim() ?? ''
+  const name = typed.value.trim()
   if (name && name !== props.look.name) emit('rename', name)
 }
 </script>
@@ -49,8 +52,8 @@ function finish(): void {
         <input
           v-if="naming"
           ref="box"
+          v-model="typed"
           class="field font-display text-lg font-semibold"
-          :value="look.name"
           maxlength="80"
           aria-label="New name"
           @blur="finish"
