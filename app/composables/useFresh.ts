@@ -1,4 +1,13 @@
-import { anchorOf, isBase, isKind, isSparkle, NO_TWIN, type MarkStep, type Source } from '#core/look'
+import {
+  anchorOf,
+  isBase,
+  isKind,
+  isSparkle,
+  laysNothing,
+  NO_TWIN,
+  type MarkStep,
+  type Source,
+} from '#core/look'
 
 /** What lies farther than this from the midline gets a twin, mm. */
 const ASIDE = 6
@@ -19,12 +28,14 @@ export function useFresh() {
       : step
   }
   /**
-   * What a line goes around: the selected step, else the last one that prints; null with a sentence when
+   * What a line goes around: the selected step, several together as one shape, else the last one that prints; null with a sentence when
    * there is none.
    */
-  function sourceFor(what: string): Extract<Source, { use: 'step' }> | null {
+  function sourceFor(what: string): Extract<Source, { use: 'step' | 'steps' }> | null {
     const { step } = selection
-    const own = step && !isSparkle(step) ? step : null
+    const several = selection.steps.filter(s => !isSparkle(s) && !laysNothing(s))
+    if (several.length > 1) return { use: 'steps', steps: several.map(s => s.id) }
+    const own = step && !isSparkle(step) && !laysNothing(step) ? step : null
     const found = own ?? session.look!.steps.findLast(s => isKind('sheet', s) || isBase(s))
     if (!found) notices.refuse(`${what} yet: lay a base or a stencil first.`)
     return found ? { use: 'step', step: found.id, openings: null } : null

@@ -2,6 +2,7 @@ import {
   aimed,
   aimSteps,
   flipped,
+  focusFor,
   letGo,
   ofKind,
   placeSheet,
@@ -49,8 +50,8 @@ export function usePlacing() {
   /** Turns all that is selected so that each points at the focal point. */
   function aim(): void {
     const { ids, sheet } = selection
-    const { focus } = session.look!
-    if (ids.size === 1 && sheet) return place('aim', aimed(sheet, focus, scene.world))
+    if (ids.size === 1 && sheet)
+      return place('aim', aimed(sheet, focusFor(session.look!, sheet.at), scene.world))
     session.edit(ids.size > 1 ? `aim ${ids.size} steps` : 'aim', aimSteps(ids, scene.world))
   }
   /** Selects steps and turns each of them to the focal point. */

@@ -12,10 +12,12 @@ export function useSparkle() {
   const addGem = (cut: GemStep['cut']) =>
     add(twinned(freshGem(nanoid(10), scene.nextSpot(), cut)), 'set a gem')
   function addGlitter(area: GlitterStep['area']): void {
-    const host = area === 'print' ? sourceFor('There is no print to strew glitter over') : null
-    if (area === 'print' && !host) return
-    const fresh = freshGlitter(nanoid(10), area, scene.nextSpot(), host?.step ?? null, scene.ground)
-    add(twinned(fresh), 'strew glitter')
+    const follows = area === 'print' || area === 'rim'
+    const host = follows ? sourceFor('There is no print to strew glitter over') : null
+    if (follows && !host) return
+    const [on, ...over] = host?.use === 'steps' ? host.steps : host ? [host.step] : []
+    const fresh = freshGlitter(nanoid(10), area, scene.nextSpot(), on ?? null, scene.ground)
+    add(twinned(over.length ? { ...fresh, over } : fresh), 'strew glitter')
   }
   function addLips(): void {
     const paint = kit.singles.find(p => p.lipSafe) ?? kit.singles[0]

@@ -12,6 +12,7 @@ import {
   onStep,
   orderSteps,
   removeSteps,
+  type CakeRef,
   type KindName,
   type MarkStep,
   type PaintRef,
@@ -49,11 +50,17 @@ export function useSteps() {
     if (session.edit(label, addSteps([step]))) selection.id = step.id
   }
   /** Lays a base over zones, or on an outline of its own where a spot is picked. */
-  function addWash(zones: ZoneId[] | null, colours: PaintRef[], name: string): void {
+  function addWash(
+    zones: ZoneId[] | null,
+    colours: PaintRef[],
+    name: string,
+    cake: CakeRef | null = null,
+  ): void {
     const { ground } = scene
-    if (zones) return add(freshWash(nanoid(10), name, zones, colours, ground), 'lay a base')
+    const load = cake && { cake: { kind: 'cake' as const, cake, strips: null } }
+    if (zones) return add({ ...freshWash(nanoid(10), name, zones, colours, ground), ...load }, 'lay a base')
     const at = scene.nextSpot()
-    const drawn = freshOutline(nanoid(10), name, at, colours, ground)
+    const drawn = { ...freshOutline(nanoid(10), name, at, colours, ground), ...load }
     const twinned = settings.twinNew && ground.face && Math.abs(at[0]) > ASIDE
     const twin = { ...NO_TWIN, rule: settings.twinRule(ground), own: null }
     add(twinned ? { ...drawn, twin } : drawn, 'lay a base')

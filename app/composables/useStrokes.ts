@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid'
-import { freshAround, freshDots, freshLine, type AroundId } from '#core/look'
+import { freshAround, freshDots, freshLine, isFollowing, type AroundId, type FollowingRun } from '#core/look'
 import type { DotRun, ShapeId } from '#core/stroke'
 
 /** Laying strokes and dots. */
@@ -24,10 +24,10 @@ export function useStrokes() {
     const of = sourceFor('There is nothing to draw a line around')
     if (paint && of) add(freshAround(nanoid(10), shape, of, paint), 'draw a line around')
   }
-  function addDots(run: DotRun | 'around'): void {
+  function addDots(run: DotRun | FollowingRun): void {
     const paint = colour.need()
-    const of = run === 'around' ? sourceFor('There is nothing to set dots around') : null
-    if (!paint || (run === 'around' && !of)) return
+    const of = isFollowing(run) ? sourceFor('There is nothing to set dots on') : null
+    if (!paint || (isFollowing(run) && !of)) return
     add(twinned(freshDots(nanoid(10), run, scene.nextSpot(), of, paint, scene.ground, focus())), 'set dots')
   }
   return { addLine, addAround, addDots }

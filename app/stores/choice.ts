@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
 import { dabOnly, goAroundOnly, isKind, openingNumbers, paintedOpenings, type SheetStep } from '#core/look'
+import { distance, polygonArea, ringCentroid } from '#core/geometry'
+import { motifsOf, type PreparedSheet } from '#core/stencil'
 import { useScene } from './scene'
 import { useSelection } from './selection'
 import { useSession } from './session'
@@ -43,6 +45,21 @@ const choosingAround = ({ step, openings }: AroundSheet, { world }: Scene): Choo
   may: paintedOpenings(step, world)[0]!,
 })
 
+/** Openings in the order of a way that goes from each to the nearest next, from the leftmost on. */
+function oneAfterAnother(numbers: readonly number[], { openings }: PreparedSheet): number[] {
+  const middle = (n: number) => ringCentroid(openings[n]!.outer)
+  const left = [...numbers].sort((a, b) => middle(a)[0] - middle(b)[0])
+  const way = left.splice(0, 1)
+  while (left.length) {
+    const from = middle(way.at(-1)!)
+    const next = left.reduce((best, n) =>
+      distance(middle(n), from) < distance(middle(best), from) ? n : best,
+    )
+    way.push(...left.splice(left.indexOf(next), 1))
+  }
+  return way
+}
+
 /** Choosing openings on the face: those that a pass dabs, or those that a line goes around. */
 export const useChoice = defineStore('choice', () => {
   const session = useSession()
@@ -52,6 +69,8 @@ export const useChoice = defineStore('choice', () => {
   const pass = ref<number | null>(null)
   /** Whether those are being chosen around which the selected line goes. */
   const around = ref(false)
+  /** Whether a press takes a whole motif, and only that. */
+  const motif = ref(false)
   /** Whether none is chosen yet: a pass keeps what it had until the first one is. */
   const emptied = ref(false)
   watch(
@@ -97,10 +116,33 @@ export const useChoice = defineStore('choice', () => {
   }
   const all = () => put(now.value?.may ?? [])
   const none = () => put([])
+  /** Every second one of those that are chosen, along the way from one to the nearest next. */
+  function everyOther(): void {
+    const at = now.value
+    const sheet = at && scene.world.stencil(at.step.stencil)
+    if (!at || !sheet) return
+    put(oneAfterAnother([...(at.chosen.size ? at.chosen : at.may)], sheet).filter((_, i) => i % 2 === 0))
+  }
+  /** Half of those that are chosen, large and small ones mixed. */
+  function mixedSizes(): void {
+    const at = now.value
+    const sheet = at && scene.world.stencil(at.step.stencil)
+    if (!at || !sheet) return
+    const area = (n: number) => polygonArea(sheet.openings[n]!)
+    const bySize = [...(at.chosen.size ? at.chosen : at.may)].sort((a, b) => area(b) - area(a))
+    put(bySize.filter((_, i) => i % 2 === 0))
+  }
+  /** The openings that make up one motif with an opening, and no others. */
+  function onlyMotif(n: number): void {
+    const sheet = now.value && scene.world.stencil(now.value.step.stencil)
+    const motif = sheet && motifsOf(sheet).find(list => list.includes(n))
+    if (motif) put(motif)
+  }
   const invert = () => put([...(now.value?.may ?? [])].filter(n => !now.value!.chosen.has(n)))
   function end(): void {
+    motif.value = false
     pass.value = null
     around.value = false
   }
-  return { pass, around, host, now, take, all, none, invert, end }
+  return { pass, around, motif, host, now, take, all, none, invert, everyOther, mixedSizes, onlyMotif, end }
 })

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { BREAKS, cascade as cascadeOf, moveFocus as focusAt } from '#core/look'
+import { BREAKS, addFocus, cascade as cascadeOf, moveOneFocus, oneFocus } from '#core/look'
 import type { Point } from '#core/geometry'
 import type { Composition } from '~/workers/painter'
 import { useScene } from './scene'
@@ -29,7 +29,14 @@ export const useFlow = defineStore('flow', () => {
     const off = composition.value?.flow.elements.filter(e => !e.twin && Math.abs(e.off) > BREAKS) ?? []
     return [...new Set(off.map(e => e.stepId))]
   })
-  const moveFocus = (at: Point) => void session.edit('move the focal point', focusAt(at))
+  const moveFocus = (n: number, at: Point) => void session.edit('move a focal point', moveOneFocus(n, at))
+  /** One more focal point, where a spot is picked, else at an eye. */
+  const moreFocus = () => {
+    const pupil = scene.ground.face?.landmarks.right.pupil
+    session.edit('one more focal point', addFocus(selection.spot ?? pupil ?? scene.nextSpot()))
+  }
+  const onlyFocus = () => void session.edit('one focal point', oneFocus)
+  const all = computed(() => (session.look ? [session.look.focus, ...(session.look.foci ?? [])] : []))
   /**
    * Lets the sizes of what is selected, or of all brushwork, fall from the farthest to the nearest of the
    * focal point.
@@ -38,5 +45,5 @@ export const useFlow = defineStore('flow', () => {
     const steps = selection.steps.length > 1 ? selection.steps : session.look!.steps
     session.edit('sizes fall', cascadeOf(steps, scene.world))
   }
-  return { composition, watching, showSpots, breakers, moveFocus, cascade }
+  return { composition, watching, showSpots, breakers, all, moveFocus, moreFocus, onlyFocus, cascade }
 })

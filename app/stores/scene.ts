@@ -7,9 +7,11 @@ import {
   placementsOf,
   seatingOf,
   sheetsOf,
+  stepsOff,
   type BaseStep,
   type Step,
   type World,
+  stepEffort,
 } from '#core/look'
 import type { Point } from '#core/geometry'
 import { ownTools } from '#core/paint'
@@ -27,7 +29,7 @@ class KnownSeconds {
     const from = [...hostsOf(step, world), world.ground, world.stencil, world.tool]
     const found = this.kept.get(step)
     if (found?.from.length === from.length && from.every((v, i) => v === found.from[i])) return found.seconds
-    const { seconds } = kindOf(step).effort(step, world)
+    const { seconds } = stepEffort(step, world)
     this.kept.set(step, { from, seconds })
     return seconds
   }
@@ -35,9 +37,10 @@ class KnownSeconds {
 
 /** The steps that one goes around, and those that they go around. */
 function hostsOf(step: Step, world: World): BaseStep[] {
-  const id = kindOf(step).follows(step)
-  const host = id === null ? undefined : world.host?.(id, step.id)?.step
-  return host ? [host, ...hostsOf(host as Step, world)] : []
+  return kindOf(step)
+    .follows(step)
+    .flatMap(id => world.host?.(id, step.id)?.step ?? [])
+    .flatMap(host => [host, ...hostsOf(host as Step, world)])
 }
 
 /**
@@ -66,6 +69,7 @@ export const useScene = defineStore('scene', () => {
     ground: ground.value,
     oily: session.look?.skin.oily,
     ...hostsIn(session.look?.steps ?? []),
+    off: session.look ? stepsOff(session.look) : undefined,
     stencil: stencil.value,
     paint: id => kit.find(id),
     ...tools.value,
@@ -80,7 +84,10 @@ export const useScene = defineStore('scene', () => {
       sheetsOf(session.look).every(id => drawer.shapes.has(id) || drawer.lost.has(id)),
   )
   const seconds = computed(() =>
-    (session.look?.steps ?? []).reduce((sum, step) => sum + known.of(step, world.value), 0),
+    (session.look?.steps ?? []).reduce(
+      (sum, step) => sum + (world.value.off?.has(step.id) ? 0 : known.of(step, world.value)),
+      0,
+    ),
   )
   /** How the selected sheet and its twin seat on the skin, while that is shown. */
   const seating = computed(() => {

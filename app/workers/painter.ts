@@ -12,6 +12,7 @@ import {
   placementsOf,
   showsOf,
   spreadOf,
+  stepsOff,
   beneathAll,
   withSteps,
   type PaintUse,
@@ -70,6 +71,7 @@ const worldOf = (look: Look): World =>
       memo,
     },
     look.steps,
+    stepsOff(look),
   )
 const finished = ({ head }: Bare, painted?: Painted): Picture => ({
   rgba: finishedPicture(head, painted),

@@ -1,4 +1,4 @@
-import { kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
+import { isKind, kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
 import { IncrementalCompositor, type BareSkinCache } from '#core/raster'
 
 /**
@@ -94,13 +94,12 @@ export class StagePicture {
 
 /** The steps that one goes around, and those that they go around. */
 function hostsOf(step: Step, steps: readonly Step[]): readonly Step[] {
-  const id = kindOf(step).follows(step)
+  const ids = kindOf(step).follows(step)
   const before = steps.slice(
     0,
     steps.findIndex(s => s.id === step.id),
   )
-  const host = before.find(s => s.id === id)
-  return host ? [host, ...hostsOf(host, steps)] : []
+  return before.filter(s => ids.includes(s.id)).flatMap(host => [host, ...hostsOf(host, steps)])
 }
 
 /**
@@ -116,7 +115,9 @@ export const keyIn =
       hostsOf(step, steps),
       kindOf(step).sheets(step).map(versionOf),
       world.oily,
+      world.off?.has(step.id),
       world.under?.(step.id),
+      isKind('sheet', step) && step.passes.map((p, i) => p.carries && world.held?.(step.id, i)),
       [...(world.wetUnder?.(step.id) ?? [])],
       kitVersion,
     ])

@@ -4,7 +4,7 @@ import {
   kindOf,
   loadPaints,
   passFilm,
-  stepOf,
+  stepsOf,
   type Shows,
   type Step,
   type World,
@@ -112,7 +112,7 @@ export const contrast = ofSheets(at => {
 function outlined(at: SheetCase, shows: Shows) {
   const { step, look, index } = at
   const kit = usable(at)
-  const has = look.steps.slice(index + 1).some(s => isKind('line', s) && stepOf(s.of) === step.id)
+  const has = look.steps.slice(index + 1).some(s => isKind('line', s) && stepsOf(s.of).includes(step.id))
   const over = (p: Paint) =>
     deltaE(filmOver(opticsOfSwatch(p.overBlack, p.overWhite), 1, shows.beneath), shows.beneath)
   const best = kit

@@ -8,6 +8,7 @@ import {
   type GlitterStep,
   type Step,
   type World,
+  stepEffort,
 } from '../look'
 import { LEAVE_OUT, ofOneKind, type Case, type Check, type Fix, type Found } from './finding'
 import { keptOff } from './keepOff'
@@ -116,9 +117,7 @@ export const sparkle: Check = at => [...glitter(at), ...gems(at)]
 /** Fine glitter whose paint is dry by the time it is strewn falls off. */
 function driedBy(at: Case, host: Step, from: number): Found[] {
   const { look, index, world } = at
-  const seconds = look.steps
-    .slice(from + 1, index)
-    .reduce((s, b) => s + kindOf(b).effort(b, world).seconds, 0)
+  const seconds = look.steps.slice(from + 1, index).reduce((s, b) => s + stepEffort(b, world).seconds, 0)
   const wet = kindOf(host).dries(host) / 2
   if (seconds <= wet) return []
   return [

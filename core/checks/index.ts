@@ -11,7 +11,7 @@ import { regionsOf } from './regions'
 import { seats, wipe } from './seats'
 import { brows, cracks, oilySkin } from './skin'
 import { answers, lids, lipsShared, sittingFindings } from './sitting'
-import { halo, neighbour, reload } from './tools'
+import { halo, neighbour, reload, runsOutOfPaint } from './tools'
 import { wetGround, wetLine } from './wetGround'
 
 /** Every check, in the order in which its findings are told. */
@@ -34,6 +34,7 @@ export const CHECKS: Readonly<Record<string, Check>> = {
   seats,
   wipe,
   reload,
+  runsOutOfPaint,
   halo,
   glitterHost,
   lipsShared,
@@ -111,6 +112,7 @@ export function findingsOf(
   return [
     ...whole,
     ...look.steps.flatMap((step, index) => {
+      if (world.off?.has(step.id)) return []
       const at = {
         look,
         step,

@@ -1,5 +1,15 @@
 import { linearOf, masstone, mudOf, type LinearRgb } from '../paint'
-import { isKind, kindOf, laidPaint, paintsOf, type PaintRef, type Step, type Wash, type World } from '../look'
+import {
+  isKind,
+  kindOf,
+  laidPaint,
+  paintsOf,
+  type PaintRef,
+  type Step,
+  type ToolLoad,
+  type Wash,
+  type World,
+} from '../look'
 import type { Case, Check, Fix, Found } from './finding'
 import { drawnLater } from './shift'
 
@@ -44,6 +54,28 @@ const stripPairs = (strips: readonly { name: string; colour: string }[], where: 
     fix: null,
   }))
 
+/** The colours on a sponge that run into one another: only strips that it really takes up. */
+function ofTool(load: ToolLoad, world: World): Pair[] {
+  switch (load.kind) {
+    case 'one':
+      return []
+    case 'cake': {
+      const { strips } = load.cake
+      const kept = load.strips?.flatMap(n => strips[n] ?? []) ?? strips
+      return stripPairs(kept, 'They lie side by side on the sponge.')
+    }
+    default:
+      return [
+        {
+          first: colourOf(load.first, world),
+          second: colourOf(load.second, world),
+          where: load.kind === 'mixed' ? 'They are stirred together.' : 'They run into each other.',
+          fix: null,
+        },
+      ]
+  }
+}
+
 /** The colours of a step that run into one another within it. */
 function within(step: Step, world: World): Pair[] {
   if (isKind('wash', step))
@@ -64,6 +96,7 @@ function within(step: Step, world: World): Pair[] {
     ]
   if (isKind('line', step) && step.load.kind === 'cake')
     return stripPairs(step.load.cake.strips, 'They lie side by side in the cake.')
+  if (isKind('pull', step)) return ofTool(step.load, world)
   if (isKind('sheet', step))
     return step.passes.flatMap(({ load }): Pair[] =>
       load.kind === 'over'

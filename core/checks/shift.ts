@@ -7,6 +7,7 @@ import {
   seatingOf,
   type SheetStep,
   type World,
+  stepEffort,
 } from '../look'
 import type { Stencil } from '../stencil'
 import type { Case, Fix } from './finding'
@@ -69,7 +70,7 @@ export function drawnLater({ look, step, index, world, under }: Case): Fix | nul
   let seconds = 0
   for (const next of look.steps.slice(index + 1)) {
     if (overlap(own, kindOf(next).boxes(next, world))) return null
-    seconds += kindOf(next).effort(next, world).seconds
+    seconds += stepEffort(next, world).seconds
     if (seconds >= under.wait)
       return { words: `Draw it after "${next.label}"`, sets: [], goes: { behind: next.id } }
   }

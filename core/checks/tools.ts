@@ -1,5 +1,5 @@
 import { distance, polygonArea } from '../geometry'
-import { openingNumbers, passLoads, passOpenings, toolIn, type Pass, type World } from '../look'
+import { leftAfter, openingNumbers, passLoads, passOpenings, toolIn, type Pass, type World } from '../look'
 import { TOOLS, type ToolId } from '../paint'
 import type { PreparedSheet } from '../stencil'
 import { mm, ofSheets } from './finding'
@@ -67,6 +67,28 @@ export const neighbour = ofSheets(({ step, sheet, world }) =>
         fix: better
           ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] }
           : null,
+      },
+    ]
+  }),
+)
+
+/** Less than this share of a load prints too pale to be meant (common practice). */
+const TOO_LITTLE = 0.3
+
+/** What is left on a tool that is not loaded anew may not be enough. */
+export const runsOutOfPaint = ofSheets(({ step, sheet, world }) =>
+  step.passes.flatMap((pass, i) => {
+    if (!pass.carries) return []
+    const left = leftAfter(step, i, world)
+    if (left >= TOO_LITTLE) return []
+    const begins = world.held?.(step.id, i) ?? 1
+    const loads = passLoads({ ...pass, carries: false }, sheet, world)
+    return [
+      {
+        level: 'care' as const,
+        title: 'What is left on the tool will not be enough',
+        why: `It begins with ${Math.round(100 * begins)} % of a load and ends with ${Math.round(100 * left)} % (estimate): the last of the pattern is hardly seen. That is right for an edge that fades on purpose; else load anew, ${loads} ${loads === 1 ? 'load' : 'loads'}.`,
+        fix: { words: 'Load anew', sets: [{ path: ['passes', i, 'carries'], to: false }] },
       },
     ]
   }),

@@ -1,5 +1,5 @@
 import type { Ring } from '../geometry'
-import { checkWork, kindOf, printedRings, type Look, type Print, type World } from '../look'
+import { checkWork, kindOf, printedRings, type Look, type Print, type World, stepPrints } from '../look'
 import { hexOf, masstone } from '../paint'
 import type { SheetGeometry } from '../stencil'
 
@@ -39,6 +39,9 @@ ${sheet.openings.map(o => `<path d="${pathData([o.outer, ...o.holes])}"/>`).join
 const colourOf = ({ particles, paints }: Print): string =>
   hexOf(particles?.kind === 'flakes' ? particles.colour : masstone(paints[0]!.optics))
 
+/** How much a print covers; wiping covers with the skin's own colour what it takes off. */
+const opacityIn = ({ works, opacity }: Print): number => (works?.kind === 'wipe' ? 1 - works.stays : opacity)
+
 /** Letters of the largest SVG that is written: programs that draw refuse larger ones, or take minutes. */
 const MOST_LETTERS = 40e6
 
@@ -59,7 +62,8 @@ function counted() {
  * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a
  * group of their own.
  * Where a stroke crosses itself it stays filled: holes run the other way round and nothing else makes one.
- * A film of several colours gets its first one; films are drawn flat, with their opacity.
+ * A film of several colours gets its first one; films are drawn flat, with their opacity. What is wiped gets the
+ * skin's colour, and what is blended is left out.
  * @param box the part of the picture plane to show, mm
  * @throws RangeError with a sentence when the file would be larger than any program opens
  */
@@ -70,11 +74,11 @@ export function lookSvg(look: Look, world: World, box = world.ground.box): strin
   const w = box.maxX - box.minX
   const h = box.maxY - box.minY
   const prints = look.steps.map(step => {
-    const paths = kindOf(step)
-      .prints(step, world)
+    const paths = stepPrints(step, world)
+      .filter(print => print.works?.kind !== 'blend')
       .map(
         print =>
-          `    <path d="${within(pathData(printedRings(print).map(front.ring)))}" fill="${colourOf(print)}" fill-opacity="${f(print.opacity)}" fill-rule="nonzero"/>`,
+          `    <path d="${within(pathData(printedRings(print).map(front.ring)))}" fill="${print.works ? look.skin.colour : colourOf(print)}" fill-opacity="${f(opacityIn(print))}" fill-rule="nonzero"/>`,
       )
     return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
   })

@@ -14,7 +14,7 @@ import {
   textSchema,
   upgraded,
 } from './document'
-import { KINDS, kindOf, type World } from './kinds'
+import { stepEffort, KINDS, kindOf, type World } from './kinds'
 
 /** As many steps a look has at most: nobody sits for more. */
 export const MOST_STEPS = 80
@@ -47,6 +47,21 @@ export const lookSchema = z.strictObject({
   }),
   sitting: sittingSchema,
   focus: pointSchema,
+  /** More focal points, such as one for each eye: what lies nearer to one of them points there. */
+  foci: z.array(pointSchema).max(6, 'must not have more than 6 points').optional(),
+  /** Variants inside the look: each turns the steps that name it on or off together. */
+  switches: z
+    .array(
+      z.strictObject({
+        id: idSchema,
+        name: textSchema(40).min(1, 'must not be empty'),
+        on: z.boolean({ error: 'must be true or false' }),
+      }),
+    )
+    .max(8, 'must not have more than 8 switches')
+    .optional(),
+  /** Whether it is painted without its optional steps. */
+  shorter: z.boolean({ error: 'must be true or false' }).optional(),
   /** Seconds there are for it; null when nobody waits. */
   budget: bounded(10, 7200).nullable(),
   steps: z.array(stepSchema).max(MOST_STEPS, `must not have more than ${MOST_STEPS} steps`),
@@ -116,7 +131,16 @@ function sentence(issue: z.core.$ZodIssue, data: unknown): string {
   return `${where}${field ? `: "${field}"` : ''} ${issueWords(issue)}.`
 }
 
-/** Seconds to paint a look, drying left out: an estimate from common practice. */
+/** The ids of the steps that are not painted: of a variant that is off, or optional in a shorter look. */
+export function stepsOff({ steps, switches, shorter }: Look): ReadonlySet<string> {
+  const off = new Set((switches ?? []).flatMap(s => (s.on ? [] : [s.id])))
+  return new Set(
+    steps.flatMap(s => ((shorter && s.optional) || (s.switch && off.has(s.switch)) ? [s.id] : [])),
+  )
+}
+
+/** Seconds to paint what of a look is painted, drying left out: an estimate from common practice. */
 export function lookSeconds(look: Look, world: World): number {
-  return look.steps.reduce((sum, step) => sum + kindOf(step).effort(step, world).seconds, 0)
+  const off = stepsOff(look)
+  return look.steps.reduce((sum, s) => sum + (off.has(s.id) ? 0 : stepEffort(s, world).seconds), 0)
 }

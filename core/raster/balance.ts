@@ -6,6 +6,8 @@ import type { Painted } from './painted'
 export interface Balance {
   readonly area: readonly [left: number, right: number]
   readonly weight: readonly [left: number, right: number]
+  /** Colour weight above and below the middle of the canvas. */
+  readonly upright: readonly [above: number, below: number]
   readonly words: string
 }
 
@@ -19,12 +21,15 @@ const LOPSIDED = 0.06
 /**
  * Painted area (mm2 of the picture) and colour weight (area times how far the colour is from the bare skin's)
  * left and right of the midline.
+ * The same above and below a height.
  * @param every how many pixels apart it is looked at
+ * @param split the height that parts above from below, mm down from the bridge of the nose
  */
-export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2): Balance {
+export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2, split = 30): Balance {
   const { grid, albedo, skin } = head
   const area: [number, number] = [0, 0]
   const weight: [number, number] = [0, 0]
+  const upright: [number, number] = [0, 0]
   const each = (every / grid.pxPerMm) ** 2
   const colour = (from: Float32Array, p: number): LinearRgb => [
     Math.min(1, from[3 * p]!),
@@ -48,8 +53,9 @@ export function balanceOf(head: HeadPicture, { paint }: Painted, every = 2): Bal
       const side = (at?.[0] ?? 0) < 0 ? 0 : 1
       area[side] += each
       weight[side] += each * d
+      upright[(at?.[1] ?? 0) < split ? 0 : 1] += each * d
     }
-  return { area, weight, words: wordsOf(weight) }
+  return { area, weight, upright, words: wordsOf(weight) }
 }
 
 /** Which side weighs more, in words. */

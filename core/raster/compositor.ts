@@ -1,4 +1,4 @@
-import { COMPARED, kindOf, type Step, type World } from '../look'
+import { COMPARED, type Step, type World, stepPrints } from '../look'
 import type { LinearRgb } from '../paint'
 import type { Bare } from './bareSkin'
 import { finishedPatch } from './compose'
@@ -13,7 +13,7 @@ import {
   type Painted,
   type PixelBox,
 } from './painted'
-import { dragMasks, layStep, type StepPrints } from './layStep'
+import { dragMasks, layStep, runsTogether, type StepPrints } from './layStep'
 import { maskOf } from './printMask'
 import { Samples } from './samples'
 
@@ -128,7 +128,10 @@ export class IncrementalCompositor {
     const first = [...this.layers.slice(below), ...ready].map(l => l.box).reduce(joined, NO_PIXELS)
     // What a sheet drags along comes from beside each pixel: where some of it changes, all of it is laid anew.
     const changed = upper.reduce(
-      (area, l) => (l.drags.length && !isEmpty(shared(l.box, area)) ? joined(area, l.box) : area),
+      (area, l) =>
+        (l.drags.length || runsTogether(l.prints)) && !isEmpty(shared(l.box, area))
+          ? joined(area, l.box)
+          : area,
       first,
     )
     for (const layer of [...upper].reverse()) this.copy(layer, shared(layer.box, changed), false)
@@ -154,7 +157,7 @@ export class IncrementalCompositor {
   }
 
   private ready(step: Step, key: string, world: World): Ready {
-    const prints = kindOf(step).prints(step, world)
+    const prints = stepPrints(step, world)
     const masks = prints.map(p => maskOf(p, this.bare.head))
     const films = prints.map(() => this.painted.wet?.next() ?? 0)
     const drags = this.painted.wet ? dragMasks(step, world, this.bare.head) : []

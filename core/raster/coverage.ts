@@ -3,6 +3,8 @@ import type { Grid } from './grid'
 
 /** Coverage of part of a grid: one value in [0, 1] a pixel, from pixel (i0, j0) on. */
 export interface Mask {
+  /** How far in from the edge of what is covered each pixel lies, mm; only where a print asks for it. */
+  readonly depth?: Float32Array
   readonly i0: number
   readonly j0: number
   readonly width: number

@@ -1,5 +1,5 @@
 import { boxOf, clockwise, hullOf, ringHolds, shareAlong, type Point, type Ring } from '../geometry'
-import { isBase, kindOf, whereIs, type Step, type World } from '../look'
+import { isBase, laysNothing, kindOf, whereIs, type Step, type World, stepPrints } from '../look'
 import { onSkin, zoneAt, zoneWords } from '../skin'
 import { coverageOf } from './coverage'
 import { distanceFrom } from './distance'
@@ -145,13 +145,9 @@ function refined(
  */
 export function emptySpots(steps: readonly Step[], world: World, most = 8): EmptySpot[] {
   const { ground } = world
-  const elements = steps.filter(s => !isBase(s))
+  const elements = steps.filter(s => !isBase(s) && !laysNothing(s))
   const ringsOf = (list: readonly Step[]) =>
-    list.flatMap(s =>
-      kindOf(s)
-        .prints(s, { ...world, flat: true })
-        .flatMap(p => clockwise(p.rings)),
-    )
+    list.flatMap(s => stepPrints(s, { ...world, flat: true }).flatMap(p => clockwise(p.rings)))
   const rings = ringsOf(elements)
   const outer = ringsOf(elements.filter(s => !kindOf(s).cautions.onLips))
   if (outer.length === 0) return []

@@ -57,10 +57,12 @@ export interface Inks {
  * into wet all along.
  */
 export function inksOf(print: Print, most: number, memo?: Memo): Inks {
-  const { paints, strips } = print
+  const { paints, strips, meet = MEET, stops } = print
   if (paints.length === 1) return { list: [inkOf(paints[0]!, most)], at: () => 0 }
   const list = Array.from({ length: ALONG + 1 }, (_, i) => {
-    const [a, b, share] = strips ? stripAt(strips, i / ALONG) : blendAt(paints.length, i / ALONG)
+    const [a, b, share] = strips
+      ? stripAt(strips, i / ALONG, meet)
+      : blendAt(paints.length, stops ? evenAt(stops, i / ALONG) : i / ALONG)
     return inkOf(blended(paints[a]!, paints[b]!, share, memo), most)
   })
   return { list, at: (t, dither) => Math.min(ALONG, Math.max(0, Math.floor(t * ALONG + dither))) }
@@ -82,17 +84,27 @@ function blendAt(n: number, t: number): [number, number, number] {
   return [i, i + 1, u * u * (3 - 2 * u)]
 }
 
+/** Where a place lies among stops, as if those were spread evenly, 0 to 1. */
+function evenAt(stops: readonly number[], t: number): number {
+  const last = stops.length - 1
+  if (t <= stops[0]!) return 0
+  const next = stops.findIndex(s => s > t)
+  if (next < 0) return 1
+  const a = stops[next - 1]!
+  return (next - 1 + (t - a) / Math.max(1e-6, stops[next]! - a)) / last
+}
+
 /** Half width of the blend where two strips meet, as a share of the whole cake (common practice). */
 const MEET = 0.03
 
 /** Which strips lie at a place of a cake; `ends` are their far ends, 0 to 1. */
-function stripAt(ends: readonly number[], t: number): [number, number, number] {
+function stripAt(ends: readonly number[], t: number, meet: number): [number, number, number] {
   const i = Math.max(
     0,
     ends.findIndex(e => t <= e),
   )
-  const near = ends.findIndex(e => Math.abs(t - e) < MEET)
-  if (near >= 0 && near < ends.length - 1) return [near, near + 1, (t - ends[near]! + MEET) / (2 * MEET)]
+  const near = ends.findIndex(e => Math.abs(t - e) < meet)
+  if (near >= 0 && near < ends.length - 1) return [near, near + 1, (t - ends[near]! + meet) / (2 * meet)]
   return [i, i, 0]
 }
 

@@ -1,4 +1,4 @@
-import { dragsOf, isKind, kindOf, type Drag, type Print, type Step, type World } from '../look'
+import { dragsOf, isKind, type Drag, type Print, type Step, type World, stepPrints } from '../look'
 import type { FilmState } from '../paint'
 import type { Bare } from './bareSkin'
 import { coverageOf, type Mask } from './coverage'
@@ -56,9 +56,12 @@ export function layStep(
   }
   prints.forEach((print, i) => {
     const meeting = wet && { wet, film: films[i]!, stepId: step.id, states }
-    layPrint(painted, print, head, grain, masks[i], world.memo, clip, meeting)
+    layPrint(painted, print, head, grain, masks[i], world.memo, clip, meeting, before)
   })
 }
+
+/** Whether some of a step's prints run what lies there into its surroundings. */
+export const runsTogether = (prints: readonly Print[]): boolean => prints.some(p => p.works?.kind === 'blend')
 
 /** The painted skin in a box, kept apart. */
 function keptBefore({ paint, wet }: Painted, box: PixelBox, width: number): Before {
@@ -85,13 +88,14 @@ export function printSteps(
     steps.some(s => (world.wetUnder?.(s.id).size ?? 0) > 0),
   )
   for (const step of steps) {
-    const prints = kindOf(step).prints(step, world)
+    const prints = stepPrints(step, world)
     const masks = prints.map(p => maskOf(p, head))
     const drags = painted.wet ? dragMasks(step, world, head) : []
     const films = prints.map(() => painted.wet?.next() ?? 0)
     const area = drags.map(d => boxOfMask(d.mask)).reduce(joined, NO_PIXELS)
     const box = masks.map(boxOfMask).reduce(joined, area)
-    const before = keptBefore(painted, area, head.grid.width)
+    const kept = runsTogether(prints) ? box : area
+    const before = keptBefore(painted, kept, head.grid.width)
     layStep(painted, { step, prints, masks, films, drags }, { head, grain }, world, box, before)
     onStep?.(step, painted)
   }

@@ -1,6 +1,7 @@
-import type { Axis, Print } from '../look'
+import type { Print } from '../look'
 import type { Memo } from '../memo'
 import { HAIR_TAKES, opacityOf, OPAQUE_FILM } from '../paint'
+import { along, thinnedAt } from './along'
 import { hash } from './grid'
 import type { HeadPicture } from './head'
 import { inkOver, inksOf, stepOf } from './inks'
@@ -8,24 +9,16 @@ import type { Mask } from './coverage'
 import { boxOfMask, shared, type Painted, type PixelBox } from './painted'
 import { layFlakes, layGem } from './particles'
 import { maskOf } from './printMask'
+import type { Before } from './dragged'
 import { grainAt, textureOf, thicknessAt, type Texture } from './texture'
+import { workOver } from './workOver'
 import { LaidOnWet, type FilmInks, type Meeting } from './wetFilms'
-
-/** How far along an axis a place lies, 0 to 1. */
-export function along(axis: Axis, x: number, y: number): number {
-  if (axis.kind === 'out') return Math.min(1, Math.hypot(x - axis.from[0], y - axis.from[1]) / axis.reach)
-  const dx = axis.to[0] - axis.from[0]
-  const dy = axis.to[1] - axis.from[1]
-  const length2 = dx * dx + dy * dy
-  return length2 === 0
-    ? 0
-    : Math.min(1, Math.max(0, ((x - axis.from[0]) * dx + (y - axis.from[1]) * dy) / length2))
-}
 
 /**
  * Lays one film on painted skin, in place, under what its cover says; see maskOf.
  * @param clip leaves all pixels outside it as they are
  * @param meeting what it finds beneath that is not dry; null where all is
+ * @param before the skin as it was, for what runs into its surroundings
  */
 export function layPrint(
   painted: Painted,
@@ -36,7 +29,9 @@ export function layPrint(
   memo?: Memo,
   clip = boxOfMask(mask),
   meeting: Meeting | null = null,
+  before?: Before,
 ): void {
+  if (print.works) return workOver(painted, print.works, head, mask, clip, before)
   if (!print.particles) {
     const inks = inksFor(print, memo)
     const onWet = meeting && new LaidOnWet(meeting, inks, print.meets)
@@ -72,6 +67,7 @@ function layFilm(
 ): void {
   const { grid, chart, skin, hair } = head
   const single = inks.list.length === 1 ? inks.list[0]! : null
+  const placed = !single || print.runsOut !== undefined || print.thins !== undefined
   const { tool } = texture
   const { data: covers } = mask
   const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
@@ -88,15 +84,20 @@ function layFilm(
       const a = cover * skin[p]!
       if (a < 0.002) continue
       let n = 0
-      if (!single) {
+      let share = 1
+      if (placed) {
         const at = chart.back([grid.x0 + (i + 0.5) / grid.pxPerMm, y])
-        if (at && print.axis) n = inks.at(along(print.axis, at[0], at[1]), hash(i, j, 5))
+        if (at) {
+          const t = print.axis ? along(print.axis, at[0], at[1], mask.depth?.[m]) : 0
+          if (!single) n = inks.at(t, hash(i, j, 5))
+          share = thinnedAt(print, t, at[0], at[1])
+        }
       }
       const ink = single ?? inks.list[n]!
       // Grain is thickness: a sponge leaves pores where little paint lies, and as much more beside them.
       const g = tool === 'sponge' ? grain[p]! : grainAt(tool, grid.x0 + (i + 0.5) / grid.pxPerMm, y)
       // Hair takes less of what passes over it than the skin does.
-      const x = swatches * thicknessAt(texture, g, cover) * (1 - (1 - HAIR_TAKES) * hair[p]!)
+      const x = swatches * share * thicknessAt(texture, g, cover) * (1 - (1 - HAIR_TAKES) * hair[p]!)
       const { table, glow } = ink
       const row = 9 * stepOf(x, most)
       const shine = glow > 0 || ink.sheen > 0 || sheen[p]! > 0 ? opacityOf(3 * x) : 0

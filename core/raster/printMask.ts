@@ -1,6 +1,7 @@
 import { clockwise } from '../geometry'
 import type { Print } from '../look'
 import { blurred, coverageOf, type Mask } from './coverage'
+import { distanceFrom } from './distance'
 import type { HeadPicture } from './head'
 import { spreadCover } from './spreadCover'
 
@@ -15,7 +16,43 @@ export function maskOf(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>):
   const whole = print.spread
     ? spreadCover(rings, print.spread, grid)
     : blurred(coverageOf(rings, grid, Math.ceil(3 * soft) + 1), soft)
-  return print.free?.length && whole.data.length ? keptFree(whole, print.free, head) : whole
+  if (!whole.data.length) return whole
+  const kept = print.free?.length ? keptFree(whole, print.free, head) : whole
+  const mask = print.only ? keptWithin(kept, print.only, head) : kept
+  return print.axis?.kind === 'edge' ? { ...mask, depth: depthIn(whole, grid.pxPerMm) } : mask
+}
+
+/** How far in from the edge of what a mask covers each pixel lies, mm. */
+function depthIn({ width, height, data }: Mask, pxPerMm: number): Float32Array {
+  // A rim of one pixel stands for all that lies outside.
+  const w = width + 2
+  const outside = new Float32Array(w * (height + 2)).fill(1)
+  for (let j = 0; j < height; j++)
+    for (let i = 0; i < width; i++) outside[(j + 1) * w + i + 1] = 1 - Math.min(1, data[j * width + i]!)
+  const far = distanceFrom({ i0: 0, j0: 0, width: w, height: height + 2, data: outside })
+  const depth = new Float32Array(width * height)
+  for (let j = 0; j < height; j++)
+    for (let i = 0; i < width; i++) depth[j * width + i] = far[(j + 1) * w + i + 1]! / pxPerMm
+  return depth
+}
+
+/** Takes out of a print's cover, in place, what lies outside the only place where it is laid. */
+function keptWithin(
+  mask: Mask,
+  { rings, softness }: NonNullable<Print['only']>,
+  { grid, chart }: Pick<HeadPicture, 'grid' | 'chart'>,
+): Mask {
+  const soft = softness * grid.pxPerMm
+  const place = blurred(coverageOf(clockwise(rings).map(chart.ring), grid, Math.ceil(3 * soft) + 1), soft)
+  for (let j = 0; j < mask.height; j++) {
+    for (let i = 0; i < mask.width; i++) {
+      const pi = i + mask.i0 - place.i0
+      const pj = j + mask.j0 - place.j0
+      const inside = pi >= 0 && pj >= 0 && pi < place.width && pj < place.height
+      mask.data[j * mask.width + i]! *= inside ? place.data[pj * place.width + pi]! : 0
+    }
+  }
+  return mask
 }
 
 /** Standard deviation of the edge of what is left free, mm (common practice). */

@@ -1,4 +1,4 @@
-import { reversed, signedArea, type Point, type Ring } from '../geometry'
+import { pointsOf, reversed, signedArea, type Point, type Ring } from '../geometry'
 import type { Surface } from './surface'
 
 /**
@@ -49,6 +49,12 @@ function edges(surface: Surface, { points, widths, closed = false }: Pull): (at:
     normal[2 * i + 1] = (E * tx + F * ty) / l
   }
   return at => Float64Array.from(normal, (v, k) => points[k >> 1]![k & 1]! + v * at * widths[k >> 1]!)
+}
+
+/** The left and the right edge of what a brush covers that is drawn along a line, point by point. */
+export function railsOf(surface: Surface, pull: Pull): { left: Point[]; right: Point[] } {
+  const edge = edges(surface, pull)
+  return { left: pointsOf(edge(-0.5)), right: pointsOf(edge(0.5)) }
 }
 
 /**

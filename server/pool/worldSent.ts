@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache'
 import { sheetFromJson } from '../../core/formats'
-import { groundFor, upgraded, withSteps, type Look, type World } from '../../core/look'
+import { groundFor, stepsOff, upgraded, withSteps, type Look, type World } from '../../core/look'
 import { Memo } from '../../core/memo'
 import { ownTools, type Paint, type Readings } from '../../core/paint'
 import { prepared, type PreparedSheet } from '../../core/stencil'
@@ -51,6 +51,7 @@ export function worldSent({ doc, sheets, paints, readings }: LookSent): { look: 
       memo,
     },
     look.steps,
+    stepsOff(look),
   )
   return { look, world }
 }

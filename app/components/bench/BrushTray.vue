@@ -106,8 +106,9 @@ const listed = computed(() =>
               class="btn text-[0.87rem]"
               @click="strokes.addDots('around')"
             >
-              dots around
-            </button>
+              dots around</button
+            ><button class="btn text-[0.87rem]" @click="strokes.addDots('each')">a dot on each</button
+            ><button class="btn text-[0.87rem]" @click="strokes.addDots('ends')">dots at stroke ends</button>
           </div>
         </section>
       </template>

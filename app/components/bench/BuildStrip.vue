@@ -54,6 +54,10 @@ const toolName = (step: Step) => {
     : ''
 }
 
+const variants = useVariants()
+const hasOptional = computed(() => session.look!.steps.some(s => s.optional))
+const switchable = computed(() => hasOptional.value || (session.look!.switches?.length ?? 0) > 0)
+
 /** The strip follows the selection. */
 const strip = useTemplateRef<HTMLElement>('strip')
 watch([() => selection.id, () => session.look?.steps.length], async ([id]) => {
@@ -93,6 +97,33 @@ function key(event: KeyboardEvent, i: number): void {
         >{{ props.playTo === null ? 'Play' : 'Stop' }}</span
       >
     </button>
+    <div
+      v-if="switchable"
+      class="flex w-28 shrink-0 flex-col justify-center gap-1 overflow-y-auto border-r border-rule px-1.5 py-1"
+      role="group"
+      aria-label="Variants"
+    >
+      <button
+        v-if="hasOptional"
+        class="chip justify-center text-[0.8rem]"
+        :aria-pressed="session.look!.shorter ?? false"
+        title="The look and its time without the optional steps"
+        data-testid="shorter"
+        @click="variants.shorten()"
+      >
+        shorter
+      </button>
+      <button
+        v-for="w in session.look!.switches ?? []"
+        :key="w.id"
+        class="chip justify-center truncate text-[0.8rem]"
+        :aria-pressed="w.on"
+        :title="w.on ? `Without ${w.name}` : `With ${w.name}`"
+        @click="variants.turn(w.id)"
+      >
+        {{ w.name }}
+      </button>
+    </div>
     <div ref="strip" class="relative flex min-w-0 flex-1 items-center overflow-x-auto px-3 py-1">
       <figure class="shrink-0 text-center">
         <img
@@ -138,7 +169,7 @@ function key(event: KeyboardEvent, i: number): void {
                   : step.optional
                     ? 'border-dashed border-rule'
                     : 'border-rule',
-              props.playTo !== null && i >= props.playTo && 'opacity-40',
+              ((props.playTo !== null && i >= props.playTo) || scene.world.off?.has(step.id)) && 'opacity-40',
             ]"
             @click="pick($event, step.id)"
             @keydown="key($event, i)"
@@ -173,7 +204,10 @@ function key(event: KeyboardEvent, i: number): void {
                   :title="gravest(step.id) === 'stop' ? 'Stop' : 'Care'"
                   >!</span
                 >
-                <span class="sr-only">{{ toolName(step) }}{{ step.optional ? ', optional' : '' }}</span>
+                <span class="sr-only"
+                  >{{ toolName(step) }}{{ step.optional ? ', optional' : ''
+                  }}{{ scene.world.off?.has(step.id) ? ', left out now' : '' }}</span
+                >
               </span>
             </span>
             <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" :title="step.label">{{

@@ -10,9 +10,20 @@ const choice = useChoice()
     data-testid="choice-bar"
   >
     <span
-      >Click, drag over or circle {{ choice.now.words }}: {{ choice.now.chosen.size || 'none' }} chosen</span
+      >{{ choice.motif ? 'Click one motif' : 'Click, drag or circle' }}:
+      {{ choice.now.chosen.size || 'none' }} chosen</span
     >
-    <button class="pill" @click="choice.all()">All</button
+    <button
+      class="pill"
+      :aria-pressed="choice.motif"
+      title="A click takes one whole motif, and only that"
+      @click="choice.motif = !choice.motif"
+    >
+      One motif</button
+    ><button class="pill" title="Every second one, one after another" @click="choice.everyOther()">
+      Every other</button
+    ><button class="pill" title="Half of them, big and small mixed" @click="choice.mixedSizes()">Some</button
+    ><button class="pill" @click="choice.all()">All</button
     ><button class="pill" @click="choice.none()">None</button
     ><button class="pill" @click="choice.invert()">Invert</button>
     <button class="rounded-full bg-paper px-2 font-semibold text-ink" @click="choice.end()">Done</button>
@@ -25,6 +36,10 @@ const choice = useChoice()
   background: rgb(246 244 239 / 0.18);
   padding: 0 0.5rem;
   font-weight: 600;
+}
+.pill[aria-pressed='true'] {
+  background: var(--color-paper);
+  color: var(--color-ink);
 }
 .pill:hover {
   background: rgb(246 244 239 / 0.35);

@@ -21,6 +21,7 @@ const scene = useScene()
 const laying = useLaying()
 const flow = useFlow()
 const choice = useChoice()
+const drawing = useDrawing()
 const settings = useSettings()
 const notices = useNotices()
 const held = useHeldSheet()
@@ -173,12 +174,13 @@ useEventListener(window, 'keydown', event => {
       </button>
     </p>
     <p
-      v-else-if="spotWords && !choice.now"
+      v-else-if="spotWords && !choice.now && !drawing.asked"
       class="pointer-events-none absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-1.5 rounded-full bg-ink/85 px-3 py-0.5 text-sm whitespace-nowrap text-paper"
     >
       <Crosshair :size="14" />{{ spotWords }}
     </p>
     <ChoiceBar class="absolute top-6 left-1/2 -translate-x-1/2" />
+    <DrawingBar class="absolute top-6 left-1/2 -translate-x-1/2" />
     <p
       v-if="scene.seating.length"
       class="pointer-events-none absolute bottom-2 left-6 flex flex-col gap-0.5 rounded-lg border border-rule bg-card/90 px-2 py-1 text-[0.8rem] text-soft"

@@ -105,7 +105,19 @@ const cascade = computed(() => {
       Nothing here points anywhere yet. Strokes, dots that get smaller, and sheets with a heading do.
     </p>
     <p class="mt-1 text-xs leading-snug text-soft">
-      Drag the ringed dot on the face to move the focal point.
+      Drag a ringed dot on the face to move a focal point; what lies nearer to one points there.
     </p>
+    <div class="mt-1 flex flex-wrap gap-1">
+      <button
+        class="btn px-2 py-0.5 text-[0.87rem]"
+        :disabled="flow.all.length > 6"
+        @click="flow.moreFocus()"
+      >
+        One more point
+      </button>
+      <button v-if="flow.all.length > 1" class="btn px-2 py-0.5 text-[0.87rem]" @click="flow.onlyFocus()">
+        Only one
+      </button>
+    </div>
   </aside>
 </template>

@@ -71,6 +71,7 @@ const tagsOf = (text: string) =>
           })
         "
     /></label>
+    <VariantsPanel />
     <details
       v-if="amounts.length"
       class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]"

@@ -21,6 +21,8 @@ const areas = [
   ['outline', 'outlined'],
   ['zones', 'zones'],
   ['print', 'over a print'],
+  ['rim', 'along its edges'],
+  ['lowerLip', 'lower lip'],
 ] as const
 const fillWords: Record<Fill, string> = { dots: 'Dots', star: 'Star', glitter: 'Glitter' }
 const spots = computed(() => flow.composition?.spots ?? [])
@@ -107,6 +109,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
             v-for="[words, pair] in [
               ['painted area', balance.area],
               ['colour weight', balance.weight],
+              ['above and below', balance.upright],
             ] as const"
             :key="words"
             class="mt-1"

@@ -6,6 +6,10 @@ import { kindOf, type Field } from '#core/look'
 import AxisField from './controls/AxisField.vue'
 import BrushworkField from './controls/BrushworkField.vue'
 import DotsField from './controls/DotsField.vue'
+import PullField from './controls/PullField.vue'
+import ReworkField from './controls/ReworkField.vue'
+import StrokeHandField from './controls/StrokeHandField.vue'
+import ToolLoadField from './controls/ToolLoadField.vue'
 import FreeField from './controls/FreeField.vue'
 import GemField from './controls/GemField.vue'
 import GlitterField from './controls/GlitterField.vue'
@@ -43,6 +47,10 @@ const whole: Partial<Record<Field['control'], Component>> = {
   lips: LipsField,
   handles: HandlesField,
   free: FreeField,
+  pull: PullField,
+  toolLoad: ToolLoadField,
+  rework: ReworkField,
+  strokeHand: StrokeHandField,
 }
 const single: Partial<Record<Field['control'], Component>> = {
   tool: ToolPicker,
@@ -135,6 +143,7 @@ const rename = (event: Event) =>
             @change="rename"
           />
         </header>
+        <SeveralActions v-if="selection.steps.length > 1" />
         <template v-for="field in fields" :key="field.label">
           <SwitchField
             v-if="field.control === 'switch'"
@@ -159,18 +168,7 @@ const rename = (event: Event) =>
             />
           </details>
         </template>
-        <section class="space-y-1.5 border-t border-rule pt-2">
-          <SwitchField
-            :model-value="step.optional"
-            label="Can be left out when there is a queue"
-            @update:model-value="
-              v =>
-                steps.edit('optional', s => {
-                  s.optional = v
-                })
-            "
-          />
-        </section>
+        <StepNeeds :step="step" />
       </div>
       <!-- Below the fields and not above them: what comes of a step arrives late, and must not move them under the hand; its height is fixed for the same reason. -->
       <StepOutcome

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { toned } from '#core/checks'
-import { kindOf, type Step } from '#core/look'
+import { laysNothing, stepEffort, type Step } from '#core/look'
 
 const props = defineProps<{ step: Step }>()
 const scene = useScene()
@@ -12,13 +12,13 @@ const found = computed(() => analysis.findings.filter(f => f.stepId === props.st
 const tone = computed(
   () => shows.value !== undefined && shows.value.median < 10 && toned(props.step, shows.value, scene.world),
 )
-const effort = computed(() => kindOf(props.step).effort(props.step, scene.world))
+const effort = computed(() => stepEffort(props.step, scene.world))
 </script>
 
 <template>
   <section class="space-y-1.5" aria-label="What comes of it">
     <dl class="grid grid-cols-[auto_1fr] items-baseline gap-x-2.5 text-[0.87rem] leading-snug">
-      <template v-if="shows"
+      <template v-if="shows && !laysNothing(step)"
         ><dt class="eyebrow">Shows</dt>
         <dd data-testid="shows">
           <strong
@@ -48,7 +48,9 @@ const effort = computed(() => kindOf(props.step).effort(props.step, scene.world)
       </template>
       <dt class="eyebrow">Takes</dt>
       <dd>
-        {{ clock(effort.seconds) }} min, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}
+        {{ clock(effort.seconds) }} min<template v-if="effort.loads"
+          >, {{ effort.loads }} {{ effort.loads === 1 ? 'load' : 'loads' }}</template
+        >{{ ' ' }}
         <EstimateMark />
       </dd>
     </dl>

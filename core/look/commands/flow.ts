@@ -1,21 +1,38 @@
 import { distance, tenthPoint, type Point } from '../../geometry'
-import { AT_FOCUS } from '../composition'
+import { AT_FOCUS, focusFor } from '../composition'
 import { isMark, kindOf, type Step, type World } from '../kinds'
 import type { Look } from '../look'
 import { movesOf, Refused, type Command } from './command'
 
-/** Moves the focal point. */
-export const moveFocus =
+/** Moves one of several focal points; the first is the look's own. */
+export const moveOneFocus =
+  (n: number, at: Point): Command =>
+  draft => {
+    if (n === 0) draft.focus = tenthPoint(at)
+    else if (draft.foci?.[n - 1]) draft.foci[n - 1] = tenthPoint(at)
+  }
+
+/** Sets one more focal point. */
+export const addFocus =
   (at: Point): Command =>
   draft => {
-    draft.focus = tenthPoint(at)
+    draft.foci = [...(draft.foci ?? []), tenthPoint(at)]
   }
+
+/** Takes all focal points away but the look's own. */
+export const oneFocus: Command = draft => {
+  delete draft.foci
+}
 
 /** Turns steps so that each points at the focal point. */
 export const aimSteps =
   (ids: ReadonlySet<string>, world: World): Command =>
   draft => {
-    for (const step of draft.steps) if (ids.has(step.id)) movesOf(step).aim(step, world, draft.focus)
+    for (const step of draft.steps)
+      if (ids.has(step.id)) {
+        const at = kindOf<Step>(step).anchor(step) ?? draft.focus
+        movesOf(step).aim(step, world, focusFor(draft, at))
+      }
   }
 
 /** A step with handles by its size and how far it is from the focal point, mm. */

@@ -1,5 +1,6 @@
 export * from './canvas'
 export * from './command'
+export * from './copies'
 export * from './dabs'
 export * from './flow'
 export * from './gems'

@@ -1,7 +1,7 @@
 import { tenthPoint, type Point } from '../../geometry'
 import { onSkin, type Ground } from '../../skin'
 import { flipTogether } from '../composition'
-import { handlesAround, isMark, isOutline, mostHandles, washRings } from '../kinds'
+import { handlesAround, isMark, movedLoops, isOutline, mostHandles, washRings } from '../kinds'
 import type { MarkStep, Step, World } from '../kinds'
 import { between, leastMissed, movedHandles, turnedHandles, widestGap } from '../placement'
 import { movesOf, onKind, onMark, Refused, type Command } from './command'
@@ -9,8 +9,23 @@ import { movesOf, onKind, onMark, Refused, type Command } from './command'
 const noSkin = ({ words }: Ground) => new Refused(`There is no skin there: keep some of it on the ${words}.`)
 
 /** Gives a step of a draft other handles; what depends on them goes along. */
-const put = (step: MarkStep, points: [number, number][], ground: Ground) =>
+function put(step: MarkStep, points: [number, number][], ground: Ground): void {
+  const by = movedBy(step.points, points)
+  if (by && 'holes' in step && step.holes)
+    step.holes = movedLoops(step.holes, ([x, y]) => [x + by[0], y + by[1]])
   movesOf(step).reshape(step, points, ground)
+}
+
+/** By how much handles were moved when all of them were moved alike; null when they were not. */
+function movedBy(before: readonly Point[], after: readonly Point[]): Point | null {
+  if (!before.length || before.length !== after.length) return null
+  const dx = after[0]![0] - before[0]![0]
+  const dy = after[0]![1] - before[0]![1]
+  const alike = after.every(
+    ([x, y], i) => Math.abs(x - before[i]![0] - dx) < 0.15 && Math.abs(y - before[i]![1] - dy) < 0.15,
+  )
+  return alike ? [dx, dy] : null
+}
 
 /**
  * Changes the handles of several steps, all together. Refused when nothing of them would be left on the skin.

@@ -14,6 +14,19 @@ export const addBehind =
   draft =>
     void draft.steps.splice(draft.steps.findIndex(s => s.id === id) + 1, 0, step)
 
+/** Puts a step right before another. */
+export const addBefore =
+  (id: string, step: Step): Command =>
+  draft =>
+    void draft.steps.splice(
+      Math.max(
+        0,
+        draft.steps.findIndex(s => s.id === id),
+      ),
+      0,
+      step,
+    )
+
 /** Takes steps out. */
 export const removeSteps =
   (ids: ReadonlySet<string>): Command =>

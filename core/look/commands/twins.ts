@@ -1,7 +1,7 @@
 import { tenth, tenthPoint } from '../../geometry'
 import { halfTurnAbout } from '../composition'
 import { NO_TWIN, type TwinRule } from '../document'
-import { exactTwin, kindOf, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
+import { exactTwin, kindOf, ofKind, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
 import { liesOf, movedHandles } from '../placement'
 import { movesOf, onKind, onMark, onStep, Refused, type Command } from './command'
 import { addBehind } from './steps'
@@ -18,10 +18,33 @@ export const setTwin = (step: Step, rule: TwinRule, steps: readonly Step[], worl
       throw new Refused('Half a turn is for arms: on a face the other side is a mirror image.')
     }
   const about = turn ? halfTurnAbout(step, steps, world) : null
-  return onStep(step.id, s => {
-    if (kindOf<Step>(s).mayTwin(s)) s.twin = { ...NO_TWIN, rule, about, own: null }
-  })
+  return draft => {
+    onStep(step.id, s => {
+      if (kindOf<Step>(s).mayTwin(s)) s.twin = { ...NO_TWIN, rule, about, own: null }
+    })(draft)
+    // A base under a sheet is on both sides where the sheet is.
+    for (const wash of ofKind('wash', draft.steps))
+      if (wash.rides === step.id && wash.points.length) wash.twin = { ...NO_TWIN, rule, about, own: null }
+  }
 }
+
+/** Gives every step a twin that has none, may have one and does not lie on the midline. */
+export const twinAll =
+  (ids: ReadonlySet<string>, rule: TwinRule): Command =>
+  draft => {
+    let any = false
+    for (const s of draft.steps) {
+      const at =
+        ids.has(s.id) && s.twin.rule === 'none' && kindOf<Step>(s).mayTwin(s) && kindOf<Step>(s).anchor(s)
+      if (!at || Math.abs(at[0]) < ON_MIDLINE) continue
+      s.twin = { ...NO_TWIN, rule, own: null }
+      any = true
+    }
+    if (!any)
+      throw new Refused('Nothing of it lies on one side alone: all of it has its twin, or needs none.')
+  }
+/** Nearer to the midline than this a step lies on it, mm. */
+const ON_MIDLINE = 3
 
 /** Lets the twin of a sheet go its own way from where it lies, or links it to its rule again. */
 export const linkTwin = (step: SheetStep, linked: boolean, world: World): Command => {

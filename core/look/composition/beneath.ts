@@ -1,7 +1,8 @@
 import type { Box } from '../../geometry'
 import { stateAfter } from '../../order'
 import type { FilmState } from '../../paint'
-import { hostsIn, kindOf, type Step, type World } from '../kinds'
+import { heldAll } from './carried'
+import { hostsIn, kindOf, type Step, type World, stepEffort } from '../kinds'
 
 export const overlap = (a: readonly Box[], b: readonly Box[]): boolean =>
   a.some(p => b.some(q => p.minX < q.maxX && q.minX < p.maxX && p.minY < q.maxY && q.minY < p.maxY))
@@ -25,8 +26,9 @@ const WET: readonly FilmState[] = ['dry', 'tacky', 'wet']
  * are painted.
  */
 export function beneathAll(steps: readonly Step[], world: World): Map<string, Beneath> {
-  const boxes = steps.map(s => kindOf(s).boxes(s, world))
-  const seconds = steps.map(s => kindOf(s).effort(s, world).seconds)
+  const off = (s: Step) => world.off?.has(s.id)
+  const boxes = steps.map(s => (off(s) ? [] : kindOf(s).boxes(s, world)))
+  const seconds = steps.map(s => (off(s) ? 0 : stepEffort(s, world).seconds))
   const found = new Map<string, Beneath>()
   steps.forEach((step, i) => {
     const films = new Map<string, FilmState>()
@@ -53,16 +55,19 @@ export function beneathAll(steps: readonly Step[], world: World): Map<string, Be
 /**
  * The same world, told the steps of a look: hosts for those that go around others, and what each step finds
  * beneath it.
+ * @param off the ids of those that are not painted this time
  */
-export function withSteps(world: World, steps: readonly Step[]): World {
-  const own = { ...world, ...hostsIn(steps) }
+export function withSteps(world: World, steps: readonly Step[], off?: ReadonlySet<string>): World {
+  const own: World = { ...world, ...hostsIn(steps), ...(off?.size && { off }) }
   let found: Map<string, Beneath> | undefined
+  let held: Map<string, number[]> | undefined
   // Worked out when it is first asked for: a time or a list of sheets does not need it.
   const beneath = (id: string) => (found ??= beneathAll(steps, own)).get(id)
   // A step that waits until what lies beneath is dry finds nothing wet there.
   const waiting = new Set(steps.flatMap(s => (kindOf(s).waits(s) ? [s.id] : [])))
   return {
     ...own,
+    held: (id, pass) => (held ??= heldAll(steps, own)).get(id)?.[pass] ?? 1,
     under: id => beneath(id)?.state ?? 'dry',
     wetUnder: id => (waiting.has(id) ? NONE : (beneath(id)?.films ?? NONE)),
   }

@@ -15,7 +15,7 @@ import {
 } from '../../geometry'
 import { layOn, type Placement } from '../../skin'
 import type { Stencil } from '../../stencil'
-import { kindOf, type Step, type World } from '../kinds'
+import { kindOf, printedRings, type Step, type World, stepPrints } from '../kinds'
 
 /** Area of a region, mm2. */
 export const areaOf = (region: readonly Polygon[]): number =>
@@ -38,9 +38,14 @@ export interface Cover {
  * a gem throws is no part of it.
  */
 function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free: readonly Ring[] } {
-  const prints = kindOf(step).prints(step, { ...world, flat: true })
+  const prints = stepPrints(step, { ...world, flat: true }).filter(p => !p.works)
   const gems = prints.filter(p => p.particles?.kind === 'gem')
-  return { rings: (gems.length ? gems : prints).map(p => clockwise(p.rings)), free: prints[0]?.free ?? [] }
+  return {
+    rings: (gems.length ? gems : prints).map(p =>
+      p.only ? printedRings({ ...p, free: [] }) : clockwise(p.rings),
+    ),
+    free: prints[0]?.free ?? [],
+  }
 }
 
 /**

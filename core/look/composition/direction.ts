@@ -40,15 +40,24 @@ export interface Flow {
 export const BREAKS = 35
 export const AT_FOCUS = 8
 
+/** The focal point of a look that lies nearest to a place. */
+export const focusFor = ({ focus, foci }: Pick<Look, 'focus' | 'foci'>, at: Point): Point =>
+  [focus, ...(foci ?? [])].reduce<Point>(
+    (best, f) => (distance(f, at) < distance(best, at) ? f : best),
+    focus,
+  )
+
 /** How a look flows to its focal point. */
-export function flowOf(look: Pick<Look, 'steps' | 'focus'>, world: World): Flow {
-  const elements = look.steps.flatMap(step =>
+export function flowOf(look: Pick<Look, 'steps' | 'focus' | 'foci'>, world: World): Flow {
+  const painted = look.steps.filter(s => !world.off?.has(s.id))
+  const elements = painted.flatMap(step =>
     kindOf(step)
       .pointers(step, world)
       .flatMap((p): FlowElement[] => {
-        const far = distance(p.at, look.focus)
+        const focus = focusFor(look, p.at)
+        const far = distance(p.at, focus)
         if (p.heading === null || far < AT_FOCUS) return []
-        const aim = bearingOn(world.ground, p.at, look.focus)
+        const aim = bearingOn(world.ground, p.at, focus)
         const heading = towards(p.heading, p.both, aim)
         return [
           {

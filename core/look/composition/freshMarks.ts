@@ -1,18 +1,26 @@
 import type { Point } from '../../geometry'
 import { layOn, type Face, type Ground } from '../../skin'
 import { dotShape, shapeOf, usualParams, type DotRun, type ShapeId } from '../../stroke'
-import { NO_TWIN, type PaintRef, type Source } from '../document'
+import { NO_TWIN, type PaintRef, type Source, type ToolLoad } from '../document'
 import {
   AROUND,
-  AROUND_DOTS,
+  isFollowing,
+  paramsOfRun,
   GEM_COLOURS,
   GLITTER_COLOURS,
+  RUN_WORDS,
   type AroundId,
   type DotsStep,
   type GemStep,
   type GlitterStep,
   type LineStep,
   type LipsStep,
+  type Act,
+  type FollowingRun,
+  type Manner,
+  type Pull,
+  type Rework,
+  type ReworkArea,
 } from '../kinds'
 import { bearingOn, movedHandles } from '../placement'
 
@@ -104,22 +112,22 @@ export function freshAround(id: string, shape: AroundId, of: Source, paint: Pain
 /** A new run of dots about a point, or around something. */
 export function freshDots(
   id: string,
-  run: DotRun | 'around',
+  run: DotRun | FollowingRun,
   at: Point,
   of: Source | null,
   paint: PaintRef,
   ground: Ground,
   focus: Point,
 ): DotsStep {
-  const def = run === 'around' ? null : dotShape(run)
+  const def = isFollowing(run) ? null : dotShape(run)
   const way = Math.hypot(at[0] - focus[0], at[1] - focus[1]) < 4 ? 0 : bearingOn(ground, at, focus)
   const laid = layOn(ground.surface, { at, tilt: way, side: 'A' })
   return {
     kind: 'dots',
-    ...base(id, sentenceCase(def?.words ?? 'dots around')),
+    ...base(id, sentenceCase(def?.words ?? RUN_WORDS[run])),
     run,
     points: def ? movedHandles(def.usual, laid.point) : [],
-    params: usualParams(def?.params ?? AROUND_DOTS),
+    params: usualParams(paramsOfRun(run)),
     of: def ? null : of,
     brush: 'round3',
     paint,
@@ -165,6 +173,8 @@ export function freshGlitter(
     ],
     zones: [],
     print: [],
+    rim: [],
+    lowerLip: [],
   }
   return {
     kind: 'glitter',
@@ -172,12 +182,104 @@ export function freshGlitter(
     sort: 'fine',
     area,
     points: movedHandles(usual[area], laid.point),
-    width: 8,
+    width: area === 'rim' ? 1.5 : 8,
     zones: area === 'zones' ? [ground.face ? 'forehead' : 'middle band'] : [],
     amount: 0.6,
     colour: { ...GLITTER_COLOURS[0] },
     on,
   }
+}
+
+/** A new base by sponge about a point: a band across it, a row of stamps, or a half moon. */
+export function freshPull(
+  id: string,
+  manner: Manner,
+  at: Point,
+  load: ToolLoad,
+  ground: Ground,
+  focus: Point,
+): Pull {
+  const laid = layOn(ground.surface, { at, tilt: 0, side: 'A' })
+  const tool = manner === 'drawn' ? 'openCell' : manner === 'stamped' ? 'petal' : 'halfMoon'
+  const usual: Record<Manner, Point[]> = {
+    drawn: [
+      [-26, 2],
+      [0, -3],
+      [26, 2],
+    ],
+    stamped: [
+      [-30, 6],
+      [0, -6],
+      [30, 6],
+    ],
+    turned: [
+      [0, 0],
+      [-26, 0],
+    ],
+  }
+  return {
+    kind: 'pull',
+    ...base(id, sentenceCase(PULL_LABELS[manner])),
+    manner,
+    points: movedHandles(usual[manner], laid.point),
+    width: manner === 'stamped' ? 22 : 30,
+    sweep: 180,
+    angle: 0,
+    tool,
+    load,
+    // The way runs to the right, so that its left is up; a turn has its far end outward.
+    dark: manner === 'turned' || at[1] > focus[1] ? 'right' : 'left',
+    wetness: 'damp',
+    dabs: 2,
+    soft: false,
+    ends: 1,
+  }
+}
+const PULL_LABELS: Readonly<Record<Manner, string>> = {
+  drawn: 'sponged band',
+  stamped: 'row of stamps',
+  turned: 'half moon',
+}
+
+/** Going over what lies there: in a drawn shape about a point, along a way, or over the print of some steps. */
+export function freshRework(
+  id: string,
+  act: Act,
+  area: ReworkArea,
+  at: Point,
+  over: readonly string[],
+  ground: Ground,
+): Rework {
+  const laid = layOn(ground.surface, { at, tilt: 0, side: 'A' })
+  const shape: Point[] = [
+    [0, -11],
+    [11, 0],
+    [0, 11],
+    [-11, 0],
+  ]
+  const way: Point[] = [
+    [-14, 4],
+    [0, 0],
+    [14, 4],
+  ]
+  const drawn = area === 'outline' ? shape : area === 'trail' ? way : []
+  return {
+    kind: 'rework',
+    ...base(id, sentenceCase(REWORK_LABELS[act])),
+    act,
+    area,
+    points: movedHandles(drawn, laid.point),
+    width: act === 'wetBrush' ? 3 : 10,
+    over: [...over],
+    edge: act === 'wetBrush' ? 0.4 : act === 'wipe' ? 1.2 : 3,
+    stays: act === 'wipe' ? 0.12 : 0.06,
+    reach: 3,
+  }
+}
+const REWORK_LABELS: Readonly<Record<Act, string>> = {
+  wipe: 'wipe',
+  wetBrush: 'clean with a wet brush',
+  blend: 'blend',
 }
 
 export function freshLips(id: string, colours: PaintRef[]): LipsStep {

@@ -16,6 +16,7 @@ export function handlingsOf(steps: readonly Step[], world: World): Handling[] {
   const used = new Map<string, ('A' | 'B')[]>()
   const list: Handling[] = []
   for (const step of ofKind('sheet', steps)) {
+    if (world.off?.has(step.id)) continue
     const copies = Math.max(1, world.stencil(step.stencil)?.copies ?? 1)
     const sides = used.get(step.stencil) ?? []
     used.set(step.stencil, sides)

@@ -22,6 +22,7 @@ const REACHES = 0.6
 export function paintUseOf(look: Look, world: World): PaintUse[] {
   const all = new Map<string, { name: string; colour: string; mg: number }>()
   for (const step of look.steps) {
+    if (world.off?.has(step.id)) continue
     for (const { refs, mg } of kindOf(step).lays(step, world))
       for (const { id, name, colour } of refs)
         all.set(id, { name, colour, mg: (all.get(id)?.mg ?? 0) + mg / refs.length })

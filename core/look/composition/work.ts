@@ -7,9 +7,9 @@ const MOST_AROUND = 4
 
 /** How many steps a step goes around, one around the other. */
 function depthOf(step: Step, steps: readonly Step[], seen = 0): number {
-  const id = kindOf(step).follows(step)
-  const host = id === null || seen > MOST_AROUND ? undefined : steps.find(s => s.id === id)
-  return host ? depthOf(host, steps, seen + 1) : seen
+  if (seen > MOST_AROUND) return seen
+  const ids = kindOf(step).follows(step)
+  return Math.max(seen, ...steps.filter(s => ids.includes(s.id)).map(s => depthOf(s, steps, seen + 1)))
 }
 
 /**

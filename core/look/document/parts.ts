@@ -113,6 +113,10 @@ export const stepBase = {
   twin: twinSchema,
   /** Steps that belong together, such as those of one arrangement. */
   group: idSchema.nullable(),
+  /** The switch of the look that turns it on and off; always on when left out. */
+  switch: idSchema.optional(),
+  /** Whether the person's eyes are shut while it is painted; as nobody said when left out. */
+  eyes: z.enum(['shut'], { error: 'must be shut, or left out' }).optional(),
 }
 
 /** What every step says, whatever its kind. */
@@ -124,4 +128,6 @@ export interface BaseStep {
   readonly worth: number
   readonly twin: Twin
   readonly group: string | null
+  readonly switch?: string | undefined
+  readonly eyes?: 'shut' | undefined
 }

@@ -10,7 +10,9 @@ import type { World } from './world'
 export const sourceRings = (source: Source, asking: string, world: World): Ring[] =>
   source.use === 'zones'
     ? source.zones.flatMap(id => world.ground.zone(id) ?? [])
-    : (world.host?.(source.step, asking)?.rings(source.openings, world) ?? [])
+    : source.use === 'steps'
+      ? source.steps.flatMap(id => world.host?.(id, asking)?.rings(null, world) ?? [])
+      : (world.host?.(source.step, asking)?.rings(source.openings, world) ?? [])
 
 /** Some rings as one region. */
 export const regionFrom = (rings: readonly Ring[]): Polygon[] => regionOf(rings, 'nonzero')
@@ -26,8 +28,9 @@ export function evenly(ring: Ring): Point[] {
   ).map(s => s.at)
 }
 
-/** The id of the step that a source names. */
-export const stepOf = (source: Source | null): string | null => (source?.use === 'step' ? source.step : null)
+/** The ids of the steps that a source names. */
+export const stepsOf = (source: Source | null): readonly string[] =>
+  source?.use === 'step' ? [source.step] : source?.use === 'steps' ? source.steps : []
 
 /** What to do by hand about what goes around something. */
 export const BY_DISTANCE = 'give it another distance, or let it go around fewer openings'

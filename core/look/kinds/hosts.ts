@@ -12,7 +12,9 @@ function hostFrom(step: Step): Host {
   return {
     step,
     anchor: kind.anchor(step),
+    tips: world => (world.off?.has(step.id) ? [] : (kind.tips?.(step, world) ?? [])),
     rings(openings, world) {
+      if (world.off?.has(step.id)) return []
       const key = openings === null ? '' : openings.join()
       const from = [world.ground, world.flat, world.quick, world.stencil, world.under]
       const found = kept.get(key)

@@ -57,6 +57,10 @@ type Control =
   | 'glitter'
   | 'lips'
   | 'free'
+  | 'pull'
+  | 'toolLoad'
+  | 'rework'
+  | 'strokeHand'
 
 /** How the step card shows a field: `control` names the control, `path` the value in the step. */
 export interface Field {
@@ -112,6 +116,8 @@ interface Cautions<S> {
   readonly takesUpBase?: true
   /** A base: what others are drawn on, and no element by itself. */
   readonly isBase?: true
+  /** It lays no paint, and nothing can show of it. */
+  readonly laysNothing?: true
   /** Something loose that others cannot go around or lie wet on. */
   readonly isSparkle?: true
 }
@@ -182,13 +188,15 @@ export interface StepKind<S> {
   readonly silhouette: (step: S, world: World) => readonly Ring[]
   /** The rings that those get which go around it. */
   readonly contour: (step: S, world: World, openings: readonly number[] | null) => Ring[]
+  /** Where the pulls of its brush begin and end on the skin, mm; left out for what is not drawn in pulls. */
+  readonly tips?: (step: S, world: World) => { readonly start: Point; readonly end: Point }[]
   /** Places that it leaves free by itself, as rings on the skin. */
   readonly keepsFree: (step: S, ground: Ground) => Ring[]
   /** The share of its pixels at which it is judged how it shows; the median when left out. */
   readonly judgedAt?: number
 
-  /** The id of the step that it goes around or over; null when it goes around none. */
-  readonly follows: (step: S) => string | null
+  /** The ids of the steps whose prints its own depends on: what it goes around, over, or keeps to. */
+  readonly follows: (step: S) => readonly string[]
   /** The id of the step on whose wet paint it goes, and behind which it stays; null for none. */
   readonly boundTo: (step: S) => string | null
 

@@ -1,10 +1,32 @@
-import { clockwise, difference, regionOf, ringsOf, type Point, type Ring } from '../../geometry'
+import { clockwise, difference, intersection, regionOf, ringsOf, type Point, type Ring } from '../../geometry'
 import type { Finish, LinearRgb, Optics, ToolId, Wetness } from '../../paint'
 
-/** Along what several colours follow one another: out from a point to a distance, or along a line (mm). */
+/** The two edges of a band on the skin, point by point along its way (mm). */
+export interface Rails {
+  readonly left: readonly Point[]
+  readonly right: readonly Point[]
+}
+
+/**
+ * Along what several colours follow one another: out from a point to a distance, along a line (over and over when
+ * it repeats after some mm), in from the print's own edge to a depth, or across a band from its left edge (mm).
+ */
 export type Axis =
   | { readonly kind: 'out'; readonly from: Point; readonly reach: number }
-  | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
+  | { readonly kind: 'line'; readonly from: Point; readonly to: Point; readonly every?: number | undefined }
+  | { readonly kind: 'edge'; readonly depth: number }
+  | { readonly kind: 'across'; readonly rails: Rails }
+
+/** Wiping: the share of the paint whose tint stays in the skin. */
+export interface Wipe {
+  readonly kind: 'wipe'
+  readonly stays: number
+}
+/** Going over what lies there until it is soft: how far colours run into one another, mm. */
+export interface Blend {
+  readonly kind: 'blend'
+  readonly reach: number
+}
 
 /** A paint as it lies in a film. */
 export interface LaidPaint {
@@ -27,6 +49,16 @@ export interface Print {
    * Far ends of the strips of a split cake along the axis, 0 to 1; null when the paints blend wet into wet.
    */
   readonly strips: readonly number[] | null
+  /** Half width of the blend where two strips meet, as a share of the cake; as a sponge leaves it when left out. */
+  readonly meet?: number | undefined
+  /** Where along the axis each paint lies, 0 to 1; evenly spread when left out. */
+  readonly stops?: readonly number[] | undefined
+  /** Share of the axis from which the film runs out, to nothing at its end; it does not when left out. */
+  readonly runsOut?: number | undefined
+  /** Shares of its thickness along a band, from its beginning to its end; even when left out. */
+  readonly thins?: { readonly rails: Rails; readonly shares: readonly number[] } | undefined
+  /** The only place where it is laid, with the standard deviation of that edge (mm); everywhere when left out. */
+  readonly only?: { readonly rings: readonly Ring[]; readonly softness: number } | undefined
   /** Thickness, mg/cm2. */
   readonly film: number
   /** Share of what lies beneath that the film covers, 0 to 1: for flat drawings. */
@@ -47,6 +79,8 @@ export interface Print {
   readonly meets: { readonly dabs: number; readonly takesUp: number } | null
   /** What lies there instead of a film: loose flakes, or a gem. */
   readonly particles?: Flakes | Gem
+  /** What it does to the paint beneath, instead of laying any. */
+  readonly works?: Wipe | Blend
 }
 
 /** Whose grain a tool of the table leaves. */
@@ -56,11 +90,13 @@ export const textureOfTool = (tool: ToolId): Print['texture'] =>
 /** The texture of what a brush lays, and of what has none of its own. */
 export const BY_BRUSH = { texture: 'brush', wetness: 'tacky', charge: 1 } as const
 
-/** The rings of a print, what it leaves free taken out, running clockwise. */
-export const printedRings = ({ rings, free }: Pick<Print, 'rings' | 'free'>): readonly Ring[] =>
-  free?.length
-    ? ringsOf(difference(regionOf(clockwise(rings), 'nonzero'), regionOf(clockwise(free), 'nonzero')))
-    : clockwise(rings)
+/** The rings of a print, without what it leaves free and outside its only place, running clockwise. */
+export function printedRings({ rings, free, only }: Pick<Print, 'rings' | 'free' | 'only'>): readonly Ring[] {
+  if (!free?.length && !only) return clockwise(rings)
+  const all = regionOf(clockwise(rings), 'nonzero')
+  const placed = only ? intersection(all, regionOf(clockwise(only.rings), 'nonzero')) : all
+  return ringsOf(free?.length ? difference(placed, regionOf(clockwise(free), 'nonzero')) : placed)
+}
 
 /** Glitter: flakes of a size (mm), so many to the mm2 where it lies thickest, each with a tilt of its own. */
 export interface Flakes {

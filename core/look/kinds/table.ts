@@ -3,11 +3,15 @@ import type { PaintRef } from '../document'
 import { dotsKind } from './dots'
 import { gemKind } from './gem'
 import { glitterKind } from './glitter'
-import type { StepKind } from './kind'
+import type { CardLine, Effort, StepKind } from './kind'
 import { lineKind } from './line'
 import { lipsKind } from './lips'
+import { reworkKind } from './rework'
 import { sheetKind } from './sheet'
+import { pullKind } from './pull'
+import type { Print } from './print'
 import { washKind } from './wash'
+import type { World } from './world'
 
 /** Every kind of step: adding one is a folder and a line here. */
 export const KINDS = {
@@ -18,6 +22,8 @@ export const KINDS = {
   gem: gemKind,
   glitter: glitterKind,
   lips: lipsKind,
+  pull: pullKind,
+  rework: reworkKind,
 }
 
 export type KindName = keyof typeof KINDS
@@ -32,9 +38,35 @@ export function kindOf<S extends Step>(step: S): StepKind<S> {
   return KINDS[step.kind] as unknown as StepKind<S>
 }
 
+/** Asking for shut eyes, and waiting until the lids are dry, s (common practice: about ten seconds). */
+const SHUT_SECONDS = 12
+
+/** What a step takes, with the wait for shut eyes: seconds of the hands and loads. */
+export function stepEffort(step: Step, world: World): Effort {
+  const effort = kindOf(step).effort(step, world)
+  return step.eyes === 'shut' ? { ...effort, seconds: effort.seconds + SHUT_SECONDS } : effort
+}
+
+/** What the step sheet says of a step: when the eyes are shut, before anything else. */
+export const cardLines = (step: Step, world: World): CardLine[] => [
+  ...(step.eyes === 'shut' ? [EYES_SHUT] : []),
+  ...kindOf(step).lines(step, world),
+]
+const EYES_SHUT: CardLine = {
+  label: 'eyes',
+  text: 'ask, eyes shut, and shut for ten seconds more; then open',
+}
+
+/** The films of a step; none of one that is not painted this time. */
+export const stepPrints = (step: Step, world: World): Print[] =>
+  world.off?.has(step.id) ? [] : kindOf(step).prints(step, world)
+
 /** Whether a step is of a kind. */
 export const isKind = <K extends KindName>(kind: K, step: Step | null | undefined): step is StepOf<K> =>
   step?.kind === kind
+
+/** Whether a step lays no paint: it works over what lies there. */
+export const laysNothing = (step: Step): boolean => kindOf(step).cautions.laysNothing ?? false
 
 /** The steps of a kind among others. */
 export const ofKind = <K extends KindName>(kind: K, steps: readonly Step[]): StepOf<K>[] =>

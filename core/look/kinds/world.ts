@@ -21,9 +21,11 @@ export interface Host {
   readonly anchor: Point | null
   /**
    * The rings that it covers on the skin, of its twin too, mm.
-   * @param openings only these openings of its sheet; null for all that it prints
+   * @param openings only these openings of its sheet, or strips of its cake; null for all that it prints
    */
   readonly rings: (openings: readonly number[] | null, world: World) => Ring[]
+  /** Where the pulls of its brush begin and end, mm; none of what is not drawn in pulls. */
+  readonly tips: (world: World) => readonly { readonly start: Point; readonly end: Point }[]
 }
 
 /**
@@ -50,6 +52,10 @@ export interface World {
    * @param before only when it comes before this step, so that nothing goes around itself
    */
   readonly host?: (id: string, before?: string) => Host | undefined
+  /** The ids of the steps that are not painted this time; none when left out. */
+  readonly off?: ReadonlySet<string> | undefined
+  /** Shares of a load that a tool still holds when a pass begins that goes on without reloading; full when left out. */
+  readonly held?: (stepId: string, pass: number) => number
   /** Where results are kept that are asked for again and again; nothing is when left out. */
   readonly memo?: Memo
   /** Leave the lift of sheets out of the spread: quicker, for vector drawings. */

@@ -1,7 +1,7 @@
 import { tenth, tenthPoint } from '../../geometry'
 import type { Canvas } from '../../skin'
 import type { Candidate, Fit } from '../../stencil'
-import { kindOf, ofKind, type Step, type Transfer, type World } from '../kinds'
+import { kindOf, movedLoops, ofKind, type Step, type Transfer, type World } from '../kinds'
 import { groundFor, type Look } from '../look'
 import { settle } from '../composition/settle'
 import { pointMap } from './pointMap'
@@ -40,7 +40,11 @@ export function movedTo(
   const to = groundFor(next)
   const transfer: Transfer = { from, to, map: pointMap(from, to), zones: ids => movedZones(ids, to) }
   next.focus = tenthPoint(transfer.map(look.focus))
-  for (const step of next.steps) kindOf<Step>(step).moves.carry(step, transfer)
+  if (look.foci) next.foci = look.foci.map(f => tenthPoint(transfer.map(f)))
+  for (const step of next.steps) {
+    kindOf<Step>(step).moves.carry(step, transfer)
+    if ('holes' in step && step.holes) step.holes = movedLoops(step.holes, transfer.map)
+  }
   settle(next.steps)
   const world: World = { ground: to, stencil, paint: () => undefined }
   return { look: next, misfits: next.steps.flatMap(step => misfitOf(step, world, next, drawer) ?? []) }

@@ -27,7 +27,7 @@ import {
   linkTwin,
   liesOf,
   moreHandles,
-  moveFocus,
+  moveOneFocus,
   moveHandle,
   moveLandmark,
   moveStep,
@@ -249,7 +249,7 @@ describe('the flow', () => {
     const far = freshLine('a', 'teardrop', [40, 70], soot, ground, FOCUS)
     const near = freshLine('b', 'teardrop', [16, 26], soot, ground, FOCUS)
     const look = lookOf(far, near)
-    expect(after(look, moveFocus([3.14, -2])).focus).toEqual([3.1, -2])
+    expect(after(look, moveOneFocus(0, [3.14, -2])).focus).toEqual([3.1, -2])
     const fallen = after(look, cascade(look.steps, world))
     const [a, b] = fallen.steps.map(s => kindOf(s).pointers(s, world)[0]!.size)
     expect(a!).toBeGreaterThan(1.4 * b!)

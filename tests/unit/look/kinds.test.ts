@@ -9,6 +9,8 @@ import {
   freshLips,
   freshLook,
   freshOutline,
+  freshPull,
+  freshRework,
   freshSheet,
   isMark,
   KINDS,
@@ -40,6 +42,15 @@ const SAMPLES: Record<string, Step> = {
   gem: { ...freshGem('gem', [45, -25], 'drop'), heading: 30 },
   glitter: freshGlitter('glitter', 'trail', [45, -25], null, ground),
   lips: freshLips('lips', [soot, gull]),
+  pull: freshPull(
+    'pull',
+    'drawn',
+    [45, -25],
+    { kind: 'double', first: gull, second: soot, share: 0.4 },
+    ground,
+    FOCUS,
+  ),
+  rework: freshRework('rework', 'wipe', 'outline', [45, -25], [], ground),
 }
 const samples = Object.entries(SAMPLES)
 const marks = samples.filter((entry): entry is [string, MarkStep] => isMark(entry[1]))
@@ -86,7 +97,7 @@ function somePaint(rings: readonly Ring[]): Point {
 const TOLERANCE = { boxes: 1.5, silhouette: 1 }
 
 /** Kinds that print nothing that another could go around. */
-const LOOSE = ['glitter']
+const LOOSE = ['glitter', 'rework']
 
 /** What lies at a path of a step. */
 const at = (step: Step, path: readonly (string | number)[]): unknown =>
@@ -148,9 +159,9 @@ describe('where a step lies', () => {
   it.each(samples)('%s prints rings that are shut and finite', (_, step) => {
     const prints = kindOf(step).prints(step, worldOf(step))
     expect(prints.length).toBeGreaterThan(0)
-    for (const { rings, spread, film, opacity, particles } of prints) {
-      expect(film > 0 || particles !== undefined).toBe(true)
-      expect(opacity).toBeGreaterThan(0)
+    for (const { rings, spread, film, opacity, particles, works } of prints) {
+      expect(film > 0 || particles !== undefined || works !== undefined).toBe(true)
+      if (!works) expect(opacity).toBeGreaterThan(0)
       expect(opacity).toBeLessThanOrEqual(1)
       if (spread) expect(spread).toHaveLength(rings.length)
       for (const ring of rings) {

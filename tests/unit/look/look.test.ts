@@ -96,7 +96,17 @@ describe('kinds', () => {
       }
       expect(lookSeconds(look, there)).toBeGreaterThan(30)
     }
-    expect(Object.keys(KINDS)).toEqual(['wash', 'sheet', 'line', 'dots', 'gem', 'glitter', 'lips'])
+    expect(Object.keys(KINDS)).toEqual([
+      'wash',
+      'sheet',
+      'line',
+      'dots',
+      'gem',
+      'glitter',
+      'lips',
+      'pull',
+      'rework',
+    ])
   })
 
   it('paints one set of films for each pass and side', () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { boxOf, EMPTY_BOX } from '#core/geometry'
 import { axisFor, washSides, type Wash } from '#core/look'
+import { TOOLS } from '#core/paint'
 
 const props = defineProps<{ step: Wash }>()
 const scene = useScene()
@@ -10,6 +11,7 @@ const choices = {
   down: 'downward',
   up: 'upward',
   across: 'left to right',
+  edge: 'in from its own edge',
   outward: 'outward, to the side',
   inward: 'toward the midline',
 } as const
@@ -17,7 +19,7 @@ type Choice = keyof typeof choices
 
 const current = computed<Choice>(() => {
   const { axis } = props.step
-  if (axis.kind === 'out') return 'out'
+  if (axis.kind !== 'line') return axis.kind
   const dx = axis.to[0] - axis.from[0]
   const dy = axis.to[1] - axis.from[1]
   if (Math.abs(dx) <= Math.abs(dy)) return dy > 0 ? 'down' : 'up'
@@ -42,7 +44,7 @@ function choose(event: Event): void {
   const b = rings.reduce((box, r) => boxOf(r, box), { ...EMPTY_BOX })
   const x = (b.minX + b.maxX) / 2
   const y = (b.minY + b.maxY) / 2
-  const line: Record<Exclude<Choice, 'out'>, Wash['axis']> = {
+  const line: Record<Exclude<Choice, 'out' | 'edge'>, Wash['axis']> = {
     down: { kind: 'line', from: [x, b.minY], to: [x, b.maxY] },
     up: { kind: 'line', from: [x, b.maxY], to: [x, b.minY] },
     across: { kind: 'line', from: [b.minX, y], to: [b.maxX, y] },
@@ -50,19 +52,99 @@ function choose(event: Event): void {
     inward: { kind: 'line', from: [x < 0 ? b.minX : b.maxX, y], to: [x < 0 ? b.maxX : b.minX, y] },
   }
   steps.editKind('wash', 'how the colours run', s => {
-    s.axis = choice === 'out' ? axisFor(rings) : line[choice]
+    s.axis =
+      choice === 'out'
+        ? axisFor(rings)
+        : choice === 'edge'
+          ? { kind: 'edge', depth: Math.max(4, Math.round(Math.min(b.maxX - b.minX, b.maxY - b.minY) / 4)) }
+          : line[choice]
   })
+}
+/** A band of the sponge's width that repeats, or the whole cake drawn across once. */
+const bands = (on: boolean) =>
+  steps.editKind('wash', 'bands', s => {
+    if (s.axis.kind !== 'line') return
+    const { every: _, ...once } = s.axis
+    s.axis = on ? { ...once, every: TOOLS[s.tool].tip } : once
+  })
+const runsOut = (on: boolean) =>
+  steps.editKind('wash', 'run out to nothing', s => {
+    if (on) s.runsOut = 0.4
+    else delete s.runsOut
+  })
+const runs = computed(
+  () => props.step.colours.length > 1 || props.step.cake || props.step.runsOut !== undefined,
+)
+/** Where each colour lies along the way, %. */
+const stops = computed(() => {
+  const n = props.step.colours.length
+  return (props.step.stops ?? props.step.colours.map((_, i) => i / (n - 1))).map(v => Math.round(100 * v))
+})
+function putStop(n: number, percent: number): void {
+  const next = stops.value.map((v, i) => (i === n ? percent : v) / 100)
+  steps.editKind(
+    'wash',
+    'where a colour lies',
+    s => {
+      // Colours keep their order: one that is pushed past its neighbour takes it along.
+      s.stops = next.map((v, i) => (i < n ? Math.min(v, next[n]!) : i > n ? Math.max(v, next[n]!) : v))
+    },
+    `stop-${n}`,
+  )
 }
 </script>
 
 <template>
-  <select
-    class="field"
-    :value="current"
-    aria-label="How the colours run"
-    :disabled="step.colours.length < 2"
-    @change="choose"
-  >
-    <option v-for="[key, words] in offered" :key="key" :value="key">{{ words }}</option>
-  </select>
+  <div class="space-y-1.5">
+    <select
+      class="field"
+      :value="current"
+      aria-label="How the colours run"
+      :disabled="!runs"
+      @change="choose"
+    >
+      <option v-for="[key, words] in offered" :key="key" :value="key">{{ words }}</option>
+    </select>
+    <p v-if="runs && step.axis.kind !== 'edge'" class="text-[0.87rem] leading-snug text-soft">
+      Drag the square handles on the face: filled where they begin, open where they end.
+    </p>
+    <NumberField
+      v-if="runs && step.axis.kind === 'edge'"
+      :model-value="step.axis.depth"
+      label="how deep"
+      unit="mm"
+      :least="1"
+      :most="80"
+      @update:model-value="
+        depth =>
+          steps.editKind('wash', 'how deep', s => {
+            s.axis = { kind: 'edge', depth }
+          })
+      "
+    />
+    <div v-if="step.colours.length > 1 && !step.cake" class="grid grid-cols-3 gap-1.5">
+      <NumberField
+        v-for="(v, n) in stops"
+        :key="n"
+        :model-value="v"
+        :label="`colour ${n + 1} at`"
+        unit="%"
+        :least="0"
+        :most="100"
+        :step="5"
+        @update:model-value="percent => putStop(n, percent)"
+      />
+    </div>
+    <SwitchField
+      v-if="step.cake && step.axis.kind === 'line'"
+      :model-value="step.axis.every !== undefined"
+      label="Bands of the sponge's width"
+      @update:model-value="bands"
+    />
+    <SwitchField
+      :model-value="step.runsOut !== undefined"
+      label="Runs out to nothing"
+      @update:model-value="runsOut"
+    />
+  </div>
 </template>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { AROUND_DOTS, RUN_WORDS, type DotsStep } from '#core/look'
+import { paramsOfRun, RUN_WORDS, type DotsStep } from '#core/look'
 import { BRUSHES } from '#core/paint'
-import { dotShape } from '#core/stroke'
 
 /** A run of dots: colour, brush and numbers. */
 const props = defineProps<{ step: DotsStep }>()
 const steps = useSteps()
-const params = computed(() => (props.step.run === 'around' ? AROUND_DOTS : dotShape(props.step.run).params))
+const params = computed(() => paramsOfRun(props.step.run))
 const edit = (label: string, recipe: (s: DotsStep) => void) => steps.editKind('dots', label, recipe)
 const rounds = ['round1', 'round2', 'round3', 'round4'] as const
 </script>

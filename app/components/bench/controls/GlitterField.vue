@@ -22,6 +22,13 @@ const toggle = (id: GlitterStep['zones'][number]) =>
     const next = s.zones.includes(id) ? s.zones.filter(z => z !== id) : [...s.zones, id]
     if (next.length) s.zones = next
   })
+const toggleOver = (id: string) =>
+  edit('over which prints', s => {
+    const now = s.over ?? []
+    const next = now.includes(id) ? now.filter(o => o !== id) : [...now, id]
+    if (next.length) s.over = next
+    else delete s.over
+  })
 function wide(event: Event): void {
   const box = event.target as HTMLInputElement
   if (box.valueAsNumber >= 1 && box.valueAsNumber <= 60)
@@ -75,7 +82,7 @@ function wide(event: Event): void {
           )
         "
     /></label>
-    <label v-if="step.area === 'trail'" class="block text-[0.87rem]"
+    <label v-if="step.area === 'trail' || step.area === 'rim'" class="block text-[0.87rem]"
       >width, mm<input
         class="field"
         type="number"
@@ -97,6 +104,23 @@ function wide(event: Event): void {
         {{ zoneWords(id) }}
       </button>
     </div>
+    <div
+      v-if="(step.area === 'print' || step.area === 'rim') && hosts.length > 1"
+      class="flex flex-wrap gap-1"
+      role="group"
+      aria-label="Over which prints"
+    >
+      <button
+        v-for="h in hosts"
+        :key="h.id"
+        class="chip max-w-full truncate"
+        :aria-pressed="h.id === step.on || step.over?.includes(h.id)"
+        :disabled="h.id === step.on"
+        @click="toggleOver(h.id)"
+      >
+        {{ h.label }}
+      </button>
+    </div>
     <label class="block text-[0.87rem]"
       >when<select
         class="field"
@@ -108,7 +132,9 @@ function wide(event: Event): void {
           })
         "
       >
-        <option v-if="step.area !== 'print'" value="">last, on dry paint or skin</option>
+        <option v-if="step.area !== 'print' && step.area !== 'rim'" value="">
+          last, on dry paint or skin
+        </option>
         <option v-for="h in hosts" :key="h.id" :value="h.id">while "{{ h.label }}" is wet</option>
       </select></label
     >

@@ -21,10 +21,14 @@ function choose(kind: Pass['load']['kind']): void {
   if (kind === 'one') load.value = { kind, paint: first }
   else if (kind === 'over')
     load.value = { kind, first, second: kit.refOf(kit.singles.find(p => p.id !== first.id)!), direction }
-  else load.value = { kind: 'cake', cake: kit.cakeRefOf(kit.cakes[0]!), direction }
+  else load.value = { kind: 'cake', cake: kit.cakeRefOf(kit.cakes[0]!), direction, bands: true }
 }
 const turn = () => {
   if (load.value.kind !== 'one') load.value = { ...load.value, direction: (load.value.direction + 45) % 360 }
+}
+/** A sponge lays its cake band beside band, unless it is drawn across the sheet once. */
+function setBands(bands: boolean): void {
+  if (load.value.kind === 'cake') load.value = { ...load.value, bands }
 }
 const words: Record<number, string> = {
   0: 'up',
@@ -100,6 +104,12 @@ const strips = computed(() =>
     >
       <span v-for="(s, i) in strips" :key="i" :style="{ background: s.colour, flexGrow: s.width }" />
     </div>
+    <SwitchField
+      v-if="load.kind === 'cake'"
+      :model-value="load.bands ?? false"
+      label="Bands of the sponge's width"
+      @update:model-value="setBands"
+    />
     <div class="flex items-center gap-1.5">
       <select
         class="field min-w-0 flex-1 text-[0.87rem]"

@@ -23,14 +23,32 @@ const advice = computed(() => {
     ? `${where} Blend neighbours while both are wet.`
     : `${where} Here a darker colour stands before a lighter one: swap them, unless the dark middle is wanted.`
 })
+/** Strips of a cake in place of colours: across what the base covers. */
+const cake = () =>
+  steps.editKind('wash', 'from a cake', s => {
+    s.cake = { kind: 'cake', cake: kit.cakeRefOf(kit.cakes[0]!), strips: null }
+    delete s.stops
+  })
+const takeOut = (i: number) =>
+  steps.edit('take a colour out', s => {
+    if (!('colours' in s)) return
+    s.colours.splice(i, 1)
+    if ('stops' in s) delete s.stops
+  })
 const more = () => {
   const unused = kit.paints.find(p => !props.step.colours.some(c => c.id === p.id))
-  if (unused) change('add a colour', colours => void colours.push(kit.refOf(unused)))
+  if (unused)
+    steps.edit('add a colour', s => {
+      if (!('colours' in s)) return
+      s.colours.push(kit.refOf(unused))
+      if ('stops' in s) delete s.stops
+    })
 }
 </script>
 
 <template>
-  <ul class="space-y-1">
+  <CakeField v-if="'axis' in step && step.cake" :step="step" />
+  <ul v-else class="space-y-1">
     <li v-for="(colour, i) in step.colours" :key="i" class="flex items-center gap-1">
       <PaintPicker
         :model-value="colour"
@@ -46,14 +64,17 @@ const more = () => {
         v-if="step.colours.length > 1"
         class="icon-btn"
         :aria-label="`Take colour ${i + 1} out`"
-        @click="change('take a colour out', c => void c.splice(i, 1))"
+        @click="takeOut(i)"
       >
         <X :size="15" />
       </button>
     </li>
     <li v-if="step.colours.length > 1" class="text-[0.87rem] leading-snug text-soft">{{ advice }}</li>
-    <li v-if="step.colours.length < ('axis' in step ? 4 : 2)">
+    <li v-if="step.colours.length < ('axis' in step ? 5 : 2)">
       <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another colour</button>
+    </li>
+    <li v-if="'axis' in step && kit.cakes.length">
+      <button class="btn text-[0.87rem]" @click="cake">From a split cake</button>
     </li>
   </ul>
 </template>

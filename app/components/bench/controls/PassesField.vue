@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { MousePointerClick, Plus, Trash2 } from '@lucide/vue'
-import type { Pass, SheetStep } from '#core/look'
+import { MousePointerClick, MoveUpRight, PaintRoller, Plus, Trash2 } from '@lucide/vue'
+import { loadPaints, ofKind, type Pass, type SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
+const session = useSession()
 const steps = useSteps()
 const choice = useChoice()
+const gradient = useGradient()
+const sponging = useSponging()
 const drawer = useDrawer()
 const sheet = computed(() => drawer.shapes.get(props.step.stencil))
 const groups = computed(() => drawer.find(props.step.stencil)?.groups ?? [])
@@ -17,6 +20,33 @@ const use = (i: number, value: string) =>
 const change = (label: string, i: number, recipe: (pass: Pass) => void) =>
   steps.editKind('sheet', label, s => recipe(s.passes[i]!))
 
+/** A pass that runs out needs a way along which it does: that is dragged on the face. */
+function runOut(i: number, on: boolean): void {
+  const pass = props.step.passes[i]!
+  if (on && !pass.axis) gradient.byHand(i, pass)
+  change('run out to nothing', i, p => {
+    if (on) p.runsOut = 0.3
+    else delete p.runsOut
+  })
+  // Of one colour nothing is left that runs.
+  if (!on && pass.load.kind === 'one' && pass.axis) gradient.byHand(i, pass)
+}
+/** Whether an earlier pass left something of this colour on this tool. */
+function holdsOf(i: number): boolean {
+  const { tool, load } = props.step.passes[i]!
+  const key = (p: Pass) =>
+    `${p.tool} ${loadPaints(p.load)
+      .map(r => r.id)
+      .join()}`
+  const all = ofKind('sheet', session.look!.steps)
+  const before = all
+    .slice(
+      0,
+      all.findIndex(s => s.id === props.step.id),
+    )
+    .flatMap(s => s.passes)
+  return [...before, ...props.step.passes.slice(0, i)].some(p => key(p) === key({ tool, load } as Pass))
+}
 function more(): void {
   const last = props.step.passes.at(-1)!
   steps.editKind('sheet', 'add a pass', s => void s.passes.push({ ...structuredClone(toRaw(last)), dabs: 2 }))
@@ -112,6 +142,45 @@ function more(): void {
           <MousePointerClick :size="15" />Choose
         </button>
       </div>
+      <PassPartField :step="step" :pass="pass" :index="i" />
+      <div
+        v-if="pass.load.kind !== 'one' || pass.axis || pass.runsOut !== undefined"
+        class="flex items-center gap-1.5"
+      >
+        <button
+          class="btn px-2 text-[0.87rem]"
+          :class="gradient.pass === i && 'border-mulberry! bg-mulberry-wash text-mulberry'"
+          :aria-pressed="pass.axis !== undefined"
+          title="Drag on the face where the colours begin and end"
+          @click="gradient.byHand(i, pass)"
+        >
+          <MoveUpRight :size="14" />{{ pass.axis ? 'As the sheet lies' : 'Colours by hand' }}
+        </button>
+        <button
+          v-if="pass.axis && gradient.pass !== i"
+          class="btn px-2 text-[0.87rem]"
+          @click="gradient.pass = i"
+        >
+          Show handles
+        </button>
+      </div>
+      <SwitchField
+        :model-value="pass.runsOut !== undefined"
+        label="Runs out to nothing"
+        @update:model-value="v => runOut(i, v)"
+      />
+      <SwitchField
+        v-if="pass.carries || holdsOf(i)"
+        :model-value="pass.carries ?? false"
+        label="Goes on without reloading"
+        @update:model-value="
+          v =>
+            change('load', i, p => {
+              if (v) p.carries = true
+              else delete p.carries
+            })
+        "
+      />
       <SwitchField
         :model-value="pass.charge < 1"
         label="Only what is left on the tool (faded)"
@@ -132,6 +201,17 @@ function more(): void {
             })
         "
       />
+      <SparkleField v-if="pass.glitter" :pass="pass" :index="i" />
+    </li>
+    <li>
+      <button
+        class="btn text-[0.87rem]"
+        title="Lays the base that belongs beneath this stencil, before it; both move together"
+        data-testid="base-under"
+        @click="sponging.addUnder(step)"
+      >
+        <PaintRoller :size="14" />Base under it
+      </button>
     </li>
     <li v-if="step.passes.length < 8">
       <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another pass</button>

@@ -24,14 +24,26 @@ const hosts = computed(() =>
 const lost = computed(
   () => props.step.of !== null && sourceRings(props.step.of, props.step.id, scene.world).length === 0,
 )
-const value = computed(() => (props.step.of?.use === 'step' ? props.step.of.step : ' zones'))
+const value = computed(() => {
+  const { of } = props.step
+  return of?.use === 'step' ? of.step : of?.use === 'steps' ? ' steps' : ' zones'
+})
 function choose(event: Event): void {
   const id = (event.target as HTMLSelectElement).value
+  if (id === ' steps') {
+    const last = hosts.value.slice(-2).map(h => h.id)
+    return void (last.length === 2 && put({ use: 'steps', steps: last }))
+  }
   put(
     id === ' zones'
       ? { use: 'zones', zones: [scene.ground.face ? 'right.cheek' : 'middle band'] }
       : { use: 'step', step: id, openings: null },
   )
+}
+function toggleStep(id: string): void {
+  const now = props.step.of?.use === 'steps' ? props.step.of.steps : []
+  const next = now.includes(id) ? now.filter(s => s !== id) : [...now, id]
+  if (next.length > 1) put({ use: 'steps', steps: next })
 }
 function toggle(id: ZoneId): void {
   const now = props.step.of?.use === 'zones' ? props.step.of.zones : []
@@ -48,6 +60,7 @@ function toggle(id: ZoneId): void {
         <option v-if="step.of.use === 'step' && !hosts.some(h => h.id === value)" :value="value" disabled>
           a step that is gone
         </option>
+        <option v-if="hosts.length > 1" value=" steps">several steps as one shape</option>
         <option value=" zones">zones of the {{ scene.ground.words }}</option>
       </select></label
     >
@@ -59,6 +72,17 @@ function toggle(id: ZoneId): void {
       >
         <MousePointerClick :size="14" />Choose openings</button
       >{{ choice.host.openings ? `${choice.host.openings.length} chosen` : 'all that is printed' }}
+    </div>
+    <div v-if="step.of.use === 'steps'" class="flex flex-wrap gap-1">
+      <button
+        v-for="h in hosts"
+        :key="h.id"
+        class="chip max-w-full truncate"
+        :aria-pressed="step.of.steps.includes(h.id)"
+        @click="toggleStep(h.id)"
+      >
+        {{ h.label }}
+      </button>
     </div>
     <div v-if="step.of.use === 'zones'" class="flex flex-wrap gap-1">
       <button

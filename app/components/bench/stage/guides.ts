@@ -108,12 +108,12 @@ export function drawLandmarkHandles(
   }
 }
 
-/** Midline, landmarks and the focal point. */
+/** Midline, landmarks and the focal points. */
 export function drawGuides(
   layer: Konva.Layer,
   view: View,
   marks: readonly NamedLandmark[],
-  focus: Point,
+  foci: readonly Point[],
   height: number,
 ): void {
   const [mx] = toScreen(view, [0, 0])
@@ -142,11 +142,13 @@ export function drawGuides(
       }),
     )
   }
-  const [fx, fy] = toScreen(view, focus)
-  layer.add(
-    new Konva.Group({ x: fx, y: fy, listening: false }).add(
-      new Konva.Circle({ radius: 6, stroke: '#7A2E5D', strokeWidth: 1.4 }),
-      new Konva.Circle({ radius: 1.6, fill: '#7A2E5D' }),
-    ),
-  )
+  for (const focus of foci) {
+    const [x, y] = toScreen(view, focus)
+    layer.add(
+      new Konva.Group({ x, y, listening: false }).add(
+        new Konva.Circle({ radius: 6, stroke: '#7A2E5D', strokeWidth: 1.4 }),
+        new Konva.Circle({ radius: 1.6, fill: '#7A2E5D' }),
+      ),
+    )
+  }
 }

@@ -27,6 +27,7 @@ const noGhosts = (): Ghosts => ({
   shaped: shallowRef(null),
   focusAt: shallowRef(null),
   loop: shallowRef(null),
+  axis: shallowRef(null),
   mark: shallowRef(null),
 })
 

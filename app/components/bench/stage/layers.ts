@@ -1,9 +1,12 @@
 import Konva from 'konva'
 import { watchEffect, type Ref } from 'vue'
-import { BREAKS, isMark, laidOf, ofKind, type SheetStep, type World } from '#core/look'
+import type { Point } from '#core/geometry'
+import { BREAKS, isMark, laidOf, ofKind, type Look, type SheetStep, type World } from '#core/look'
 import { useAnalysis } from '~/stores/analysis'
 import { useChoice } from '~/stores/choice'
+import { useLoops } from '~/composables/useLoops'
 import { useFlow } from '~/stores/flow'
+import { useGradient } from '~/stores/gradient'
 import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
 import { useSession } from '~/stores/session'
@@ -12,6 +15,7 @@ import { drawGuides, drawLandmarkHandles, drawRuler } from './guides'
 import { drawLift, drawSheetGrid } from './lift'
 import { lightened } from './lighter'
 import { drawFlow, drawSpots } from './flow'
+import { drawAxis, drawHeldLoop } from './shapes'
 import { drawMarks } from './marks'
 import { drawChoice } from './openings'
 import type { StandingPicture } from './picture'
@@ -63,6 +67,12 @@ function guideLayer({ view, width, height, fitting, moved, ghosts }: Shown): Kon
   const scene = useScene()
   const flow = useFlow()
   const settings = useSettings()
+  /** The focal points, the one that moves where the hand has it. */
+  const fociNow = ({ focus, foci = [] }: Look): Point[] => {
+    const moving = ghosts.focusAt.value
+    const all: Point[] = [focus, ...foci]
+    return all.map((p, n) => (n === moving?.n ? moving.at : p))
+  }
   const spot = () => {
     if (!selection.spot) return
     const [x, y] = toScreen(view.value, selection.spot)
@@ -73,8 +83,7 @@ function guideLayer({ view, width, height, fitting, moved, ghosts }: Shown): Kon
     if (look) {
       const { marks } = scene.ground
       if (fitting.value) drawLandmarkHandles(on, view.value, marks, moved.value, ghosts.mark.value)
-      else if (settings.guides)
-        drawGuides(on, view.value, marks, ghosts.focusAt.value ?? look.focus, height.value)
+      else if (settings.guides) drawGuides(on, view.value, marks, fociNow(look), height.value)
       const { composition } = flow
       if (composition && flow.watching) drawFlow(on, composition.flow.elements, BREAKS, view.value)
       if (composition && flow.showSpots) drawSpots(on, composition.spots, view.value)
@@ -115,6 +124,8 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
   const analysis = useAnalysis()
   const choice = useChoice()
   const settings = useSettings()
+  const gradient = useGradient()
+  const { loops } = useLoops()
 
   function marks(): void {
     const shaped = ghosts.shaped.value
@@ -132,6 +143,12 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
     if (settings.grid) laid.forEach(l => drawSheetGrid(on, l, sheet, view.value))
     scene.seating.forEach((s, i) => laid[i] && drawLift(on, laid[i], sheet, s.gaps, view.value))
   }
+  /** The drawn shapes of what is selected, and where its colours run. */
+  function shapes(): void {
+    for (const loop of loops.value) drawHeldLoop(on, loop, view.value)
+    const axis = ghosts.axis.value ?? gradient.now
+    if (axis) drawAxis(on, axis, view.value)
+  }
   kept(on, () => {
     if (fitting.value || playing()) return
     for (const step of ofKind('sheet', selection.steps))
@@ -142,8 +159,9 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
     const world = moving ? coarse(scene.world) : scene.world
     if (step) drawSelection(on, step, world, view.value, moving !== null, selection.holdsTwin)
     if (step && !moving) told(step)
-    if (!choice.now) return
-    drawChoice(on, choice.now.step, choice.now.chosen, choice.now.may, scene.world, view.value)
+    if (!moving && !ghosts.shaped.value && !choice.now) shapes()
+    if (choice.now)
+      drawChoice(on, choice.now.step, choice.now.chosen, choice.now.may, scene.world, view.value)
     if (ghosts.loop.value) drawLoop(on, ghosts.loop.value, view.value)
   })
   return on

@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import { ArrowLeft, Printer } from '@lucide/vue'
-import { ageOf, groundFor, hostsIn, kindOf, lookSeconds, sheetsOf, beneathAll, type World } from '#core/look'
+import {
+  ageOf,
+  groundFor,
+  hostsIn,
+  kindOf,
+  lookSeconds,
+  sheetsOf,
+  stepsOff,
+  beneathAll,
+  type World,
+  stepEffort,
+  cardLines,
+} from '#core/look'
 import { ownTools } from '#core/paint'
 import { canvasWords } from '#core/skin'
 import type { LookRecord } from '~~/server/db/looks'
@@ -22,19 +34,22 @@ const world = computed<World>(() => ({
   stencil: s => drawer.shapes.get(s),
   paint: p => kit.find(p),
   ...hostsIn(look.value!.steps),
+  off: stepsOff(look.value!),
   ...ownTools(kit.readings),
   finger: settings.finger,
 }))
 const unders = computed(() => (look.value ? beneathAll(look.value.steps, world.value) : null))
 const rows = computed(
   () =>
-    look.value?.steps.map(step => ({
-      wait: kindOf(step).waits(step) ? (unders.value?.get(step.id)?.wait ?? 0) : 0,
-      step,
-      words: kindOf(step).words,
-      lines: kindOf(step).lines(step, world.value),
-      effort: kindOf(step).effort(step, world.value),
-    })) ?? [],
+    look.value?.steps
+      .filter(s => !world.value.off?.has(s.id))
+      .map(step => ({
+        wait: kindOf(step).waits(step) ? (unders.value?.get(step.id)?.wait ?? 0) : 0,
+        step,
+        words: kindOf(step).words,
+        lines: cardLines(step, world.value),
+        effort: stepEffort(step, world.value),
+      })) ?? [],
 )
 /**
  * Long lists get closer rows; the letters stay readable at arm's length, so that a very long one takes a
@@ -70,7 +85,9 @@ useHead({ title: () => (look.value ? `${look.value.name}, step list` : 'Step lis
 onMounted(async () => {
   if (!look.value) return
   const pictures = (await painter.thumbs(look.value, 1, null))?.pictures ?? []
-  thumbs.value = pictures.map(p => canvasOf(p).toDataURL())
+  const { steps } = look.value
+  const shown = pictures.filter((_, i) => i === 0 || !world.value.off?.has(steps[i - 1]!.id))
+  thumbs.value = shown.map(p => canvasOf(p).toDataURL())
   picture.value = canvasOf(await painter.paint(look.value, 2)).toDataURL()
 })
 const print = () => window.print()

@@ -1,17 +1,36 @@
-import { bearing, boxOf, distance, offset, type Point } from '../../../geometry'
+import {
+  bearing,
+  boxOf,
+  distance,
+  offset,
+  pointsOf,
+  ringCentroid,
+  type Point,
+  type Ring,
+} from '../../../geometry'
 import { HANDS } from '../../../order'
 import { BRUSHES, brushFilm, opacityOf, TAKES_UP } from '../../../paint'
 import { roundOn } from '../../../skin'
 import { dotsAlong, dotShape, valuesOf, type Dot } from '../../../stroke'
 import { anchorOf, inTheFlat, liesOf, onSkinBy } from '../../placement'
-import { BY_DISTANCE, evenly, regionFrom, sourceRings, stepOf } from '../contour'
+import { BY_DISTANCE, evenly, regionFrom, sourceRings, stepsOf } from '../contour'
 import type { CardLine, Moves, Pointer, StepKind } from '../kind'
 import { carryParams, carrySource, growParams } from '../lengths'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, whereOfMark } from '../marks'
 import { laidPaint } from '../paints'
 import { BY_BRUSH, printedRings, type Print } from '../print'
 import type { World } from '../world'
-import { AROUND_DOTS, dotsSchema, paramsOfRun, roomForRun, RUN_WORDS, type DotsStep } from './schema'
+import {
+  AROUND_DOTS,
+  eachValues,
+  endValues,
+  isFollowing,
+  dotsSchema,
+  paramsOfRun,
+  roomForRun,
+  RUN_WORDS,
+  type DotsStep,
+} from './schema'
 
 /** Dots around what a step names, so many on each piece as it is long. */
 function dotsAround(step: DotsStep, world: World): Dot[] {
@@ -25,10 +44,46 @@ function dotsAround(step: DotsStep, world: World): Dot[] {
   })
 }
 
+/** A dot on every piece of what a step names, at a place of the piece; sizes go from first to last. */
+function dotsOnEach(step: DotsStep, world: World): Dot[] {
+  const value = eachValues(step.params)
+  const pieces = step.of ? regionFrom(sourceRings(step.of, step.id, world)) : []
+  return pieces.slice(0, MOST_EACH).map((piece, i, all): Dot => {
+    const middle = ringCentroid(piece.outer)
+    const edge = farthestToward(piece.outer, middle, value.side)
+    const share = value.out / 100
+    const t = all.length > 1 ? i / (all.length - 1) : 0
+    return {
+      at: [middle[0] + share * (edge[0] - middle[0]), middle[1] + share * (edge[1] - middle[1])],
+      size: value.first + (value.last - value.first) * t,
+    }
+  })
+}
+/** More dots than this nobody sets by hand. */
+const MOST_EACH = 400
+
+/** Where a ring lies that is seen from its middle in a direction, degrees clockwise from up. */
+function farthestToward(ring: Ring, middle: Point, side: number): Point {
+  const off = (p: Point) => Math.abs(((bearing(middle, p) - side + 540) % 360) - 180)
+  return pointsOf(ring).reduce((best, p) => (off(p) < off(best) ? p : best))
+}
+
+/** Dots where the pulls of earlier strokes begin or end. */
+function dotsAtEnds(step: DotsStep, world: World): Dot[] {
+  const value = endValues(step.params)
+  const tips = stepsOf(step.of).flatMap(id => world.host?.(id, step.id)?.tips(world) ?? [])
+  return tips
+    .flatMap(({ start, end }) => [...(value.ends !== 1 ? [start] : []), ...(value.ends !== 0 ? [end] : [])])
+    .slice(0, MOST_EACH)
+    .map(at => ({ at, size: value.first }))
+}
+
+const FOLLOW = { around: dotsAround, each: dotsOnEach, ends: dotsAtEnds } as const
+
 /** The dots of a step on the skin, by its sides. */
 export function dotsOf(step: DotsStep, world: World): { dots: Dot[]; twin: boolean }[] {
   const { run } = step
-  if (run === 'around') return [{ twin: false, dots: dotsAround(step, world) }]
+  if (isFollowing(run)) return [{ twin: false, dots: FOLLOW[run](step, world) }]
   return liesOf(step, world.ground).map(lie => ({
     twin: lie.twin,
     dots: onSkinBy(
@@ -74,7 +129,7 @@ function linesOf(step: DotsStep, world: World): CardLine[] {
   return [
     {
       label: 'dots',
-      text: `${n}, ${RUN_WORDS[step.run]}, ${first === last ? `${first} mm` : `${first} mm down to ${last} mm`}`,
+      text: `${n}, ${RUN_WORDS[step.run]}, ${last === undefined || first === last ? `${first} mm` : `${first} mm down to ${last} mm`}`,
     },
     ...(where === null ? [] : [{ label: 'where', text: where }]),
     {
@@ -86,7 +141,7 @@ function linesOf(step: DotsStep, world: World): CardLine[] {
 
 function pointersOf(step: DotsStep, world: World): Pointer[] {
   const { run } = step
-  if (run === 'around') return []
+  if (isFollowing(run)) return []
   return liesOf(step, world.ground).map((lie): Pointer => {
     const dots = inTheFlat(
       lie,
@@ -155,7 +210,7 @@ export const dotsKind: StepKind<DotsStep> = {
   silhouette: silhouetteOf,
   contour: (step, world) => printsOf(step, { ...world, flat: true }).flatMap(printedRings),
   keepsFree: () => [],
-  follows: step => stepOf(step.of),
+  follows: step => stepsOf(step.of),
   boundTo: () => null,
   anchor: anchorOfMark,
   pointers: pointersOf,
@@ -166,7 +221,7 @@ export const dotsKind: StepKind<DotsStep> = {
   moves,
   cautions: {
     keepOff: () => ['shift'],
-    byHand: step => (step.run === 'around' ? BY_DISTANCE : 'move its handles, or make it smaller'),
+    byHand: step => (isFollowing(step.run) ? BY_DISTANCE : 'move its handles, or make it smaller'),
     takesUpBase: true,
   },
   lines: linesOf,

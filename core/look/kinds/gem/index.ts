@@ -121,7 +121,7 @@ export const gemKind: StepKind<GemStep> = {
   contour: (step, world) =>
     printsOf(step, { ...world, flat: true }).flatMap(p => (p.particles ? [] : clockwise(p.rings))),
   keepsFree: () => [],
-  follows: () => null,
+  follows: () => [],
   boundTo: () => null,
   anchor: step => anchorOf(step.points),
   pointers: pointersOf,

@@ -1,26 +1,33 @@
 import {
   boxOf,
   clockwise,
+  difference,
   distance,
+  offset,
   outlineThrough,
   polygonArea,
   regionOf,
+  ringsOf,
   tenth,
   type Ring,
 } from '../../../geometry'
 import { HANDS } from '../../../order'
 import { linearOf } from '../../../paint'
-import { ribbons, roundOn, zoneWords } from '../../../skin'
+import { lipRings, ribbons, roundOn, zoneWords } from '../../../skin'
 import { pathThrough, spine, thinThickThin } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
 import { sourceRings } from '../contour'
 import { flakesOn, GLITTERS } from '../flakes'
 import { keptFreeByZones } from '../keepsFree'
+import { freeOf, freeWords } from '../leftFree'
 import type { CardLine, Moves, StepKind } from '../kind'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, whereOfMark } from '../marks'
 import type { Print } from '../print'
 import type { World } from '../world'
 import { AREA_HANDLES, glitterSchema, type GlitterStep } from './schema'
+
+/** Areas that go over the prints of earlier steps. */
+const OVER: readonly GlitterStep['area'][] = ['print', 'rim']
 
 /** A patch, a trail or an outlined area of glitter on one side. */
 function areaRings(step: GlitterStep, lie: Lie, world: World): Ring[] {
@@ -36,6 +43,18 @@ function areaRings(step: GlitterStep, lie: Lie, world: World): Ring[] {
   ).flatMap(s => ribbons(surface, s).flat())
 }
 
+/** The prints over which glitter goes. */
+const overPrints = ({ on, over, id }: GlitterStep, world: World): Ring[] =>
+  [...(on === null ? [] : [on]), ...(over ?? [])].flatMap(step =>
+    sourceRings({ use: 'step', step, openings: null }, id, world),
+  )
+
+/** A band inside the edge of some prints taken together, mm wide. */
+function rimOf(rings: readonly Ring[], width: number): Ring[] {
+  const whole = regionOf(clockwise(rings), 'nonzero')
+  return ringsOf(difference(whole, offset(whole, -width)))
+}
+
 /** Where a step's glitter lies on the skin. */
 function glitterRings(step: GlitterStep, world: World): Ring[] {
   const { ground } = world
@@ -44,8 +63,9 @@ function glitterRings(step: GlitterStep, world: World): Ring[] {
       step.zones.flatMap(id => ground.zone(id) ?? []),
       'nonzero',
     ).flatMap(q => [q.outer, ...q.holes])
-  if (step.area === 'print')
-    return step.on ? sourceRings({ use: 'step', step: step.on, openings: null }, step.id, world) : []
+  if (step.area === 'print') return overPrints(step, world)
+  if (step.area === 'rim') return rimOf(overPrints(step, world), step.width)
+  if (step.area === 'lowerLip') return ground.face ? [lipRings(ground.face).lower] : []
   return liesOf(step, ground).flatMap(lie => areaRings(step, lie, world))
 }
 
@@ -54,33 +74,50 @@ function glitterRings(step: GlitterStep, world: World): Ring[] {
  * strewn.
  */
 const softnessOf = ({ area, sort }: GlitterStep): number =>
-  area === 'print' ? 0.3 : sort === 'gel' ? 0.8 : 2.4
+  OVER.includes(area) ? 0.3 : sort === 'gel' ? 0.8 : 2.4
 
 const printsOf = (step: GlitterStep, world: World): Print[] => [
-  flakesOn(
-    glitterRings(step, world),
-    step.sort,
-    linearOf(step.colour.colour),
-    step.amount,
-    step.id,
-    softnessOf(step),
-  ),
+  {
+    ...flakesOn(
+      glitterRings(step, world),
+      step.sort,
+      linearOf(step.colour.colour),
+      step.amount,
+      step.id,
+      softnessOf(step),
+    ),
+    ...freeOf(step, world.ground),
+  },
 ]
+
+const labelIn =
+  (world: World) =>
+  (id: string): string[] => {
+    const label = world.host?.(id)?.step.label
+    return label ? [label] : []
+  }
 
 function whereOf(step: GlitterStep, world: World): string {
   const host = step.on ? world.host?.(step.on)?.step : undefined
   if (step.area === 'zones') return step.zones.map(zoneWords).join(', ')
-  if (step.area === 'print') return `over "${host?.label ?? 'a step that is gone'}"`
+  if (step.area === 'lowerLip') return 'lower lip'
+  if (OVER.includes(step.area)) {
+    const labels = [host?.label ?? 'a step that is gone', ...(step.over ?? []).flatMap(labelIn(world))]
+    const edge = step.area === 'rim' ? `${step.width} mm along the edges of` : 'over'
+    return `${edge} ${labels.map(l => `"${l}"`).join(', ')}`
+  }
   return whereOfMark(step, world) ?? ''
 }
 
 function linesOf(step: GlitterStep, world: World): CardLine[] {
   const cm2 = regionOf(glitterRings(step, world), 'nonzero').reduce((s, q) => s + polygonArea(q), 0) / 100
   const amount = step.amount < 0.35 ? 'sparse' : step.amount < 0.75 ? 'usual' : 'thick'
+  const free = freeWords(step)
   const what = [GLITTERS[step.sort].words, step.colour.name.toLowerCase(), amount].join(', ')
   return [
     { label: 'glitter', text: `${what}, about ${cm2.toFixed(1)} cm²`, estimate: true },
     { label: 'where', text: whereOf(step, world) },
+    ...(free.length ? [{ label: 'left free', text: free.join(' and ') }] : []),
     { label: 'when', text: step.on ? 'while that paint is wet' : 'last' },
   ]
 }
@@ -122,7 +159,7 @@ export const glitterKind: StepKind<GlitterStep> = {
   contour: () => [],
   keepsFree: ({ zones }, ground) => (zones.length ? keptFreeByZones(ground, true) : []),
   judgedAt: JUDGED_AT,
-  follows: step => (step.area === 'print' ? step.on : null),
+  follows: step => (step.on !== null && OVER.includes(step.area) ? [step.on, ...(step.over ?? [])] : []),
   boundTo: step => step.on,
   anchor: anchorOfMark,
   pointers: () => [],
@@ -148,4 +185,5 @@ const FIELDS = [
   { control: 'glitter', path: '', label: 'Glitter' },
   { control: 'handles', path: 'points', label: 'Where' },
   { control: 'twin', path: 'twin', label: 'Twin' },
+  { control: 'free', path: '', label: 'Left free' },
 ] as const

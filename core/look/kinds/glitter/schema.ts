@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import {
   bounded,
+  freeFields,
   handlesSchema,
   idSchema,
   linkedTwinSchema,
@@ -10,7 +11,7 @@ import {
 } from '../../document'
 import { GLITTER_SORTS } from '../flakes'
 
-export const GLITTER_AREAS = ['patch', 'trail', 'outline', 'zones', 'print'] as const
+export const GLITTER_AREAS = ['patch', 'trail', 'outline', 'zones', 'print', 'rim', 'lowerLip'] as const
 
 /** As many handles an area of glitter has at most. */
 const GLITTER_HANDLES = 12
@@ -22,23 +23,28 @@ export const AREA_HANDLES = {
   outline: [3, GLITTER_HANDLES],
   zones: [0, 0],
   print: [0, 0],
+  rim: [0, 0],
+  lowerLip: [0, 0],
 } as const satisfies Record<(typeof GLITTER_AREAS)[number], readonly [number, number]>
 
 export const glitterSchema = z
   .strictObject({
     kind: z.literal('glitter'),
     ...stepBase,
+    ...freeFields,
     twin: linkedTwinSchema,
     sort: z.enum(GLITTER_SORTS, { error: `must be one of ${GLITTER_SORTS.join(', ')}` }),
     area: z.enum(GLITTER_AREAS, { error: `must be one of ${GLITTER_AREAS.join(', ')}` }),
     points: handlesSchema(GLITTER_HANDLES),
-    /** Width of a trail, mm. */
+    /** Width of a trail, or of a rim along the edge of a print, mm. */
     width: bounded(1, 60),
     zones: z.array(zoneSchema).max(20),
     amount: bounded(0.05, 1),
     colour: sparkColourSchema,
     /** The step on whose wet paint it goes, or over whose print; null when it goes on last. */
     on: idSchema.nullable(),
+    /** More steps over whose prints it goes together with that one; none when left out. */
+    over: z.array(idSchema).max(40).optional(),
   })
   .superRefine((step, context) => {
     const say = (message: string, path: string) => context.addIssue({ code: 'custom', message, path: [path] })
@@ -46,7 +52,8 @@ export const glitterSchema = z
     if (step.points.length < least || (least === 0 && step.points.length))
       say(least ? `must have at least ${least} points` : 'must be empty for this area', 'points')
     if (step.area === 'zones' && !step.zones.length) say('must name at least one zone', 'zones')
-    if (step.area === 'print' && step.on === null) say('must name the step over whose print it goes', 'on')
+    if ((step.area === 'print' || step.area === 'rim') && step.on === null)
+      say('must name the step over whose print it goes', 'on')
   })
 export type GlitterStep = z.infer<typeof glitterSchema>
 

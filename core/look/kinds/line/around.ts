@@ -23,6 +23,17 @@ export const AROUND = {
       param('jag', 'jaggedness', '%', 0, 100, 10, 50),
     ],
   },
+  highlight: {
+    words: 'light on each',
+    forms: ['round', 'dagger'],
+    brush: 'round2',
+    params: [
+      { ...PRESS, usual: 40 },
+      param('inset', 'in from the edge', 'mm', 0.2, 8, 0.2, 1),
+      param('side', 'side, from the top', '°', -180, 180, 15, -30),
+      param('share', 'how far round', '%', 4, 60, 2, 18),
+    ],
+  },
 } as const satisfies Record<
   string,
   { words: string; forms: readonly BrushForm[]; brush: BrushId; params: readonly Param[] }

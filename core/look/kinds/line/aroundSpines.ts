@@ -1,9 +1,9 @@
-import { bearing, offset, ringCentroid, type Point, type Polygon } from '../../../geometry'
+import { bearing, offset, polygonArea, ringCentroid, type Point, type Polygon } from '../../../geometry'
 import { BRUSHES, widthAt, type BrushId } from '../../../paint'
 import { jitter, thinThickThin, valuesOf, type Params, type Spine, type Values } from '../../../stroke'
 import type { Source } from '../../document'
 import { onSurfaceAway } from '../../placement'
-import { evenly, regionFrom, sourceRings, stepOf } from '../contour'
+import { evenly, regionFrom, sourceRings, stepsOf } from '../contour'
 import type { World } from '../world'
 import { AROUND, type AroundId } from './around'
 
@@ -60,6 +60,28 @@ function halfOutlineSpine(
   return { points: run, widths: run.map((_, k) => taper(k / Math.max(1, run.length - 1)) * jagged(k)) }
 }
 
+/** A short stroke inside the edge of a piece, thin-thick-thin: the light on a petal. */
+function highlightSpine(
+  poly: Polygon,
+  value: Values<(typeof AROUND)['highlight']['params']>,
+  brush: BrushId,
+  { ground }: World,
+): Spine | null {
+  const away = -value.inset
+  const [inner] = offset([poly], away).sort((a, b) => polygonArea(b) - polygonArea(a))
+  // A piece too small for the inset has no room for a light.
+  if (!inner) return null
+  const line = onSurfaceAway([poly], away, ground.surface)(evenly(inner.outer))
+  const middle = ringCentroid(poly.outer)
+  const turn = (q: Point) => Math.abs(((bearing(middle, q) - value.side + 540) % 360) - 180)
+  const start = line.reduce((best, q, i) => (turn(q) < turn(line[best]!) ? i : best), 0)
+  const half = Math.max(1, Math.round((line.length * value.share) / 200))
+  const at = (k: number) => (((start + k - half) % line.length) + line.length) % line.length
+  const run = Array.from({ length: 2 * half + 1 }, (_, k) => line[at(k)]!)
+  const taper = thinThickThin(widthAt(brush, value.press / 100), BRUSHES[brush].least * 0.5)
+  return { points: run, widths: run.map((_, k) => taper(k / (run.length - 1))) }
+}
+
 /** The pulls of a line around something, on the skin. */
 export function aroundSpines(
   shape: AroundId,
@@ -71,8 +93,12 @@ export function aroundSpines(
 ): Spine[] {
   const print = regionFrom(sourceRings(source, asking, world))
   if (shape === 'outline') return outlineSpines(print, valuesOf(AROUND.outline.params, given), brush, world)
-  const id = stepOf(source)
-  const found = id === null ? undefined : world.host?.(id)
+  if (shape === 'highlight') {
+    const value = valuesOf(AROUND.highlight.params, given)
+    return print.flatMap(poly => highlightSpine(poly, value, brush, world) ?? [])
+  }
+  const [id] = stepsOf(source)
+  const found = id === undefined ? undefined : world.host?.(id)
   const host = { anchor: found?.anchor ?? null, turned: found?.step.twin.rule === 'turn' }
   const value = valuesOf(AROUND.halfOutline.params, given)
   return print.map((poly, n) => halfOutlineSpine(poly, n, value, brush, host, world))

@@ -3,7 +3,7 @@ import { strokeEffort } from '../../../order'
 import { BRUSHES } from '../../../paint'
 import { lengthOf, mapSpine, shapeOf } from '../../../stroke'
 import { anchorOf, inTheFlat, liesOf } from '../../placement'
-import { BY_DISTANCE, stepOf } from '../contour'
+import { BY_DISTANCE, stepsOf } from '../contour'
 import type { CardLine, Effort, PaintPlace, Pointer, StepKind } from '../kind'
 import { anchorOfMark, hitMark, quickRings, whereOfMark } from '../marks'
 import { printedRings } from '../print'
@@ -40,16 +40,24 @@ function colourWords({ load, dark }: LineStep): string {
   }
 }
 
+/** How the hand leads the brush, where it is said. */
+function handWords({ softened, times = 1, pressed, fades }: LineStep): string {
+  const over = times > 1 ? `, gone over ${times} times` : ''
+  const dry = fades ? `, running dry toward its ${fades[0] < fades[1] ? 'start' : 'end'}` : ''
+  const press = pressed ? `, pressed ${pressed.map(p => `${Math.round(100 * p)} %`).join(', ')} along` : ''
+  return `${softened ? ', gone over until soft' : ''}${over}${press}${dry}`
+}
+
 function linesOf(step: LineStep, world: World): CardLine[] {
   const where = isAround(step.shape) ? null : whereOfMark(step, world)
-  const id = stepOf(step.of)
-  const host = id === null ? undefined : world.host?.(id)?.step
+  const labels = stepsOf(step.of).flatMap(id => world.host?.(id)?.step.label || [])
+  const of = labels.length ? ` of ${labels.map(l => `"${l}"`).join(' and ')}` : ''
   return [
-    { label: 'stroke', text: `${shapeWords(step.shape)}${host?.label ? ` of "${host.label}"` : ''}` },
+    { label: 'stroke', text: `${shapeWords(step.shape)}${of}` },
     ...(where === null ? [] : [{ label: 'where', text: where }]),
     {
       label: 'colour',
-      text: `${colourWords(step)}, ${BRUSHES[step.brush].name}${step.softened ? ', gone over until soft' : ''}`,
+      text: `${colourWords(step)}, ${BRUSHES[step.brush].name}${handWords(step)}`,
     },
   ]
 }
@@ -97,7 +105,8 @@ const GONE_OVER = 2.5
 function effortOf(step: LineStep, world: World): Effort {
   const lengths = sidesOf(step, world).flatMap(s => s.spines.map(p => lengthOf(p.points, p.closed)))
   const { loads, seconds } = strokeEffort(lengths, BRUSHES[step.brush].line)
-  return { loads, seconds: step.softened ? seconds * GONE_OVER : seconds }
+  const times = (step.softened ? GONE_OVER : 1) * (step.times ?? 1)
+  return { loads: loads * (step.times ?? 1), seconds: seconds * times }
 }
 
 /** Linework: a stroke by its handles, or a line around something. */
@@ -122,8 +131,12 @@ export const lineKind: StepKind<LineStep> = {
   boxes: (step, world) => sidesOf(step, world).flatMap(s => s.spines.map(p => boxOf(ringOf(p.points)))),
   silhouette: silhouetteOf,
   contour: (step, world) => printsOf(step, { ...world, flat: true }).flatMap(printedRings),
+  tips: (step, world) =>
+    sidesOf(step, world).flatMap(s =>
+      s.spines.flatMap(p => (p.closed ? [] : [{ start: p.points[0]!, end: p.points.at(-1)! }])),
+    ),
   keepsFree: () => [],
-  follows: step => stepOf(step.of),
+  follows: step => stepsOf(step.of),
   boundTo: () => null,
   anchor: anchorOfMark,
   pointers: pointersOf,
@@ -146,5 +159,6 @@ const FIELDS = [
   { control: 'brushwork', path: '', label: 'Stroke' },
   { control: 'handles', path: 'points', label: 'Where' },
   { control: 'twin', path: 'twin', label: 'Twin' },
+  { control: 'strokeHand', path: '', label: 'How it is led' },
   { control: 'switch', path: 'softened', label: 'Gone over until soft' },
 ] as const

@@ -1,6 +1,6 @@
 import type { Ring } from '../../../geometry'
 import { brushFilm, opacityOf, TAKES_UP, wetBlend } from '../../../paint'
-import { ribbons } from '../../../skin'
+import { railsOf, ribbons } from '../../../skin'
 import { BY_BRUSH, type LaidPaint, type Print } from '../print'
 import { cakeStrips, laidPaint } from '../paints'
 import type { World } from '../world'
@@ -75,11 +75,48 @@ const SOFTENED = 1.1
 /** Share of the width that a strip goes on beneath the next, so that no skin shows between. */
 const OVERLAP = 0.04
 
+/** What the films of a stroke have in common. */
+const filmLook = (step: LineStep, film: number, strips: number) => ({
+  spread: null,
+  axis: null,
+  strips: null,
+  film,
+  opacity: opacityOf(film),
+  softness: step.softened ? SOFTENED : strips > 1 ? 0.22 : 0.1,
+  grain: step.softened ? 0.3 : strips > 1 ? 0.2 : 0.08,
+  ...BY_BRUSH,
+  ...(step.softened && { texture: 'sponge' as const }),
+  meets: { dabs: step.times ?? 1, takesUp: TAKES_UP.brush },
+})
+
+/** A dry brush is grainier than a full one (common practice). */
+const DRY_GRAIN = 0.55
+
+/** The same for a brush that runs dry along its way: each pull has a thickness of its own along it. */
+function fadingPrints(step: LineStep, across: readonly Strip[], film: number, world: World): Print[] {
+  const { surface } = world.ground
+  return sidesOf(step, world).flatMap(({ spines, mirror }) => {
+    const right = (step.dark === 'right') !== mirror
+    const cuts = [0, ...across.map(s => s.end)].map(e => (right ? e - 0.5 : 0.5 - e))
+    return spines.flatMap(s => {
+      const thins = { rails: railsOf(surface, s), shares: step.fades! }
+      return ribbons(surface, s, cuts, OVERLAP).map((rings, i): Print => ({
+        ...filmLook(step, film, across.length),
+        rings,
+        paints: [across[i]!.paint],
+        thins,
+        grain: DRY_GRAIN,
+      }))
+    })
+  })
+}
+
 /** A film for each paint across the brush, on both sides. */
 export function printsOf(step: LineStep, world: World): Print[] {
   const loaded = stripsOf(step, world)
   const across = step.softened ? softStrips(loaded) : loaded
-  const film = brushFilm(step.brush)
+  const film = brushFilm(step.brush) * (step.times ?? 1)
+  if (step.fades) return fadingPrints(step, across, film, world)
   return sidesOf(step, world).flatMap(({ spines, mirror }) => {
     const rings: Ring[][] = across.map(() => [])
     const right = (step.dark === 'right') !== mirror
@@ -88,18 +125,9 @@ export function printsOf(step: LineStep, world: World): Print[] {
     for (const s of spines)
       ribbons(world.ground.surface, s, cuts, OVERLAP).forEach((r, i) => rings[i]!.push(...r))
     return across.map(({ paint }, i): Print => ({
+      ...filmLook(step, film, across.length),
       rings: rings[i]!,
-      spread: null,
       paints: [paint],
-      axis: null,
-      strips: null,
-      film,
-      opacity: opacityOf(film),
-      softness: step.softened ? SOFTENED : across.length > 1 ? 0.22 : 0.1,
-      grain: step.softened ? 0.3 : across.length > 1 ? 0.2 : 0.08,
-      ...BY_BRUSH,
-      ...(step.softened && { texture: 'sponge' as const }),
-      meets: { dabs: 1, takesUp: TAKES_UP.brush },
     }))
   })
 }

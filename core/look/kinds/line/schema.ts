@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { BRUSH_IDS, BRUSHES, type BrushId } from '../../../paint'
 import { paramProblems, shapeOf, SHAPE_IDS, type Param, type ShapeId } from '../../../stroke'
 import {
+  bounded,
   brushSchema,
   cakeRefSchema,
   handlesSchema,
@@ -40,6 +41,12 @@ export const lineSchema = z
     dark: z.enum(['left', 'right'], { error: 'must be left or right' }),
     /** Whether it is gone over, or sponged, until its strips and edges are soft; it is not when left out. */
     softened: z.boolean({ error: 'must be true or false' }).optional(),
+    /** How often it is gone over; once when left out. */
+    times: z.int('must be a whole number').min(1).max(4).optional(),
+    /** How hard the brush is pressed along its way, against its usual: at the start, the middle and the end. */
+    pressed: z.tuple([bounded(0, 2), bounded(0, 2), bounded(0, 2)]).optional(),
+    /** Shares of its paint at the start and the end of each pull: a brush that runs dry; full when left out. */
+    fades: z.tuple([bounded(0, 1), bounded(0, 1)]).optional(),
   })
   .superRefine((step, context) => {
     const say = (message: string, path: string) => context.addIssue({ code: 'custom', message, path: [path] })

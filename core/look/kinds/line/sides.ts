@@ -1,4 +1,4 @@
-import { mapSpine, shapeOf, type ShapeId, type Spine } from '../../../stroke'
+import { mapSpine, shapeOf, sharesOf, type ShapeId, type Spine } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
 import type { World } from '../world'
 import { aroundSpines } from './aroundSpines'
@@ -12,11 +12,24 @@ export interface Side {
 }
 
 const drawn = (step: LineStep, shape: ShapeId, lie: Lie, world: World): Spine[] =>
-  onSkinBy(lie, world, h => shapeOf(shape).draw(h, step.params, step.brush), mapSpine)
+  onSkinBy(lie, world, h => shapeOf(shape).draw(h, step.params, step.brush), mapSpine).map(s =>
+    pressedAlong(s, step),
+  )
+
+/** A pull with the pressure that was drawn along it: from start to middle to end, straight between them. */
+function pressedAlong(s: Spine, { pressed }: Pick<LineStep, 'pressed'>): Spine {
+  if (!pressed || s.closed) return s
+  const shares = sharesOf(s.points)
+  const at = (t: number) =>
+    t < 0.5
+      ? pressed[0] + (pressed[1] - pressed[0]) * 2 * t
+      : pressed[1] + (pressed[2] - pressed[1]) * (2 * t - 1)
+  return { ...s, widths: s.widths.map((w, i) => Math.max(0.1, w * at(shares[i]!))) }
+}
 
 /** The pulls of a step on the skin, its twin's after them. */
 export function sidesOf(step: LineStep, world: World): Side[] {
-  const { shape, of, params, brush, id, points, twin } = step
+  const { shape, of, params, brush, id, points, twin, pressed } = step
   if (isAround(shape)) {
     const spines = of ? aroundSpines(shape, of, params, brush, id, world) : []
     return [{ spines, mirror: false, twin: false }]
@@ -29,6 +42,6 @@ export function sidesOf(step: LineStep, world: World): Side[] {
     }))
   // A step that is being changed in place must not be taken for what it was.
   return world.memo
-    ? world.memo.recall(step, [world.ground, points, params, twin, shape, brush], make)
+    ? world.memo.recall(step, [world.ground, points, params, twin, shape, brush, pressed], make)
     : make()
 }

@@ -86,7 +86,7 @@ export const lipsKind: StepKind<LipsStep> = {
   silhouette: silhouetteOf,
   contour: (step, world) => printsOf(step, world).flatMap(printedRings),
   keepsFree: () => [],
-  follows: () => null,
+  follows: () => [],
   boundTo: () => null,
   anchor: () => null,
   pointers: () => [],

@@ -5,11 +5,13 @@ import { quickRings } from '../marks'
 import type { Laying, PaintPlace, Pointer, SheetOutline, StepKind } from '../kind'
 import { printedRings } from '../print'
 import type { World } from '../world'
+import { carriedOf, meanShare } from './carried'
 import { effortOf, passFilm } from './effort'
 import { hitSheet } from './hit'
 import { loadPaints, loadPlaces } from './load'
 import { sheetMoves } from './moves'
 import { openArea, paintedOpenings } from './openings'
+import { partShare } from './part'
 import { headingOf, laidOf, placementsOf } from './placements'
 import { openingRings, printsOf } from './prints'
 import { sheetSchema, type SheetStep } from './schema'
@@ -47,10 +49,14 @@ function laysOf(step: SheetStep, world: World): Laying[] {
   const sheet = world.stencil(step.stencil)
   const sides = step.twin.rule === 'none' ? 1 : 2
   if (!sheet) return []
-  return step.passes.map(pass => ({
-    refs: loadPaints(pass.load),
-    mg: ((sides * openArea(pass, sheet)) / 100) * passFilm(pass, world),
-  }))
+  return step.passes.map((pass, i) => {
+    const carried = carriedOf(step, i, 0, world)
+    const full = passFilm(pass, world) * (carried ? meanShare(carried) : 1)
+    return {
+      refs: loadPaints(pass.load),
+      mg: ((sides * partShare(pass, step, world) * openArea(pass, sheet)) / 100) * full,
+    }
+  })
 }
 
 function pointersOf(step: SheetStep, world: World): Pointer[] {
@@ -100,7 +106,7 @@ export const sheetKind: StepKind<SheetStep> = {
       ? openingRings(step, openings, world)
       : printsOf(step, { ...world, flat: true }).flatMap(p => (p.particles ? [] : printedRings(p))),
   keepsFree: () => [],
-  follows: () => null,
+  follows: step => step.passes.flatMap(p => (p.part?.by === 'step' ? [p.part.step] : [])),
   boundTo: () => null,
   anchor: step => step.at,
   pointers: pointersOf,
@@ -121,4 +127,5 @@ const FIELDS = [
   { control: 'placement', path: '', label: 'Where' },
   { control: 'sheetTwin', path: 'twin', label: 'Twin' },
   { control: 'register', path: 'register', label: 'Registered' },
+  { control: 'free', path: '', label: 'Left free' },
 ] as const

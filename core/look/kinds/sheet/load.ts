@@ -4,8 +4,8 @@ import type { Stencil } from '../../../stencil'
 import type { PaintRef } from '../../document'
 import type { PaintPlace } from '../kind'
 import { cakeAsPaint, cakeStrips, laidPaint } from '../paints'
-import type { Print } from '../print'
-import type { World } from '../world'
+import type { Axis, Print } from '../print'
+import { toolIn, type World } from '../world'
 import type { Pass } from './schema'
 
 /** Where in a load each of its paints is named. */
@@ -32,32 +32,52 @@ export const loadWords = (load: Pass['load']): string =>
   load.kind === 'one'
     ? load.paint.name
     : load.kind === 'cake'
-      ? `${load.cake.name} across the sheet`
+      ? `${load.cake.name} ${load.bands ? 'in bands of the sponge' : 'across the sheet'}`
       : `${load.first.name} with ${load.second.name} over its end`
 
-/**
- * The paints of a load and how they run over the skin: strips of a cake, or one colour into the other, along
- * the load's direction.
- */
-export function loadPrint(
-  load: Pass['load'],
+/** Along what the colours of a pass run: as its load lies on the sheet, unless it was dragged on the face. */
+function axisOf(
+  { load, tool, axis }: Pass,
   sheet: Stencil,
   numbers: readonly number[],
   laid: Laid,
+  across: ((p: Point) => Point) | null,
   world: World,
-): Pick<Print, 'paints' | 'axis' | 'strips'> {
-  if (load.kind === 'one') return { paints: [laidPaint(load.paint, world)], axis: null, strips: null }
+): Axis | null {
+  const every = load.kind === 'cake' && load.bands ? toolIn(world, tool).tip : undefined
+  const map = across ?? ((p: Point) => p)
+  if (axis?.kind === 'out') return { ...axis, from: map(axis.from) }
+  if (axis) return { kind: 'line', from: map(axis.from), to: map(axis.to), every: every ?? axis.every }
+  if (load.kind === 'one') return null
   const b = boxAround(numbers.map(n => sheet.openings[n]!))
   const middle: Point = [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]
   const c = Math.sin(radians(load.direction))
   const s = -Math.cos(radians(load.direction))
   // The axis is as long as the painted openings are wide that way.
   const half = (Math.abs(c) * (b.maxX - b.minX) + Math.abs(s) * (b.maxY - b.minY)) / 2
-  const axis = {
-    kind: 'line' as const,
+  return {
+    kind: 'line',
     from: laid.point([middle[0] - c * half, middle[1] - s * half]),
     to: laid.point([middle[0] + c * half, middle[1] + s * half]),
+    ...(every && { every }),
   }
+}
+
+/**
+ * The paints of a pass and how they run over the skin: strips of a cake, or one colour into the other.
+ * @param across the map to the twin's side; null for the sheet itself
+ */
+export function loadPrint(
+  pass: Pass,
+  sheet: Stencil,
+  numbers: readonly number[],
+  laid: Laid,
+  across: ((p: Point) => Point) | null,
+  world: World,
+): Pick<Print, 'paints' | 'axis' | 'strips'> {
+  const { load } = pass
+  const axis = axisOf(pass, sheet, numbers, laid, across, world)
+  if (load.kind === 'one') return { paints: [laidPaint(load.paint, world)], axis, strips: null }
   if (load.kind === 'over')
     return { paints: [laidPaint(load.first, world), laidPaint(load.second, world)], axis, strips: null }
   const { paints, ends } = cakeStrips(load.cake, world)

@@ -1,21 +1,26 @@
-import { clockwise, type Ring } from '../../../geometry'
-import { opacityOf, takesUpOf } from '../../../paint'
+import { clockwise, type Point, type Ring } from '../../../geometry'
+import { linearOf, opacityOf, takesUpOf } from '../../../paint'
 import { layOn, type Laid } from '../../../skin'
 import type { PreparedSheet } from '../../../stencil'
-import { contactGaps } from '../../placement'
+import { contactGaps, twinMap } from '../../placement'
 import { dripsFrom } from '../drips'
 import { flakesOn, WHITE_GLITTER } from '../flakes'
+import { freeOf } from '../leftFree'
 import { textureOfTool, type Print } from '../print'
 import type { World } from '../world'
+import { carriedOf, meanShare, thinning, type Carried } from './carried'
 import { passFilm } from './effort'
 import { loadPrint } from './load'
 import { ownNumber, paintedOpenings, passNumbers, twinMirrors } from './openings'
+import { onlyPart } from './part'
 import { placementsOf } from './placements'
 import type { Pass, SheetStep } from './schema'
 import { spreadOf } from './spread'
 
 /** One pass of a sheet where it lies, with the openings that it paints there and how far each creeps. */
 interface LaidPass {
+  /** The map to the twin's side; null for the sheet itself. */
+  readonly across: ((p: Point) => Point) | null
   readonly stepId: string
   readonly pass: Pass
   readonly sheet: PreparedSheet
@@ -24,13 +29,18 @@ interface LaidPass {
   readonly rings: (opening: number) => readonly Ring[]
   readonly numbers: readonly number[]
   readonly spread: readonly number[]
+  /** What the tool still holds; null where it is loaded anew. */
+  readonly carried: Carried | null
 }
 
 /** How far a drip creeps, mm: it hangs free, and nothing is pressed. */
 const DRIP_SPREAD = 0.12
 
-function passPrint({ stepId, pass, sheet, laid, rings, numbers, spread }: LaidPass, world: World): Print {
-  const film = passFilm(pass, world)
+function passPrint(
+  { stepId, pass, sheet, laid, rings, numbers, spread, across, carried }: LaidPass,
+  world: World,
+): Print {
+  const film = passFilm(pass, world) * (carried?.start ?? 1)
   const openings = numbers.map(rings)
   const drips =
     pass.wetness === 'runny' && !world.flat
@@ -42,14 +52,16 @@ function passPrint({ stepId, pass, sheet, laid, rings, numbers, spread }: LaidPa
   return {
     rings: [...openings.flat(), ...drips],
     spread: [...openings.flatMap((own, k) => own.map(() => spread[k]!)), ...drips.map(() => DRIP_SPREAD)],
-    ...loadPrint(pass.load, sheet, numbers, laid, world),
+    ...loadPrint(pass, sheet, numbers, laid, across, world),
+    runsOut: pass.runsOut,
     film,
     opacity: opacityOf(film),
     softness: 0.12,
     grain: pass.tool === 'dauber' ? 0.25 : 0.4,
     texture: textureOfTool(pass.tool),
     wetness: pass.wetness,
-    charge: pass.charge,
+    charge: carried ? meanShare(carried) : pass.charge,
+    ...(carried && thinning(carried, sheet, numbers, laid)),
     meets: { dabs: pass.dabs, takesUp: takesUpOf(pass.tool) },
   }
 }
@@ -68,6 +80,12 @@ function ringsLaid(sheet: PreparedSheet, laid: Laid): LaidPass['rings'] {
   }
 }
 
+/** The glitter that is strewn on a pass before the sheet is lifted. */
+const sparkleOn = (rings: readonly Ring[], { sparkle }: Pass, id: string): Print =>
+  sparkle
+    ? flakesOn(rings, sparkle.sort, linearOf(sparkle.colour.colour), sparkle.amount, id)
+    : flakesOn(rings, 'fine', WHITE_GLITTER, 0.9, id)
+
 /** The films of every pass, of the sheet itself and of its twin. */
 export function printsOf(step: SheetStep, world: World): Print[] {
   const sheet = world.stencil(step.stencil)
@@ -75,6 +93,8 @@ export function printsOf(step: SheetStep, world: World): Print[] {
   const placements = placementsOf(step, world)
   const mirrored = twinMirrors(step, placements, world)
   const painted = paintedOpenings(step, world)
+  const free = freeOf(step, world.ground)
+  const map = twinMap(world.ground, step.twin)
   return placements.flatMap((placement, i) => {
     const laid = layOn(world.ground.surface, placement, world.quick)
     const rings = ringsLaid(sheet, laid)
@@ -83,10 +103,22 @@ export function printsOf(step: SheetStep, world: World): Print[] {
       const numbers = passNumbers(pass, sheet, i > 0 && mirrored)
       const spread = spreadOf(step, pass, numbers, gaps, world, index)
       const print = passPrint(
-        { stepId: `${step.id} ${index} ${i}`, pass, sheet, laid, rings, numbers, spread },
+        {
+          stepId: `${step.id} ${index} ${i}`,
+          pass,
+          sheet,
+          laid,
+          rings,
+          numbers,
+          spread,
+          across: i ? map : null,
+          carried: carriedOf(step, index, i, world),
+        },
         world,
       )
-      return pass.glitter ? [print, flakesOn(print.rings, 'fine', WHITE_GLITTER, 0.9, step.id)] : [print]
+      const kept = { ...free, ...onlyPart(pass, step, world) }
+      const glitter = () => ({ ...sparkleOn(print.rings, pass, step.id), ...kept })
+      return pass.glitter ? [{ ...print, ...kept }, glitter()] : [{ ...print, ...kept }]
     })
   })
 }

@@ -1,18 +1,25 @@
 import { z } from 'zod'
 import {
+  axisSchema,
   bounded,
   cakeRefSchema,
   chargeSchema,
   dabsSchema,
+  freeFields,
   idSchema,
+  loopSchema,
   paintRefSchema,
   placementSchema,
   registerSchema,
+  runsOutSchema,
+  sparkColourSchema,
   stepBase,
   textSchema,
   toolSchema,
   wetnessSchema,
+  zoneSchema,
 } from '../../document'
+import { GLITTER_SORTS } from '../flakes'
 
 const openings = z.discriminatedUnion(
   'use',
@@ -33,11 +40,42 @@ const load = z.discriminatedUnion(
   'kind',
   [
     z.strictObject({ kind: z.literal('one'), paint: paintRefSchema }),
-    z.strictObject({ kind: z.literal('cake'), cake: cakeRefSchema, direction }),
+    z.strictObject({
+      kind: z.literal('cake'),
+      cake: cakeRefSchema,
+      direction,
+      /** Whether its bands repeat at the sponge's width; drawn across once when left out. */
+      bands: z.boolean({ error: 'must be true or false' }).optional(),
+    }),
     z.strictObject({ kind: z.literal('over'), first: paintRefSchema, second: paintRefSchema, direction }),
   ],
   { error: 'must be one colour, a split cake or a colour over another' },
 )
+
+/** How softly a sponge fades out where only a part of a sheet is dabbed, mm. */
+const fades = bounded(0, 25)
+
+/** The only part of the skin where a pass is dabbed: a drawn shape, zones, or where an earlier step lies. */
+const partSchema = z.discriminatedUnion(
+  'by',
+  [
+    z.strictObject({ by: z.literal('shape'), loop: loopSchema, fades }),
+    z.strictObject({
+      by: z.literal('zones'),
+      zones: z.array(zoneSchema).min(1, 'must name at least one zone').max(20),
+      fades,
+    }),
+    z.strictObject({
+      by: z.literal('step'),
+      step: idSchema,
+      /** Only these strips of its cake; null for all of it. */
+      strips: z.array(z.int().min(0).max(11)).min(1, 'must name at least one strip').max(12).nullable(),
+      fades,
+    }),
+  ],
+  { error: 'must be a shape, zones or a step' },
+)
+export type Part = z.infer<typeof partSchema>
 
 const passSchema = z.strictObject({
   openings,
@@ -47,13 +85,29 @@ const passSchema = z.strictObject({
   dabs: dabsSchema,
   /** Share of a full load that the tool has: what is left on it gives a faded print. */
   charge: chargeSchema,
+  /** Whether it goes on with what the tool still holds of the last pass with that paint; reloaded when left out. */
+  carries: z.boolean({ error: 'must be true or false' }).optional(),
+  /** The only part where it is dabbed; everywhere when left out. */
+  part: partSchema.optional(),
+  /** Where its colours run on the face, dragged there by hand; by the load's direction when left out. */
+  axis: axisSchema.optional(),
+  runsOut: runsOutSchema.optional(),
   glitter: z.boolean({ error: 'must be true or false' }),
+  /** Sort, colour and amount of that glitter; fine, white and thick when left out. */
+  sparkle: z
+    .strictObject({
+      sort: z.enum(GLITTER_SORTS, { error: `must be one of ${GLITTER_SORTS.join(', ')}` }),
+      colour: sparkColourSchema,
+      amount: bounded(0.05, 1),
+    })
+    .optional(),
 })
 export type Pass = z.infer<typeof passSchema>
 
 export const sheetSchema = z.strictObject({
   kind: z.literal('sheet'),
   ...stepBase,
+  ...freeFields,
   stencil: idSchema,
   ...placementSchema.shape,
   register: registerSchema.nullable(),

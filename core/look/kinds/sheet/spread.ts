@@ -3,6 +3,7 @@ import { edgeSpread, type FilmState } from '../../../paint'
 import type { PreparedSheet } from '../../../stencil'
 import { edgeIn, type World } from '../world'
 import { passSeconds } from './effort'
+import { partShare } from './part'
 import { openingNumbers } from './openings'
 import type { Pass, SheetStep } from './schema'
 
@@ -27,7 +28,7 @@ function underPass(
         ? stateAfter(since + HANDS.reload, dryingSeconds(pass.wetness, false))
         : 'dry'
     for (const n of openingNumbers(pass, sheet)) if (!found.has(n)) found.set(n, state)
-    since += passSeconds(pass, sheet, world)
+    since += passSeconds(pass, sheet, world, partShare(pass, step, world))
   }
   return found
 }

@@ -2,9 +2,13 @@ import { TOOLS } from '../../../paint'
 import { layOn, type Placement } from '../../../skin'
 import { aimWords, clockOf, edgeWords, FINGER_MM, whereIs } from '../../placement'
 import type { CardLine } from '../kind'
+import { GLITTERS } from '../flakes'
+import { freeWords } from '../leftFree'
 import type { World } from '../world'
 import { loadWords } from './load'
 import { openingWords } from './openings'
+import { printedMiddle } from './middle'
+import { partWords } from './part'
 import { headingOf, placementOf, placementsOf, twinHandling } from './placements'
 import type { Pass, SheetStep } from './schema'
 
@@ -24,7 +28,9 @@ export function placeWords(
   const { ground, finger = FINGER_MM } = world
   const sheet = world.stencil(step.stencil)
   const laid = layOn(ground.surface, placement, world.quick)
-  const at = laid.point([0, 0])
+  // Of a sheet of which only some openings are dabbed, those are what lies somewhere.
+  const some = step.passes.every(p => p.openings.use !== 'all')
+  const at = laid.point(some ? printedMiddle(step, world) : [0, 0])
   const w = whereIs(ground, at, sheet ? laid.ring(sheet.outline) : null, finger)
   const heading = headingOf(sheet?.heading, placement)
   const edge = sheet && edgeWords(ground, laid, sheet)
@@ -35,17 +41,22 @@ export function placeWords(
   }
 }
 
+const sparkleWords = ({ sparkle }: Pass): string =>
+  sparkle ? `${GLITTERS[sparkle.sort].words} in ${sparkle.colour.name.toLowerCase()}` : 'glitter'
+
 /** A pass in a line of the step sheet. */
-const passWords = (pass: Pass): string =>
+const passWords = (pass: Pass, world: World): string =>
   [
     loadWords(pass.load),
     TOOLS[pass.tool].name,
     pass.wetness,
     `${pass.dabs} ${pass.dabs === 1 ? 'dab' : 'dabs'}`,
   ].join(', ') +
-  (pass.charge < 1 ? ', what is left on it' : '') +
+  (pass.carries ? ', without reloading' : pass.charge < 1 ? ', what is left on it' : '') +
   openingWords(pass) +
-  (pass.glitter ? ', glitter before lifting' : '')
+  partWords(pass, world) +
+  (pass.runsOut === undefined ? '' : ', running out to nothing') +
+  (pass.glitter ? `, ${sparkleWords(pass)} before lifting` : '')
 
 /** What the step sheet says of a stencil step. */
 export function linesOf(step: SheetStep, world: World): CardLine[] {
@@ -56,9 +67,11 @@ export function linesOf(step: SheetStep, world: World): CardLine[] {
     { label: 'where', text: where },
     ...step.passes.map((pass, i) => ({
       label: step.passes.length > 1 ? `pass ${i + 1}` : 'colour',
-      text: passWords(pass),
+      text: passWords(pass, world),
     })),
   ]
+  const free = freeWords(step)
+  if (free.length) lines.push({ label: 'left free', text: free.join(' and ') })
   const [, twin] = placementsOf(step, world)
   if (!twin) return lines
   const words = placeWords(step, twin, world)

@@ -23,10 +23,16 @@ export const isCentred = (wash: Wash, ground: Ground): boolean =>
   JSON.stringify(axisFor(washSides(wash, ground)[0]!)) === JSON.stringify(wash.axis)
 
 /** An axis where a map takes it; how far it reaches stays. */
-export const mappedAxis = (axis: WashAxis, map: (p: Point) => [number, number]): WashAxis =>
-  axis.kind === 'out'
-    ? { ...axis, from: map(axis.from) }
-    : { ...axis, from: map(axis.from), to: map(axis.to) }
+export function mappedAxis(axis: WashAxis, map: (p: Point) => [number, number]): WashAxis {
+  switch (axis.kind) {
+    case 'out':
+      return { ...axis, from: map(axis.from) }
+    case 'line':
+      return { ...axis, from: map(axis.from), to: map(axis.to) }
+    case 'edge':
+      return axis
+  }
+}
 
 /**
  * A base's axis once its handles have moved: light stays in the middle where it was there, else the axis goes
@@ -43,8 +49,9 @@ export function axisAfter(before: Wash, after: WashPlace, ground: Ground): WashA
  * An axis carried along a map to another canvas; how far it reaches is told by four points about its start.
  */
 export function carriedAxis(axis: WashAxis, map: (p: Point) => Point): WashAxis {
+  if (axis.kind === 'edge') return axis
   if (axis.kind === 'line')
-    return { kind: 'line', from: tenthPoint(map(axis.from)), to: tenthPoint(map(axis.to)) }
+    return { ...axis, kind: 'line', from: tenthPoint(map(axis.from)), to: tenthPoint(map(axis.to)) }
   const { from, reach } = axis
   const start = map(from)
   const ends = [

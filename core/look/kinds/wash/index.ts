@@ -6,13 +6,15 @@ import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
 import { dripsFrom } from '../drips'
 import { flakesOn, WHITE_GLITTER } from '../flakes'
 import { keptFreeByZones } from '../keepsFree'
+import { freeOf, freeWords } from '../leftFree'
 import type { CardLine, Effort, Moves, StepKind } from '../kind'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, twinWords } from '../marks'
 import { laidPaint } from '../paints'
 import { printedRings, textureOfTool, type Print } from '../print'
+import { acrossTool, toolLoadPaints, toolLoadWords, type Across } from '../toolLoad'
 import { heldBy, toolIn, type World } from '../world'
 import { axisAfter, axisFor, carriedAxis, isCentred, mappedAxis } from './axis'
-import { lipsUnder, outlinesOf, toldFree, washArea, washRings, washSides } from './region'
+import { lipsUnder, outlinesOf, washArea, washRings, washSides } from './region'
 import { washSchema, type Wash } from './schema'
 
 /** A hand keeps an eye on as many handles of a drawn outline as this. */
@@ -21,37 +23,69 @@ const MOST_DRAWN = 40
 const filmOn = (wash: Wash, world: World): number =>
   filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs) * heldBy(world)
 
+/** What lies along the axis: the strips of a cake, or colours that blend. */
+const coloursOf = (wash: Wash, world: World): Across =>
+  wash.cake
+    ? acrossTool(wash.cake, world)
+    : { paints: wash.colours.map(c => laidPaint(c, world)), strips: null, stops: wash.stops }
+
+/** The paints of a base: those of its cake, or its colours. */
+const namesOf = (wash: Wash): string[] =>
+  wash.cake ? [toolLoadWords(wash.cake)] : wash.colours.map(c => c.name)
+
+const WAYS: Readonly<Record<Wash['axis']['kind'], string>> = {
+  out: 'from the middle out',
+  line: 'along the line',
+  edge: 'in from the edge',
+}
+
+function colourWords(wash: Wash): string {
+  const names = namesOf(wash)
+  const many = names.length > 1 || wash.cake || wash.runsOut !== undefined
+  const ends = wash.runsOut === undefined ? '' : ', running out to nothing'
+  const bands = wash.axis.kind === 'line' && wash.axis.every ? ', band beside band' : ''
+  return `${names.join(' to ')}${many ? `, ${WAYS[wash.axis.kind]}${bands}${ends}` : ''}`
+}
+
 function printsOf(wash: Wash, world: World): Print[] {
   const film = filmOn(wash, world)
-  const paints = wash.colours.map(c => laidPaint(c, world))
+  const { paints, strips, stops } = coloursOf(wash, world)
   const twin = twinMap(world.ground, wash.twin)
   const across = twin && ((p: Point): [number, number] => [...twin(p)])
   // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the
   // sponge.
-  const kept = toldFree(wash, world.ground).map(p => p.outer)
-  const free = kept.length ? { free: kept } : {}
-  return washSides({ ...wash, free: undefined }, world.ground).flatMap((rings, side): Print[] => {
-    const axis = paints.length < 2 ? null : side && across ? mappedAxis(wash.axis, across) : wash.axis
-    const drips = wash.wetness === 'runny' && !world.flat ? dripsFrom(rings, `${wash.id} ${side}`) : []
-    const print: Print = {
-      rings: [...rings, ...drips],
-      ...free,
-      spread: null,
-      paints,
-      axis,
-      strips: null,
-      film,
-      opacity: opacityOf(film),
-      softness: TOOLS[wash.tool].rim,
-      grain: 0.35,
-      texture: textureOfTool(wash.tool),
-      wetness: wash.wetness,
-      charge: 1,
-      meets: { dabs: wash.dabs, takesUp: takesUpOf(wash.tool) },
-    }
-    const glitter = () => flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)
-    return wash.glitter ? [print, { ...glitter(), ...free }] : [print]
-  })
+  const free = freeOf(wash, world.ground)
+  return washSides({ ...wash, free: undefined, holes: undefined }, world.ground).flatMap(
+    (rings, side): Print[] => {
+      const axis =
+        paints.length < 2 && wash.runsOut === undefined
+          ? null
+          : side && across
+            ? mappedAxis(wash.axis, across)
+            : wash.axis
+      const drips = wash.wetness === 'runny' && !world.flat ? dripsFrom(rings, `${wash.id} ${side}`) : []
+      const print: Print = {
+        rings: [...rings, ...drips],
+        ...free,
+        spread: null,
+        paints,
+        axis,
+        strips,
+        stops,
+        runsOut: wash.runsOut,
+        film,
+        opacity: opacityOf(film),
+        softness: TOOLS[wash.tool].rim,
+        grain: 0.35,
+        texture: textureOfTool(wash.tool),
+        wetness: wash.wetness,
+        charge: 1,
+        meets: { dabs: wash.dabs, takesUp: takesUpOf(wash.tool) },
+      }
+      const glitter = () => flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)
+      return wash.glitter ? [print, { ...glitter(), ...free }] : [print]
+    },
+  )
 }
 
 function whereOf(wash: Wash, { ground, finger = FINGER_MM }: World): string {
@@ -66,17 +100,15 @@ function whereOf(wash: Wash, { ground, finger = FINGER_MM }: World): string {
 
 function linesOf(wash: Wash, world: World): CardLine[] {
   const { ground } = world
-  const { colours, axis, tool, wetness, dabs } = wash
-  const names = colours.map(c => c.name)
+  const { tool, wetness, dabs } = wash
   const lips = lipsUnder(outlinesOf(wash, ground).flat(), wash, ground) ? ['lips'] : []
-  const free: string[] = [...lips, ...(wash.free ?? [])]
+  const free = [...new Set([...lips, ...freeWords(wash)])]
   const left = free.length ? [`${free.join(' and ')} left free`] : []
-  const way = axis.kind === 'out' ? 'from the middle out' : 'along the line'
   const layers = `${dabs} ${dabs === 1 ? 'layer' : 'layers'}`
   const glitter = wash.glitter ? ', fine glitter while wet' : ''
   return [
     { label: 'where', text: [whereOf(wash, world), ...left].join('; ') },
-    { label: 'colour', text: names.length === 1 ? names[0]! : `${names.join(' to ')}, ${way}` },
+    { label: 'colour', text: colourWords(wash) },
     { label: 'tool', text: `${TOOLS[tool].name}, ${wetness}, ${layers}${glitter}` },
   ]
 }
@@ -85,8 +117,9 @@ function effortOf(wash: Wash, world: World): Effort {
   const area = washArea(wash, world.ground)
   const tool = toolIn(world, wash.tool)
   const loads = loadsFor(area, filmOf(tool, wash.wetness, 1), wash.dabs, tool)
-  const blend = HANDS.blend * (wash.colours.length - 1)
-  const reload = HANDS.reload * Math.max(loads, wash.colours.length)
+  const colours = wash.cake ? 1 : wash.colours.length
+  const blend = HANDS.blend * (colours - 1)
+  const reload = HANDS.reload * Math.max(loads, colours)
   return {
     loads,
     seconds: reload + dabSeconds(area, wash.dabs, tool) + blend + (wash.glitter ? HANDS.glitter : 0),
@@ -120,9 +153,15 @@ export const washKind: StepKind<Wash> = {
   words: 'base',
   schema: washSchema,
   sheets: () => [],
-  paintPlaces: wash => wash.colours.map((ref, i) => ({ path: ['colours', i], ref })),
+  paintPlaces: wash =>
+    wash.cake
+      ? [{ path: ['cake', 'cake'], ref: wash.cake.cake }]
+      : wash.colours.map((ref, i) => ({ path: ['colours', i], ref })),
   lays: (wash, world) => [
-    { refs: wash.colours, mg: (washArea(wash, world.ground) / 100) * filmOn(wash, world) },
+    {
+      refs: wash.cake ? toolLoadPaints(wash.cake) : wash.colours,
+      mg: (washArea(wash, world.ground) / 100) * filmOn(wash, world),
+    },
   ],
   tool: wash => wash.tool,
   effort: effortOf,
@@ -135,7 +174,7 @@ export const washKind: StepKind<Wash> = {
   contour: (wash, world) =>
     printsOf({ ...wash, glitter: false }, { ...world, flat: true }).flatMap(printedRings),
   keepsFree: ({ zones }, ground) => (zones.length ? keptFreeByZones(ground, zones.includes('lips')) : []),
-  follows: () => null,
+  follows: () => [],
   boundTo: () => null,
   anchor: anchorOfMark,
   pointers: () => [],
@@ -158,6 +197,7 @@ export const washKind: StepKind<Wash> = {
   fields: wash => (wash.points.length ? DRAWN : OVER_ZONES),
 }
 
+const FREE_FIELD = { control: 'free', path: '', label: 'Left free' } as const
 const PLACE = { control: 'zones', path: 'zones', label: 'Where' } as const
 const HOW = [
   { control: 'paints', path: 'colours', label: 'Colours, light to dark' },
@@ -167,11 +207,11 @@ const HOW = [
   { control: 'dabs', path: 'dabs', label: 'Layers' },
   { control: 'switch', path: 'glitter', label: 'Fine glitter while wet' },
 ] as const
-const OVER_ZONES = [PLACE, ...HOW]
+const OVER_ZONES = [PLACE, FREE_FIELD, ...HOW]
 const DRAWN = [
   PLACE,
   { control: 'handles', path: 'points', label: 'Its outline' },
   { control: 'twin', path: 'twin', label: 'Twin' },
-  { control: 'free', path: 'free', label: 'Left free' },
+  FREE_FIELD,
   ...HOW,
 ] as const

@@ -2,7 +2,6 @@ import {
   boxesMeet,
   boxOf,
   difference,
-  offset,
   outlineThrough,
   pointsOf,
   polygonArea,
@@ -18,10 +17,11 @@ import {
 } from '../../../geometry'
 import type { Ground } from '../../../skin'
 import { liesOf } from '../../placement'
+import { toldFree } from '../leftFree'
 import type { Wash } from './schema'
 
 /** What says where a base goes. */
-export type WashPlace = Pick<Wash, 'zones' | 'points' | 'straight' | 'twin' | 'free'>
+export type WashPlace = Pick<Wash, 'zones' | 'points' | 'straight' | 'twin' | 'free' | 'holes'>
 
 /** The outline that handles draw. */
 const outlineOf = (points: readonly Point[], straight: boolean): Ring =>
@@ -45,9 +45,6 @@ export const outlinesOf = (wash: WashPlace, ground: Ground): Ring[][] =>
     ? liesOf(wash, ground).map(l => joined([outlineOf(l.points, wash.straight)]))
     : [joined(wash.zones.flatMap(id => ground.zone(id) ?? []))]
 
-/** Room that stays free round an open eye, for the lash line, and round a nostril, mm (common practice). */
-const ROOM = { eyes: 1.5, nostrils: 0.4 } as const
-
 const meets = (rings: readonly Ring[], kept: Ring): boolean =>
   rings.some(r => boxesMeet(boxOf(r), boxOf(kept)) && pointsOf(kept).some(p => ringHolds(r, ...p)))
 
@@ -64,17 +61,6 @@ export function lipsUnder(rings: readonly Ring[], wash: WashPlace, ground: Groun
 function leftFree(rings: readonly Ring[], wash: WashPlace, ground: Ground): Polygon[] {
   const lips = lipsUnder(rings, wash, ground)
   return [...(lips ? regionOf([lips], 'nonzero') : []), ...toldFree(wash, ground)]
-}
-
-/** The open eyes and nostrils that a base is told to leave free, with their room. */
-export function toldFree(wash: WashPlace, ground: Ground): Polygon[] {
-  const eyes = wash.free?.includes('eyes') && !ground.eyesClosed
-  const nostrils = wash.free?.includes('nostrils')
-  const grown = (ends: string, room: number) =>
-    ground.keepOuts
-      .filter(k => k.words.endsWith(ends))
-      .flatMap(k => offset(regionOf([k.ring], 'nonzero'), room))
-  return [...(eyes ? grown('eye', ROOM.eyes) : []), ...(nostrils ? grown('nostril', ROOM.nostrils) : [])]
 }
 
 function beside(rings: Ring[], wash: WashPlace, ground: Ground): Ring[] {

@@ -1,29 +1,20 @@
 import { z } from 'zod'
 import {
   bounded,
+  cakeLoadSchema,
   dabsSchema,
-  FAR,
+  freeFields,
   handlesSchema,
+  idSchema,
   linkedTwinSchema,
   paintRefSchema,
-  pointSchema,
+  runsOutSchema,
   stepBase,
   toolSchema,
+  washAxisSchema,
   wetnessSchema,
   zoneSchema,
 } from '../../document'
-
-/** What a drawn base can leave free by itself, so that nobody need draw round it. */
-export const FREE = ['eyes', 'nostrils'] as const
-
-const axis = z.discriminatedUnion(
-  'kind',
-  [
-    z.strictObject({ kind: z.literal('out'), from: pointSchema, reach: bounded(1, FAR) }),
-    z.strictObject({ kind: z.literal('line'), from: pointSchema, to: pointSchema }),
-  ],
-  { error: 'must run out from a point or along a line' },
-)
 
 export const washSchema = z
   .strictObject({
@@ -36,16 +27,20 @@ export const washSchema = z
     points: handlesSchema(400),
     /** Whether the outline goes straight from handle to handle, with corners. */
     straight: z.boolean({ error: 'must be true or false' }),
-    /** Places that stay unpainted where it would run over them; none when left out. */
-    free: z
-      .array(z.enum(FREE, { error: `must be ${FREE.join(' or ')}` }))
-      .max(2)
-      .optional(),
+    /** What stays unpainted where it would run over it; nothing when left out. */
+    ...freeFields,
+    /** The id of the sheet step under which it lies, and with which it moves; none when left out. */
+    rides: idSchema.optional(),
     colours: z
       .array(paintRefSchema)
       .min(1, 'must have at least one colour')
-      .max(4, 'must have at most four colours'),
-    axis,
+      .max(5, 'must have at most five colours'),
+    /** A split cake that lies there instead, strip by strip along the axis. */
+    cake: cakeLoadSchema.optional(),
+    axis: washAxisSchema,
+    /** Where along the axis each colour lies, 0 to 1; evenly spread when left out. */
+    stops: z.array(bounded(0, 1)).max(5).optional(),
+    runsOut: runsOutSchema.optional(),
     tool: toolSchema,
     wetness: wetnessSchema,
     dabs: dabsSchema,
@@ -56,6 +51,9 @@ export const washSchema = z
     if (!wash.zones.length && wash.points.length < 3)
       say('must name zones, or the base must have an outline of three points or more', 'zones')
     if (wash.zones.length && wash.points.length) say('must be empty when the base covers zones', 'points')
+    const { stops } = wash
+    if (stops && stops.length !== wash.colours.length) say('must have one place for each colour', 'stops')
+    if (stops?.some((v, i) => i > 0 && v < stops[i - 1]!)) say('must not fall', 'stops')
     if (wash.zones.length && wash.twin.rule !== 'none')
       say('must have the rule "none" when the base covers zones: name the zones of both sides', 'twin')
   })

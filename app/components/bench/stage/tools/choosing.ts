@@ -52,6 +52,10 @@ export function choosingTool({ view, ghosts }: StageHand): Tool {
       if (!skin) return 'done'
       const { step, chosen, may } = choice.now
       const n = openingAt(step, scene.world, skin, reach())
+      if (choice.motif) {
+        if (n !== null && may.has(n)) choice.onlyMotif(n)
+        return 'done'
+      }
       return n !== null && may.has(n) ? sweep(n, !chosen.has(n)) : lasso(skin, !alt)
     },
   }

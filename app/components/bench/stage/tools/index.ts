@@ -1,6 +1,9 @@
 import { choosingTool } from './choosing'
+import { drawingTool } from './drawing'
 import { focusTool } from './focus'
+import { gradientTool } from './gradient'
 import { landmarkTool } from './landmarks'
+import { loopTool } from './loops'
 import { markHandleTool } from './markHandles'
 import { panTool } from './pan'
 import { pickingTool } from './picking'
@@ -16,7 +19,10 @@ export type { Ghosts, Grip, StageHand, Tool, Touch } from './tool'
 const TOOLS: readonly ((hand: StageHand) => Tool)[] = [
   landmarkTool,
   choosingTool,
+  drawingTool,
   pickingTool,
+  gradientTool,
+  loopTool,
   sheetHandleTool,
   markHandleTool,
   focusTool,

@@ -1,6 +1,7 @@
 import type { Ref, ShallowRef } from 'vue'
 import type { Point } from '#core/geometry'
 import type { MarkStep, SheetStep } from '#core/look'
+import type { HeldAxis } from '~/stores/gradient'
 import type { View } from '../view'
 
 /**
@@ -39,8 +40,9 @@ export interface Tool {
 export interface Ghosts {
   readonly preview: ShallowRef<SheetStep | null>
   readonly shaped: ShallowRef<readonly MarkStep[] | null>
-  readonly focusAt: ShallowRef<Point | null>
+  readonly focusAt: ShallowRef<{ readonly n: number; readonly at: Point } | null>
   readonly loop: ShallowRef<readonly Point[] | null>
+  readonly axis: ShallowRef<HeldAxis | null>
   readonly mark: ShallowRef<{ id: string; at: Point } | null>
 }
 

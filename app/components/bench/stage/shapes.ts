@@ -1,0 +1,83 @@
+import Konva from 'konva'
+import type { HeldLoop } from '~/composables/useLoops'
+import { endsOf, type HeldAxis } from '~/stores/gradient'
+import { MULBERRY } from './pen'
+import { toScreen, type View } from './view'
+
+const PAPER = '#FDFCF9'
+
+/** Draws a drawn shape of the selected step, with the knob in its middle that moves it. */
+export function drawHeldLoop(layer: Konva.Layer, { points, middle, free }: HeldLoop, view: View): void {
+  const [x, y] = toScreen(view, middle)
+  layer.add(
+    new Konva.Line({
+      points: points.flatMap(p => toScreen(view, p)),
+      closed: true,
+      stroke: MULBERRY,
+      strokeWidth: 1.2,
+      dash: free ? [2, 3] : [6, 3],
+      listening: false,
+    }),
+    new Konva.Circle({ x, y, radius: 7, fill: PAPER, stroke: MULBERRY, strokeWidth: 1.4, listening: false }),
+    new Konva.Line({
+      points: [x - 4, y, x + 4, y],
+      stroke: MULBERRY,
+      strokeWidth: 1.2,
+      listening: false,
+    }),
+    new Konva.Line({
+      points: [x, y - 4, x, y + 4],
+      stroke: MULBERRY,
+      strokeWidth: 1.2,
+      listening: false,
+    }),
+  )
+}
+
+/** Draws along what colours run: a filled knob where they begin, an open one where they end. */
+export function drawAxis(layer: Konva.Layer, axis: HeldAxis, view: View): void {
+  const [from, to] = endsOf(axis).map(p => toScreen(view, p)) as [[number, number], [number, number]]
+  if (axis.kind === 'out')
+    layer.add(
+      new Konva.Circle({
+        x: from[0],
+        y: from[1],
+        radius: view.k * axis.reach,
+        stroke: MULBERRY,
+        strokeWidth: 1,
+        dash: [3, 4],
+        opacity: 0.7,
+        listening: false,
+      }),
+    )
+  layer.add(
+    new Konva.Arrow({
+      points: [...from, ...to],
+      stroke: PAPER,
+      fill: PAPER,
+      strokeWidth: 3.4,
+      pointerLength: 0,
+      pointerWidth: 0,
+      opacity: 0.8,
+      listening: false,
+    }),
+    new Konva.Line({ points: [...from, ...to], stroke: MULBERRY, strokeWidth: 1.4, listening: false }),
+  )
+  for (const [[x, y], fill] of [
+    [from, MULBERRY],
+    [to, PAPER],
+  ] as const)
+    layer.add(
+      new Konva.Rect({
+        x: x - 5.5,
+        y: y - 5.5,
+        width: 11,
+        height: 11,
+        cornerRadius: 2,
+        fill,
+        stroke: fill === MULBERRY ? PAPER : MULBERRY,
+        strokeWidth: 1.8,
+        listening: false,
+      }),
+    )
+}

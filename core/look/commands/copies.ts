@@ -1,0 +1,62 @@
+import { tenth, tenthPoint, wrapDegrees, type Point } from '../../geometry'
+import { layOn } from '../../skin'
+import { lengthOf } from '../../stroke'
+import { NO_TWIN } from '../document'
+import { halfTurnAbout } from '../composition'
+import { isKind, isMark, movedLoops, type LineStep, type Step, type World } from '../kinds'
+import { turnedHandles } from '../placement'
+import { onKind, Refused, type Command } from './command'
+
+/**
+ * Copies of steps, turned about the middle of what they make up, put on top of them.
+ * @param degrees clockwise on the skin
+ * @param newId gives an id for each copy
+ */
+export const turnedCopy =
+  (ids: ReadonlySet<string>, degrees: number, world: World, newId: () => string): Command =>
+  draft => {
+    const chosen = draft.steps.filter(s => ids.has(s.id))
+    if (!chosen.length) return
+    const about = halfTurnAbout(chosen[0]!, chosen, world)
+    const surface = world.ground.surface
+    const straight = layOn(surface, { at: about, tilt: 0, side: 'A' })
+    const turned = layOn(surface, { at: about, tilt: degrees, side: 'A' })
+    const map = (p: Point): Point => turned.point(straight.back(p))
+    const copies = chosen.map((step): Step => {
+      const copy: Step = structuredClone(step)
+      Object.assign(copy, { id: newId(), label: `${step.label.slice(0, 52)}, turned` })
+      if (isMark(copy)) copy.points = copy.points.map(p => tenthPoint(map(p)))
+      if (isKind('sheet', copy)) {
+        const there = straight.back(copy.at)
+        copy.at = tenthPoint(turned.point(there))
+        copy.tilt = tenth(wrapDegrees(copy.tilt + degrees))
+        copy.register = null
+      }
+      if ('holes' in copy && copy.holes) copy.holes = movedLoops(copy.holes, map)
+      copy.twin = { ...NO_TWIN, own: null }
+      return copy
+    })
+    draft.steps.push(...copies)
+  }
+
+/**
+ * Makes a stroke like another, as framing strokes are evened by eye: as long, as thick, with the same brush and
+ * hand. Where it lies, its way and its colour stay its own.
+ */
+export const likeThat = (step: LineStep, model: LineStep, world: World): Command => {
+  if (step.shape !== model.shape)
+    return () => {
+      throw new Refused('Only strokes of one shape can be made alike.')
+    }
+  const own = lengthOf(step.points)
+  const wanted = lengthOf(model.points)
+  const by = own > 0 && wanted > 0 ? wanted / own : 1
+  const points = turnedHandles(step.points, world, 0, by)
+  return onKind('line', step.id, s => {
+    const { params, brush, softened, times, pressed, fades } = structuredClone(model)
+    Object.assign(s, { params, brush, softened, points })
+    for (const [name, value] of Object.entries({ times, pressed, fades }))
+      if (value === undefined) Reflect.deleteProperty(s, name)
+      else Reflect.set(s, name, value)
+  })
+}

@@ -1,0 +1,64 @@
+import { offset, regionOf, ringOf, tenthPoint, type Point, type Polygon, type Ring } from '../../geometry'
+import type { FreePlace, LeavesFree, Twin } from '../document'
+import { twinMap } from '../placement'
+import type { Ground } from '../../skin'
+
+/** Room that stays free round an open eye, for the lash line, and round a nostril, mm (common practice). */
+const ROOM = { eyes: 1.5, nostrils: 0.4 } as const
+
+const region = (rings: readonly Ring[]): Polygon[] => rings.flatMap(r => regionOf([r], 'nonzero'))
+
+function placeOf(place: FreePlace, ground: Ground): Polygon[] {
+  const kept = (ends: string, room: number) =>
+    offset(region(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring)), room)
+  const zones = (name: 'lid' | 'brow' | 'jaw') =>
+    region((['left', 'right'] as const).flatMap(side => ground.zone(`${side}.${name}`) ?? []))
+  switch (place) {
+    case 'eyes':
+      return ground.eyesClosed ? [] : kept('eye', ROOM.eyes)
+    case 'nostrils':
+      return kept('nostril', ROOM.nostrils)
+    case 'lips':
+      return kept('mouth', 0)
+    case 'lids':
+      return zones('lid')
+    case 'brows':
+      return zones('brow')
+    case 'jaw':
+      return zones('jaw')
+  }
+}
+
+/** What a step is told to leave free, of its twin's side too, as regions of the skin. */
+export function toldFree(
+  { free, holes, twin }: LeavesFree & { readonly twin?: Twin },
+  ground: Ground,
+): Polygon[] {
+  const map = twin && twinMap(ground, twin)
+  const drawn = (holes ?? []).flatMap(loop => {
+    const own = ringOf(loop)
+    return map ? [own, ringOf(loop.map(map))] : [own]
+  })
+  return [...(free ?? []).flatMap(place => placeOf(place, ground)), ...region(drawn)]
+}
+
+/** The same as a field of a print: none where nothing is left free. */
+export function freeOf(
+  step: LeavesFree & { readonly twin?: Twin },
+  ground: Ground,
+): { free?: readonly Ring[] } {
+  if (!step.free?.length && !step.holes?.length) return {}
+  const kept = toldFree(step, ground).map(p => p.outer)
+  return kept.length ? { free: kept } : {}
+}
+
+/** Drawn shapes where a map takes them, to a tenth of a millimetre. */
+export const movedLoops = (loops: readonly (readonly Point[])[], map: (p: Point) => Point) =>
+  loops.map(loop => loop.map(p => tenthPoint(map(p))))
+
+/** What is left free, in words; empty where nothing is. */
+export function freeWords({ free, holes }: LeavesFree): string[] {
+  const shapes = holes?.length ?? 0
+  const drawn = shapes ? [shapes === 1 ? 'a drawn shape' : `${shapes} drawn shapes`] : []
+  return [...(free ?? []), ...drawn]
+}

@@ -1,0 +1,67 @@
+import { boxAround, ringHolds, ringOf, polygonArea, type Point, type Ring } from '../../../geometry'
+import { layOn, zoneWords } from '../../../skin'
+import { twinMap } from '../../placement'
+import type { Print } from '../print'
+import type { World } from '../world'
+import { passOpenings } from './openings'
+import { placementOf } from './placements'
+import type { Part, Pass, SheetStep } from './schema'
+
+/** The sharpest end of a part, mm: a sponge has no edge. */
+const LEAST_FADE = 0.4
+
+/** The rings of a part on the skin, of its twin's side too. */
+function partRings(part: Part, step: SheetStep, world: World): Ring[] {
+  switch (part.by) {
+    case 'shape': {
+      const map = twinMap(world.ground, step.twin)
+      const own = ringOf(part.loop)
+      return map ? [own, ringOf(part.loop.map(map))] : [own]
+    }
+    case 'zones':
+      return part.zones.flatMap(id => world.ground.zone(id) ?? [])
+    case 'step':
+      return world.host?.(part.step, step.id)?.rings(part.strips, world) ?? []
+  }
+}
+
+/** What keeps a pass to its part, as a field of a print: none where it is dabbed everywhere. */
+export function onlyPart(pass: Pass, step: SheetStep, world: World): Pick<Print, 'only'> {
+  const { part } = pass
+  if (!part) return {}
+  return { only: { rings: partRings(part, step, world), softness: Math.max(LEAST_FADE, part.fades / 2) } }
+}
+
+/** Share of what a pass would print that its part lets through, by the middles of its openings. */
+export function partShare(pass: Pass, step: SheetStep, world: World): number {
+  const sheet = world.stencil(step.stencil)
+  if (!pass.part || !sheet) return 1
+  const rings = partRings(pass.part, step, world)
+  const laid = layOn(world.ground.surface, placementOf(step), world.quick)
+  let all = 0
+  let within = 0
+  for (const opening of passOpenings(pass, sheet)) {
+    const area = polygonArea(opening)
+    const b = boxAround([opening])
+    const at: Point = laid.point([(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2])
+    all += area
+    if (rings.some(r => ringHolds(r, ...at))) within += area
+  }
+  return all > 0 ? within / all : 1
+}
+
+/** A part in words, as the end of a line of the step sheet. */
+export function partWords({ part }: Pass, world: World): string {
+  switch (part?.by) {
+    case 'shape':
+      return ', only in the drawn shape'
+    case 'zones':
+      return `, only on ${part.zones.map(zoneWords).join(', ')}`
+    case 'step': {
+      const label = world.host?.(part.step)?.step.label ?? 'a step that is gone'
+      return part.strips ? `, only on some strips of "${label}"` : `, only where "${label}" lies`
+    }
+    default:
+      return ''
+  }
+}
