@@ -18,13 +18,14 @@ export function useFresh() {
   const selection = useSelection()
   const scene = useScene()
   const settings = useSettings()
+  const ways = useWays()
   const notices = useNotices()
 
   /** A twin by the painter's usual rule for what lies off the midline. */
   function twinned<S extends MarkStep>(step: S): S {
     const [x] = anchorOf(step.points)
-    return settings.twinNew && scene.ground.face && Math.abs(x) > ASIDE
-      ? { ...step, twin: { ...NO_TWIN, rule: settings.twinRule(scene.ground), own: null } }
+    return settings.twinNew && ways.now.symmetry !== 'lopsided' && scene.ground.face && Math.abs(x) > ASIDE
+      ? { ...step, twin: { ...NO_TWIN, rule: ways.twinRule(scene.ground), own: null } }
       : step
   }
   /**

@@ -19,6 +19,7 @@ export function useLaying() {
   const drawer = useDrawer()
   const kit = useKit()
   const steps = useSteps()
+  const ways = useWays()
 
   /** Lays a sheet on the skin: where it is told to, else where the next thing goes. */
   async function addSheet(
@@ -31,7 +32,14 @@ export function useLaying() {
     const paint = lastPaint(sheets) ?? (kit.singles[0] && kit.refOf(kit.singles[0]))
     if (!about || !paint) return
     await drawer.ensure([stencilId])
-    const step = freshSheet(nanoid(10), about.name, stencilId, tenthPoint(at ?? scene.nextSpot()), paint)
+    const step = freshSheet(
+      nanoid(10),
+      about.name,
+      stencilId,
+      tenthPoint(at ?? scene.nextSpot()),
+      paint,
+      ways.now,
+    )
     if (fit.openings) step.passes[0]!.openings = { use: 'chosen', numbers: [...fit.openings] }
     // A texture lies with the flow from the start: down on the forehead, up toward the nose on the cheeks.
     const usual =

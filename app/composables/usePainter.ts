@@ -1,5 +1,5 @@
 import { proxy, type Remote } from 'comlink'
-import type { Look, Shows } from '#core/look'
+import type { Look, Pass, Shows, Ways } from '#core/look'
 import type { Painter, Picture } from '~/workers/painter'
 import type { Thumbs } from '~/workers/thumbStrip'
 import type { Update } from '~/workers/stagePicture'
@@ -43,13 +43,15 @@ export function usePainter() {
       onAnalysis(p => p.paint(plain(look), pxPerMm, upTo)),
     thumbs: (look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> =>
       onAnalysis(p => p.thumbs(plain(look), pxPerMm, have)),
-    findings: (look: Look, today: string, shows: readonly Shows[]) =>
-      onAnalysis(p => p.findings(plain(look), today, plain([...shows]))),
+    findings: (look: Look, today: string, shows: readonly Shows[], ways: Ways) =>
+      onAnalysis(p => p.findings(plain(look), today, plain([...shows]), plain(ways))),
     composition: (look: Look) => onAnalysis(p => p.composition(plain(look))),
     wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
       onAsked(p => p.wrapped(plain(look), pxPerMm, upTo)),
     onSkins: (look: Look, colours: string[], pxPerMm: number, onProgress: (done: number) => void) =>
       onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, proxy(onProgress))),
+    compare: (look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number) =>
+      onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
     /** Gives up what was asked for by a press. */
     stop: () => asked.giveUp(),
   }

@@ -30,6 +30,7 @@ export function useSteps() {
   const selection = useSelection()
   const scene = useScene()
   const settings = useSettings()
+  const ways = useWays()
   const mergeKey = (merge: string | null) => (merge === null ? null : `${merge}-${selection.id}`)
 
   /** Changes the selected step. */
@@ -62,7 +63,7 @@ export function useSteps() {
     const at = scene.nextSpot()
     const drawn = { ...freshOutline(nanoid(10), name, at, colours, ground), ...load }
     const twinned = settings.twinNew && ground.face && Math.abs(at[0]) > ASIDE
-    const twin = { ...NO_TWIN, rule: settings.twinRule(ground), own: null }
+    const twin = { ...NO_TWIN, rule: ways.twinRule(ground), own: null }
     add(twinned ? { ...drawn, twin } : drawn, 'lay a base')
   }
   function remove(): void {

@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia'
 import type { Look, PaintUse, Shows } from '#core/look'
 import type { Finding } from '#core/checks'
-import type { Outcome } from '~/workers/painter'
+import type { Outcome } from '~/workers/outcomes'
 import { useScene } from './scene'
 import { useSession } from './session'
+import { useWays } from './ways'
 
 const today = (): string => new Date().toISOString().slice(0, 10)
 
@@ -15,6 +16,7 @@ export const useAnalysis = defineStore('analysis', () => {
   const session = useSession()
   const scene = useScene()
   const painter = usePainter()
+  const ways = useWays()
   const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map())
   const findings = shallowRef<readonly Finding[]>([])
   const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
@@ -35,7 +37,7 @@ export const useAnalysis = defineStore('analysis', () => {
     const now = session.look
     if (!now || !scene.loaded) return
     const complete = seen.value === now
-    const found = await painter.findings(now, today(), [...shows.value.values()])
+    const found = await painter.findings(now, today(), [...shows.value.values()], ways.now)
     if (session.look?.id !== now.id) return
     if (complete) checked.value = now
     findings.value = found.findings
@@ -50,6 +52,7 @@ export const useAnalysis = defineStore('analysis', () => {
     seen.value = of
     check()
   }
+  watch(() => ways.now, check)
   // Of another look nothing is known.
   watch(
     () => session.opened,

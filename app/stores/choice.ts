@@ -60,6 +60,43 @@ function oneAfterAnother(numbers: readonly number[], { openings }: PreparedSheet
   return way
 }
 
+/** Ways of choosing some openings among others. */
+function picking(now: () => Choosing | null, scene: Scene, put: (numbers: Iterable<number>) => void) {
+  /** Takes some openings in, or out. */
+  function take(numbers: Iterable<number>, into: boolean): void {
+    const own = now()?.chosen ?? new Set<number>()
+    const next = new Set(numbers)
+    put(into ? [...own, ...next] : [...own].filter(n => !next.has(n)))
+  }
+  const all = () => put(now()?.may ?? [])
+  const none = () => put([])
+  const invert = () => put([...(now()?.may ?? [])].filter(n => !now()!.chosen.has(n)))
+  /** Every second one of those that are chosen, along the way from one to the nearest next. */
+  function everyOther(): void {
+    const at = now()
+    const sheet = at && scene.world.stencil(at.step.stencil)
+    if (!at || !sheet) return
+    put(oneAfterAnother([...(at.chosen.size ? at.chosen : at.may)], sheet).filter((_, i) => i % 2 === 0))
+  }
+  /** Half of those that are chosen, large and small ones mixed. */
+  function mixedSizes(): void {
+    const at = now()
+    const sheet = at && scene.world.stencil(at.step.stencil)
+    if (!at || !sheet) return
+    const area = (n: number) => polygonArea(sheet.openings[n]!)
+    const bySize = [...(at.chosen.size ? at.chosen : at.may)].sort((a, b) => area(b) - area(a))
+    put(bySize.filter((_, i) => i % 2 === 0))
+  }
+  /** The openings that make up one motif with an opening, and no others. */
+  function onlyMotif(n: number): void {
+    const at = now()
+    const sheet = at && scene.world.stencil(at.step.stencil)
+    const motif = sheet && motifsOf(sheet).find(list => list.includes(n))
+    if (motif) put(motif)
+  }
+  return { take, all, none, invert, everyOther, mixedSizes, onlyMotif }
+}
+
 /** Choosing openings on the face: those that a pass dabs, or those that a line goes around. */
 export const useChoice = defineStore('choice', () => {
   const session = useSession()
@@ -108,41 +145,10 @@ export const useChoice = defineStore('choice', () => {
     const sheet = scene.world.stencil(at.step.stencil)
     if (next.length && sheet) session.edit('choose openings', dabOnly(id, pass.value, next, sheet), merge)
   }
-  /** Takes some openings in, or out. */
-  function take(numbers: Iterable<number>, into: boolean): void {
-    const own = now.value?.chosen ?? new Set<number>()
-    const next = new Set(numbers)
-    put(into ? [...own, ...next] : [...own].filter(n => !next.has(n)))
-  }
-  const all = () => put(now.value?.may ?? [])
-  const none = () => put([])
-  /** Every second one of those that are chosen, along the way from one to the nearest next. */
-  function everyOther(): void {
-    const at = now.value
-    const sheet = at && scene.world.stencil(at.step.stencil)
-    if (!at || !sheet) return
-    put(oneAfterAnother([...(at.chosen.size ? at.chosen : at.may)], sheet).filter((_, i) => i % 2 === 0))
-  }
-  /** Half of those that are chosen, large and small ones mixed. */
-  function mixedSizes(): void {
-    const at = now.value
-    const sheet = at && scene.world.stencil(at.step.stencil)
-    if (!at || !sheet) return
-    const area = (n: number) => polygonArea(sheet.openings[n]!)
-    const bySize = [...(at.chosen.size ? at.chosen : at.may)].sort((a, b) => area(b) - area(a))
-    put(bySize.filter((_, i) => i % 2 === 0))
-  }
-  /** The openings that make up one motif with an opening, and no others. */
-  function onlyMotif(n: number): void {
-    const sheet = now.value && scene.world.stencil(now.value.step.stencil)
-    const motif = sheet && motifsOf(sheet).find(list => list.includes(n))
-    if (motif) put(motif)
-  }
-  const invert = () => put([...(now.value?.may ?? [])].filter(n => !now.value!.chosen.has(n)))
   function end(): void {
     motif.value = false
     pass.value = null
     around.value = false
   }
-  return { pass, around, motif, host, now, take, all, none, invert, everyOther, mixedSizes, onlyMotif, end }
+  return { pass, around, motif, host, now, end, ...picking(() => now.value, scene, put) }
 })

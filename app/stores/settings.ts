@@ -1,8 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { MM_PER_INCH } from '#core/geometry'
-import { FINGER_MM, type TwinRule } from '#core/look'
-import type { Ground } from '#core/skin'
+import { FINGER_MM } from '#core/look'
 
 /** What the painter has set once, on this device. */
 export const useSettings = defineStore('settings', () => {
@@ -12,11 +11,8 @@ export const useSettings = defineStore('settings', () => {
   /** Width of the painter's finger, mm, and whether it was measured. */
   const finger = useLocalStorage('janusform-finger', FINGER_MM)
   const fingerMeasured = useLocalStorage('janusform-finger-measured', false)
-  /** How a new twin is placed on a face: by each side's own features, or from the midline with a ruler. */
-  const mirrorRule = useLocalStorage<'features' | 'midline'>('janusform-mirror', 'features')
   /** Whether new strokes off the midline get a twin from the start; off for one-sided looks. */
   const twinNew = useLocalStorage('janusform-twin-new', true)
-  const twinRule = (ground: Ground): TwinRule => (ground.face ? mirrorRule.value : 'turn')
   const grid = useLocalStorage('janusform-grid', false)
   const lift = useLocalStorage('janusform-lift', false)
   /** A length in the chosen unit, with it. */
@@ -33,9 +29,7 @@ export const useSettings = defineStore('settings', () => {
     inches,
     finger,
     fingerMeasured,
-    mirrorRule,
     twinNew,
-    twinRule,
     grid,
     lift,
     length,

@@ -3,23 +3,18 @@ import {
   checkWork,
   paintUseOf,
   flowOf,
-  contactGaps,
   groundFor,
-  isKind,
   kindOf,
-  paintedOpenings,
-  passNumbers,
-  placementsOf,
   showsOf,
-  spreadOf,
   stepsOff,
   beneathAll,
   withSteps,
   type PaintUse,
   type Flow,
   type Look,
+  type Pass,
   type Shows,
-  type Step,
+  type Ways,
   type World,
 } from '#core/look'
 import { Memo } from '#core/memo'
@@ -37,12 +32,13 @@ import {
   type EmptySpot,
   type Painted,
 } from '#core/raster'
-import { closedBridges, findingsOf, type Finding } from '#core/checks'
-import { layOn } from '#core/skin'
+import { findingsOf, type Finding } from '#core/checks'
 import { prepared, type PreparedSheet, type Stencil } from '#core/stencil'
 import { finenessOf, wholePicture } from '~/components/bench/stage/view'
 import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
+import { inWays, type Compared } from './compared'
+import { outcomeOf, type Outcome } from './outcomes'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
 
@@ -81,31 +77,6 @@ const finished = ({ head }: Bare, painted?: Painted): Picture => ({
 
 /** Sheets that were told anew get a new number, so that their prints are made anew. */
 const versions = new Map<string, number>()
-/** What comes of a step: how far each pass creeps, and where bridges close. */
-export interface Outcome {
-  readonly stepId: string
-  readonly passes: { creep: number; typical: number; closed: number }[]
-  readonly marks: [number, number][]
-}
-
-function outcomeOf(step: Step, world: World): Outcome | null {
-  if (!isKind('sheet', step)) return null
-  const sheet = world.stencil(step.stencil)
-  if (!sheet) return null
-  const [place] = placementsOf(step, world)
-  const laid = layOn(world.ground.surface, place!, true)
-  const marks: [number, number][] = []
-  const gaps = contactGaps(sheet, place!, world, paintedOpenings(step, world)[0]!)
-  const passes = step.passes.map((pass, i) => {
-    const { closed, creep } = closedBridges(step, pass, sheet, world, i)
-    const spreads = spreadOf(step, pass, passNumbers(pass, sheet), gaps, world, i).sort((a, b) => a - b)
-    for (const b of closed.slice(0, 80))
-      marks.push(laid.point([(b.from[0] + b.to[0]) / 2, (b.from[1] + b.to[1]) / 2]) as [number, number])
-    return { creep, typical: spreads[spreads.length >> 1] ?? 0, closed: closed.length }
-  })
-  return { stepId: step.id, passes, marks }
-}
-
 /**
  * Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each
  * step, and what it takes of each paint.
@@ -194,10 +165,11 @@ const painter = {
   },
   /**
    * What there is to say of a look, and what comes of its steps.
+   * @param ways how the painter works
    * @param shows how steps show in the stage's picture, as far as it is painted
    */
-  findings(look: Look, today: string, shows: Shows[]): Told {
-    const world = worldOf(look)
+  findings(look: Look, today: string, shows: Shows[], ways: Ways): Told {
+    const world = { ...worldOf(look), ways }
     return {
       waits: [...beneathAll(look.steps, world)].map(([id, under]) => [id, under.wait]),
       paintUse: paintUseOf(look, world),
@@ -240,6 +212,18 @@ const painter = {
         shows,
       }
     })
+    return transfer(
+      answers,
+      answers.map(a => a.picture.rgba.buffer),
+    )
+  },
+  /**
+   * A pass of a sheet dabbed in other ways, where it lies: a picture of that place each, with what comes of it.
+   * @param passes the pass in each of the ways
+   */
+  compare(look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number): Compared[] {
+    const bare = bares.of(look, groundFor(look, memo), pxPerMm)
+    const answers = inWays(look, stepId, index, passes, bare, worldOf)
     return transfer(
       answers,
       answers.map(a => a.picture.rgba.buffer),

@@ -3,11 +3,13 @@ import {
   isKind,
   kindOf,
   loadPaints,
+  otherSchools,
   passFilm,
   stepsOf,
   type Shows,
   type Step,
   type World,
+  USUAL_WAYS,
 } from '../look'
 import {
   deltaE,
@@ -79,10 +81,15 @@ export function toned(
   })
 }
 
+/** Whether a sheet prints a motif, which some painters always outline: a texture has no outline. */
+const isMotif = ({ sheet, world }: SheetCase): boolean =>
+  (world.ways ?? USUAL_WAYS).outline === 'all' && sheet.kind === 'motif'
+
 /** A print that nobody sees needs another colour, a white under-base or an outline. */
 export const contrast = ofSheets(at => {
   const { shows } = at
-  if (!shows || shows.median >= 10 || toned(at.step, shows, at.world)) return []
+  if (!shows || toned(at.step, shows, at.world)) return []
+  if (shows.median >= 10) return isMotif(at) ? outlined(at, shows) : []
   const lost = shows.median < 5
   const pass = at.step.passes.at(-1)!
   const best =
@@ -118,12 +125,14 @@ function outlined(at: SheetCase, shows: Shows) {
   const best = kit
     .filter(p => p.finish === 'matte' && p.strips.length === 0)
     .sort((a, b) => over(b) - over(a))[0]
-  if (has || !best || shows.median >= 10) return []
+  const school = (at.world.ways ?? USUAL_WAYS).outline
+  if (has || !best || school === 'none' || (school === 'weak' && shows.median >= 10)) return []
+  const readable = shows.median >= 10
   return [
     {
       level: 'tip' as const,
-      title: 'An outline would make it readable',
-      why: `A thin line in ${best.name} differs from what lies beneath by ${over(best).toFixed(0)}.`,
+      title: readable ? 'Without an outline' : 'An outline would make it readable',
+      why: `A thin line in ${best.name} differs from what lies beneath by ${over(best).toFixed(0)}. ${otherSchools('outline', school)}`,
       fix: {
         words: `Outline in ${best.name}`,
         sets: [],

@@ -14,7 +14,10 @@ import { LEAVE_OUT, ofOneKind, type Case, type Check, type Fix, type Found } fro
 import { keptOff } from './keepOff'
 import { shiftedFrom } from './shiftOff'
 import { EYE_CLEARANCE } from './regions'
-import { ARM_ONLY, CLEAR_LIDS, LABEL } from './sitting'
+import { ARM_ONLY, LABEL } from './sitting'
+
+/** Under this age a parent is asked about small parts, years (common practice). */
+const ASK_PARENT = 6
 
 /** Less on the lips than this is a flake at their edge, mm2 (common practice). */
 const ON_LIPS = 2
@@ -90,11 +93,11 @@ function ofGem({ look, cover, regions, world, step }: Case & { readonly step: Ge
       fix: off,
     })
   }
-  if (age < CLEAR_LIDS) {
+  if (age < ASK_PARENT) {
     found.push({
       level: age < ARM_ONLY ? 'stop' : 'care',
       title: 'Gems within reach of a small child',
-      why: `Small parts are swallowed: common practice uses none under ${ARM_ONLY} years and asks the parent under ${CLEAR_LIDS}. ${LABEL}`,
+      why: `Small parts are swallowed: common practice uses none under ${ARM_ONLY} years and asks the parent under ${ASK_PARENT}. ${LABEL}`,
       fix: LEAVE_OUT,
     })
   }

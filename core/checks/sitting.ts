@@ -1,16 +1,12 @@
 import { centroidOf, type Polygon } from '../geometry'
-import { ageOf, type Look, type World } from '../look'
+import { ageOf, otherSchools, USUAL_WAYS, type Look, type World } from '../look'
 import { LEAVE_OUT, type Case, type Check, type Fix, type Found } from './finding'
 import { keptOff } from './keepOff'
 import { isLips, onShutLids } from './places'
 
 export const LABEL = "Local rules and the product's label come first."
-/**
- * Below the first age the usual practice is a small design on the arm or none, years; below the second, lids
- * and lashes stay clear (common practice).
- */
+/** Below this age the usual practice is a small design on the arm or none, years (common practice). */
 export const ARM_ONLY = 3
-export const CLEAR_LIDS = 6
 
 /** More of a place than this is painted and not only touched at its edge, mm2 (common practice). */
 const PAINTED = 6
@@ -52,14 +48,16 @@ export const answers: Check = at => {
 /** Lids and lash line of young children stay clear. */
 export const lids: Check = at => {
   const age = ageOf(at.look)
+  const { lids: school, lidsFrom } = at.world.ways ?? USUAL_WAYS
   const own = onShutLids(at.step)
-  if (age >= CLEAR_LIDS || !at.regions.lids.length || !(own || at.cover.area(at.regions.lids) > PAINTED))
+  if (age >= lidsFrom || !at.regions.lids.length || !(own || at.cover.area(at.regions.lids) > PAINTED))
     return []
   return [
     {
-      level: 'care',
+      // Some paint them: then it is worth a word and not a warning.
+      level: school === 'clear' ? 'care' : 'tip',
       title: `${own ? 'Lash line' : 'Eyelid'} of a child of ${age}`,
-      why: `Common practice leaves eyelids and lashes clear under ${CLEAR_LIDS} years: they cannot hold their eyes shut. ${LABEL}`,
+      why: `Common practice leaves eyelids and lashes clear under ${lidsFrom} years: they cannot hold their eyes shut. ${otherSchools('lids', school)} ${LABEL}`,
       fix: clearOf(at, at.regions.lids, 'lids'),
     },
   ]

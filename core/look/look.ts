@@ -13,6 +13,7 @@ import {
   sittingSchema,
   textSchema,
   upgraded,
+  waysSchema,
 } from './document'
 import { stepEffort, KINDS, kindOf, type World } from './kinds'
 
@@ -60,6 +61,8 @@ export const lookSchema = z.strictObject({
     )
     .max(8, 'must not have more than 8 switches')
     .optional(),
+  /** Ways of working that differ for this look from the painter's usual ones. */
+  ways: waysSchema.optional(),
   /** Whether it is painted without its optional steps. */
   shorter: z.boolean({ error: 'must be true or false' }).optional(),
   /** Seconds there are for it; null when nobody waits. */

@@ -5,6 +5,7 @@ import { picturesIn } from './pictures'
 import { readingsIn } from './readings'
 import { revisionsIn } from './revisions'
 import { stencilsIn } from './stencils'
+import { waysIn } from './ways'
 
 let openings = 0
 
@@ -26,6 +27,7 @@ export function openHouse(file?: string) {
     stencils: stencilsIn(db),
     paints: paintsIn(db),
     readings: readingsIn(db),
+    ways: waysIn(db),
   }
 }
 

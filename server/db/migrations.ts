@@ -132,4 +132,13 @@ UPDATE look_revisions SET name = json_extract(doc, '$.name'), steps = json_array
 `,
     fill: fillFacts,
   },
+  {
+    // How the painter works, where painters disagree: one row a question that was answered.
+    sql: `
+CREATE TABLE ways (
+  key TEXT PRIMARY KEY,
+  value TEXT NOT NULL
+) STRICT;
+`,
+  },
 ]

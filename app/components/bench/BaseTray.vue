@@ -9,6 +9,7 @@ const steps = useSteps()
 const kit = useKit()
 const sponging = useSponging()
 const selection = useSelection()
+const ways = useWays()
 const how = ref<'area' | 'sponge' | 'over'>('area')
 const HOWS = [
   ['area', 'Dab an area'],
@@ -122,6 +123,11 @@ const OVERS = [
     ],
   ],
 ] as const
+/** The painter's own way of cleaning an edge stands before the other. */
+const overs = computed(() => {
+  const [blend, wipe, brush] = OVERS
+  return ways.now.clean === 'wipe' ? [blend, wipe, brush] : [blend, brush, wipe]
+})
 </script>
 
 <template>
@@ -221,7 +227,7 @@ const OVERS = [
       <p class="text-[0.87rem] leading-snug text-soft">
         Over {{ named }}<template v-if="!selection.steps.length">, the last that was laid</template>.
       </p>
-      <section v-for="[act, words, areas] in OVERS" :key="act">
+      <section v-for="[act, words, areas] in overs" :key="act">
         <h3 class="eyebrow mb-1">{{ words }}</h3>
         <div class="flex flex-wrap gap-1.5">
           <button

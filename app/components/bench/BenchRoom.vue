@@ -27,7 +27,7 @@ const playTo = ref<number | null>(null)
 async function open(): Promise<void> {
   failed.value = []
   try {
-    await session.open(id)
+    await Promise.all([session.open(id), useWays().load()])
   } catch (error) {
     failed.value = sentencesOf(error)
     trouble.value = refusalData(error, 503) !== null

@@ -22,6 +22,7 @@ const laying = useLaying()
 const flow = useFlow()
 const choice = useChoice()
 const drawing = useDrawing()
+const tape = useTape()
 const settings = useSettings()
 const notices = useNotices()
 const held = useHeldSheet()
@@ -174,12 +175,19 @@ useEventListener(window, 'keydown', event => {
       </button>
     </p>
     <p
-      v-else-if="spotWords && !choice.now && !drawing.asked"
+      v-else-if="spotWords && !choice.now && !drawing.asked && !tape.on"
       class="pointer-events-none absolute top-6 left-1/2 flex -translate-x-1/2 items-center gap-1.5 rounded-full bg-ink/85 px-3 py-0.5 text-sm whitespace-nowrap text-paper"
     >
       <Crosshair :size="14" />{{ spotWords }}
     </p>
     <ChoiceBar class="absolute top-6 left-1/2 -translate-x-1/2" />
+    <p
+      v-if="tape.on"
+      class="pointer-events-none absolute top-6 left-1/2 -translate-x-1/2 rounded-full bg-ink/85 px-3 py-0.5 text-sm whitespace-nowrap text-paper"
+      data-testid="tape"
+    >
+      {{ tape.words || 'Drag between two points of the skin' }}
+    </p>
     <DrawingBar class="absolute top-6 left-1/2 -translate-x-1/2" />
     <p
       v-if="scene.seating.length"

@@ -6,6 +6,7 @@ import { FEW } from '#core/look'
 const session = useSession()
 const analysis = useAnalysis()
 const settings = useSettings()
+const ways = useWays()
 const look = computed(() => session.look!)
 const amounts = computed(() => analysis.paintUse)
 const total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0))
@@ -17,6 +18,11 @@ function finger(event: Event): void {
   if (!(box.valueAsNumber >= 8 && box.valueAsNumber <= 30)) return void box.reportValidity()
   settings.finger = box.valueAsNumber
   settings.fingerMeasured = true
+}
+const choosing = ref(false)
+function ask(): void {
+  choosing.value = true
+  ways.asked = true
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
 const tagsOf = (text: string) =>
@@ -44,6 +50,21 @@ const tagsOf = (text: string) =>
       }}
       Tap bare skin, or press long on paint, to pick a spot for what comes next.
     </p>
+    <div
+      v-if="!ways.asked"
+      class="rounded-lg border border-mulberry bg-mulberry-wash p-2.5 leading-snug"
+      data-testid="ways-asked"
+    >
+      <p class="font-semibold">How do you work?</p>
+      <p class="text-[0.87rem]">
+        Sponge or dauber, thin dabs or one good load, outlines or none: eight questions on which painters
+        disagree.
+      </p>
+      <div class="mt-1.5 flex gap-1.5">
+        <button class="btn-main px-2!" @click="ask">Choose</button
+        ><button class="btn px-2" @click="ways.asked = true">As usual</button>
+      </div>
+    </div>
     <SittingPanel />
     <label class="block"
       ><span class="eyebrow">Notes for the chair</span
@@ -72,6 +93,7 @@ const tagsOf = (text: string) =>
         "
     /></label>
     <VariantsPanel />
+    <SchemePanel />
     <details
       v-if="amounts.length"
       class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]"
@@ -117,21 +139,13 @@ const tagsOf = (text: string) =>
           >estimate</span
         >
       </p>
-      <label class="mt-1.5 block"
-        >New twins on a face<select
-          v-model="settings.mirrorRule"
-          class="field"
-          aria-label="New twins on a face"
-        >
-          <option value="features">by the other side's features</option>
-          <option value="midline">across the midline, exactly</option>
-        </select></label
-      >
+      <button class="btn mt-1.5 w-full" @click="choosing = true">Your way of working</button>
       <SwitchField v-model="settings.inches" class="mt-1.5" label="Inches instead of mm" />
     </details>
     <p class="text-[0.87rem] leading-snug text-soft">
       Ask for allergies and offer a test patch; no paint on broken or sore skin. Local rules and the product's
       label come first.
     </p>
+    <WaysDialog v-if="choosing" @close="choosing = false" />
   </div>
 </template>

@@ -7,9 +7,9 @@ import { isKind, likeThat, turnedCopy, twinAll, type LineStep } from '#core/look
 const session = useSession()
 const selection = useSelection()
 const scene = useScene()
-const settings = useSettings()
+const ways = useWays()
 const TURNS = [180, 90] as const
-const mirror = () => session.edit('mirror', twinAll(selection.ids, settings.twinRule(scene.ground)))
+const mirror = () => session.edit('mirror', twinAll(selection.ids, ways.twinRule(scene.ground)))
 const turn = (degrees: number) =>
   session.edit(
     'copy turned',

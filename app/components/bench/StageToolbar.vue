@@ -5,6 +5,7 @@ import {
   Grid3x3,
   Layers2,
   Ruler,
+  RulerDimensionLine,
   ScanFace,
   Rotate3d,
   Waypoints,
@@ -21,6 +22,7 @@ const emit = defineEmits<{ zoom: [factor: number] }>()
 const scene = useScene()
 const settings = useSettings()
 const flow = useFlow()
+const tape = useTape()
 /** How much nearer one press brings the picture. */
 const NEARER = 1.35
 </script>
@@ -64,6 +66,9 @@ const NEARER = 1.35
     </button>
     <StageSwitch v-model="settings.guides" title="Midline, landmarks and focal point" label="Guides">
       <Waypoints :size="17" />
+    </StageSwitch>
+    <StageSwitch v-model="tape.on" title="Tape: drag between any two points of the skin" label="Tape" held>
+      <RulerDimensionLine :size="17" />
     </StageSwitch>
     <StageSwitch v-model="settings.ruler" title="Edge ruler" label="Edge ruler">
       <Ruler :size="17" />

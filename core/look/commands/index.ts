@@ -1,5 +1,6 @@
 export * from './canvas'
 export * from './command'
+export * from './colours'
 export * from './copies'
 export * from './dabs'
 export * from './flow'

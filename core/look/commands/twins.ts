@@ -2,6 +2,7 @@ import { tenth, tenthPoint } from '../../geometry'
 import { halfTurnAbout } from '../composition'
 import { NO_TWIN, type TwinRule } from '../document'
 import { exactTwin, kindOf, ofKind, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
+import { jitter } from '../../stroke'
 import { liesOf, movedHandles } from '../placement'
 import { movesOf, onKind, onMark, onStep, Refused, type Command } from './command'
 import { addBehind } from './steps'
@@ -53,6 +54,26 @@ export const linkTwin = (step: SheetStep, linked: boolean, world: World): Comman
     if (!exact || s.register) return
     const { at, tilt, side, grip = [0, 0] } = exact
     s.twin.own = linked ? null : { at: tenthPoint(at), tilt: tenth(tilt), side, grip: [grip[0], grip[1]] }
+  })
+}
+
+/** As far off as a careful eye places a twin, mm and degrees (common practice: nobody would notice). */
+const BY_EYE = { mm: 1.6, degrees: 2.5 } as const
+
+/** Lets the twin of a sheet lie as it does when it is placed by eye: nearly where its rule puts it. */
+export const twinByEye = (step: SheetStep, world: World): Command => {
+  const exact = exactTwin(step, world)
+  return onKind('sheet', step.id, s => {
+    if (!exact || s.register) return
+    const { at, tilt, side, grip = [0, 0] } = exact
+    // The same sheet is off by the same amount each time.
+    const off = (n: number) => jitter(n, step.at[0] + 3 * step.at[1])
+    s.twin.own = {
+      at: tenthPoint([at[0] + BY_EYE.mm * off(1), at[1] + BY_EYE.mm * off(2)]),
+      tilt: tenth(tilt + BY_EYE.degrees * off(3)),
+      side,
+      grip: [grip[0], grip[1]],
+    }
   })
 }
 

@@ -1,6 +1,14 @@
 import { tenthPoint, type Point } from '../../geometry'
 import { PLAIN_FACE, type Ground, type ZoneId } from '../../skin'
-import { LOOK_FORMAT, LOOK_VERSION, NO_TWIN, NOT_ASKED, type PaintRef } from '../document'
+import {
+  LOOK_FORMAT,
+  LOOK_VERSION,
+  NO_TWIN,
+  NOT_ASKED,
+  USUAL_WAYS,
+  type PaintRef,
+  type Ways,
+} from '../document'
 import { axisFor, washRings, type SheetStep, type Wash } from '../kinds'
 import type { Look } from '../look'
 
@@ -66,6 +74,9 @@ export function freshOutline(
   return { ...wash, axis: axisFor(washRings(wash, ground)) }
 }
 
+/** Dabs that leave as much as one good load does (common practice). */
+const THICK = 7
+
 /** A new stencil step with one pass of one colour. */
 export function freshSheet(
   id: string,
@@ -73,6 +84,7 @@ export function freshSheet(
   stencil: string,
   at: Point,
   paint: PaintRef,
+  ways: Pick<Ways, 'tool' | 'load'> = USUAL_WAYS,
 ): SheetStep {
   return {
     kind: 'sheet',
@@ -93,9 +105,10 @@ export function freshSheet(
       {
         openings: { use: 'all' },
         load: { kind: 'one', paint },
-        tool: 'makeup',
-        wetness: 'tacky',
-        dabs: 4,
+        tool: ways.tool,
+        // An ordinary sponge bleeds unless it is used very dry.
+        wetness: ways.tool === 'openCell' ? 'chalky' : 'tacky',
+        dabs: ways.load === 'thin' ? 4 : THICK,
         charge: 1,
         glitter: false,
       },

@@ -1,5 +1,6 @@
 export * from './format'
 export * from './parts'
+export * from './ways'
 export * from './loads'
 export * from './axis'
 export * from './free'

@@ -12,7 +12,7 @@ import {
 import type { Memo } from '../../memo'
 import type { Ground } from '../../skin'
 import type { PreparedSheet } from '../../stencil'
-import type { BaseStep } from '../document'
+import type { BaseStep, Ways } from '../document'
 
 /** A step of the look as those that go around it see it. */
 export interface Host {
@@ -60,6 +60,8 @@ export interface World {
   readonly memo?: Memo
   /** Leave the lift of sheets out of the spread: quicker, for vector drawings. */
   readonly flat?: boolean
+  /** How the painter works; as usual when left out. */
+  readonly ways?: Ways
   /** Width of the painter's finger, mm; a usual one when left out. */
   readonly finger?: number
   /** Lay sheets more coarsely, for what moves under the hand. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MousePointerClick, MoveUpRight, PaintRoller, Plus, Trash2 } from '@lucide/vue'
+import { Columns2, MousePointerClick, MoveUpRight, PaintRoller, Plus, Trash2 } from '@lucide/vue'
 import { loadPaints, ofKind, type Pass, type SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
@@ -17,6 +17,8 @@ const use = (i: number, value: string) =>
   change('openings', i, p => {
     p.openings = value === 'all' ? { use: 'all' } : { use: 'group', name: value.slice(6) }
   })
+/** The pass that is compared with another way; null when none is. */
+const comparing = ref<number | null>(null)
 const change = (label: string, i: number, recipe: (pass: Pass) => void) =>
   steps.editKind('sheet', label, s => recipe(s.passes[i]!))
 
@@ -115,7 +117,14 @@ function more(): void {
                 p.wetness = v
               })
           "
-        /><HandTest :tool="pass.tool" :wetness="pass.wetness" />
+        /><HandTest :tool="pass.tool" :wetness="pass.wetness" /><button
+          class="icon-btn"
+          title="Compare with another tool, wetness or number of dabs"
+          :aria-label="`Compare pass ${i + 1} with another way`"
+          @click="comparing = i"
+        >
+          <Columns2 :size="16" />
+        </button>
       </div>
       <div class="flex items-center gap-1.5">
         <select
@@ -216,5 +225,6 @@ function more(): void {
     <li v-if="step.passes.length < 8">
       <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another pass</button>
     </li>
+    <CompareDialog v-if="comparing !== null" :step="step" :index="comparing" @close="comparing = null" />
   </ol>
 </template>

@@ -14,7 +14,7 @@ const props = defineProps<{ step: SheetStep }>()
 const selection = useSelection()
 const scene = useScene()
 const twins = useTwins()
-const settings = useSettings()
+const ways = useWays()
 const twin = computed(() => placementsOf(props.step, scene.world)[1])
 const words = computed(() => twin.value && placeWords(props.step, twin.value, scene.world))
 const handling = computed(
@@ -33,7 +33,7 @@ const miss = computed(() => {
     : null
 })
 function choose(rule: TwinRule): void {
-  if (rule === 'features' || rule === 'midline') settings.mirrorRule = rule
+  if (rule === 'features' || rule === 'midline') void ways.choose({ mirror: rule })
   twins.set(rule)
 }
 </script>

@@ -11,11 +11,12 @@ import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
 import { useSession } from '~/stores/session'
 import { useSettings } from '~/stores/settings'
+import { useTape } from '~/stores/tape'
 import { drawGuides, drawLandmarkHandles, drawRuler } from './guides'
 import { drawLift, drawSheetGrid } from './lift'
 import { lightened } from './lighter'
 import { drawFlow, drawSpots } from './flow'
-import { drawAxis, drawHeldLoop } from './shapes'
+import { drawAxis, drawHeldLoop, drawTape } from './shapes'
 import { drawMarks } from './marks'
 import { drawChoice } from './openings'
 import type { StandingPicture } from './picture'
@@ -78,8 +79,10 @@ function guideLayer({ view, width, height, fitting, moved, ghosts }: Shown): Kon
     const [x, y] = toScreen(view.value, selection.spot)
     on.add(new Konva.Circle({ x, y, radius: 5, fill: '#7A2E5D', stroke: 'white', strokeWidth: 2 }))
   }
+  const tape = useTape()
   kept(on, () => {
     const { look } = session
+    if (tape.ends) drawTape(on, tape.ends, view.value)
     if (look) {
       const { marks } = scene.ground
       if (fitting.value) drawLandmarkHandles(on, view.value, marks, moved.value, ghosts.mark.value)

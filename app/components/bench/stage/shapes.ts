@@ -1,4 +1,5 @@
 import Konva from 'konva'
+import type { Point } from '#core/geometry'
 import type { HeldLoop } from '~/composables/useLoops'
 import { endsOf, type HeldAxis } from '~/stores/gradient'
 import { MULBERRY } from './pen'
@@ -77,6 +78,33 @@ export function drawAxis(layer: Konva.Layer, axis: HeldAxis, view: View): void {
         fill,
         stroke: fill === MULBERRY ? PAPER : MULBERRY,
         strokeWidth: 1.8,
+        listening: false,
+      }),
+    )
+}
+
+/** Draws the tape between two points, with a mark at both ends. */
+export function drawTape(layer: Konva.Layer, ends: readonly [Point, Point], view: View): void {
+  const [a, b] = ends.map(p => toScreen(view, p)) as [[number, number], [number, number]]
+  layer.add(
+    new Konva.Line({ points: [...a, ...b], stroke: PAPER, strokeWidth: 5, opacity: 0.85, listening: false }),
+    new Konva.Line({
+      points: [...a, ...b],
+      stroke: '#23201D',
+      strokeWidth: 1.6,
+      dash: [5, 3],
+      listening: false,
+    }),
+  )
+  for (const [x, y] of [a, b])
+    layer.add(
+      new Konva.Circle({
+        x,
+        y,
+        radius: 3.5,
+        fill: PAPER,
+        stroke: '#23201D',
+        strokeWidth: 1.4,
         listening: false,
       }),
     )

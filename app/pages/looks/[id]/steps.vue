@@ -12,6 +12,7 @@ import {
   type World,
   stepEffort,
   cardLines,
+  waysFor,
 } from '#core/look'
 import { ownTools } from '#core/paint'
 import { canvasWords } from '#core/skin'
@@ -22,6 +23,7 @@ const drawer = useDrawer()
 const kit = useKit()
 const settings = useSettings()
 const painter = usePainter()
+const waysOf = useWays()
 const record = shallowRef<LookRecord | null>(null)
 const failed = ref<string[]>([])
 const thumbs = shallowRef<string[]>([])
@@ -76,7 +78,12 @@ const asked = computed(() => {
 })
 
 try {
-  ;[record.value] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
+  ;[record.value] = await Promise.all([
+    $fetch<LookRecord>(`/api/looks/${id}`),
+    drawer.load(),
+    kit.load(),
+    waysOf.load(),
+  ])
   await drawer.ensure(sheetsOf(record.value!.look))
 } catch (error) {
   failed.value = sentencesOf(error)
@@ -91,6 +98,17 @@ onMounted(async () => {
   picture.value = canvasOf(await painter.paint(look.value, 2)).toDataURL()
 })
 const print = () => window.print()
+const CLEANED = { wetBrush: 'a wet brush', wipe: 'a damp wipe' } as const
+const SPARKLE = {
+  lifting: 'before the sheet is lifted',
+  wet: 'while the base is wet',
+  last: 'as gel at the end',
+} as const
+/** What the painter always does alike, by the own way of working. */
+const always = computed(() => {
+  const { clean, glitter } = waysFor(look.value?.ways, waysOf.house)
+  return `Clean edges with ${CLEANED[clean]}; glitter goes on ${SPARKLE[glitter]}.`
+})
 const cautions = [
   'Ask for allergies and offer a test patch. No paint on broken or sore skin, or on anyone who is ill.',
   'Eyes closed while a lid is worked, and about ten seconds after.',
@@ -129,6 +147,7 @@ const cautions = [
           <p v-if="look.notes" class="mt-1">{{ look.notes }}</p>
           <ul class="mt-1.5 list-disc pl-4 leading-snug text-soft">
             <li v-for="c in cautions" :key="c">{{ c }}</li>
+            <li>{{ always }}</li>
           </ul>
         </div>
       </header>

@@ -9,6 +9,7 @@ import { panTool } from './pan'
 import { pickingTool } from './picking'
 import { sheetHandleTool } from './sheetHandles'
 import { stepTool } from './steps'
+import { tapeTool } from './tape'
 import type { StageHand, Tool } from './tool'
 
 export type { Ghosts, Grip, StageHand, Tool, Touch } from './tool'
@@ -18,6 +19,7 @@ export type { Ghosts, Grip, StageHand, Tool, Touch } from './tool'
  */
 const TOOLS: readonly ((hand: StageHand) => Tool)[] = [
   landmarkTool,
+  tapeTool,
   choosingTool,
   drawingTool,
   pickingTool,
