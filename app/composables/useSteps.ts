@@ -24,6 +24,38 @@ import type { ZoneId } from '#core/skin'
 /** A base drawn farther than this from the midline gets a twin like any stroke, mm. */
 const ASIDE = 24
 
+/** Laying bases. */
+function useBases(add: (step: Step, label: string) => void) {
+  const scene = useScene()
+  const settings = useSettings()
+  const ways = useWays()
+  /** Lays a base over zones, or on an outline of its own where a spot is picked. */
+  function addWash(
+    zones: ZoneId[] | null,
+    colours: PaintRef[],
+    name: string,
+    cake: CakeRef | null = null,
+  ): void {
+    const { ground } = scene
+    const load = cake && { cake: { kind: 'cake' as const, cake, strips: null } }
+    if (zones)
+      return add(
+        {
+          ...freshWash(nanoid(10), name, zones, colours, ground),
+          ...load,
+          ...(zones.length > 1 && { gapless: true }),
+        },
+        'lay a base',
+      )
+    const at = scene.nextSpot()
+    const drawn = { ...freshOutline(nanoid(10), name, at, colours, ground), ...load }
+    const twinned = settings.twinNew && ground.face && Math.abs(at[0]) > ASIDE
+    const twin = { ...NO_TWIN, rule: ways.twinRule(ground), own: null }
+    add(twinned ? { ...drawn, twin } : drawn, 'lay a base')
+  }
+  return { addWash }
+}
+
 /** The steps of the look: adding, changing, copying, ordering, taking out. */
 export function useSteps() {
   const session = useSession()
@@ -50,22 +82,6 @@ export function useSteps() {
   function add(step: Step, label: string): void {
     if (session.edit(label, addSteps([step]))) selection.id = step.id
   }
-  /** Lays a base over zones, or on an outline of its own where a spot is picked. */
-  function addWash(
-    zones: ZoneId[] | null,
-    colours: PaintRef[],
-    name: string,
-    cake: CakeRef | null = null,
-  ): void {
-    const { ground } = scene
-    const load = cake && { cake: { kind: 'cake' as const, cake, strips: null } }
-    if (zones) return add({ ...freshWash(nanoid(10), name, zones, colours, ground), ...load }, 'lay a base')
-    const at = scene.nextSpot()
-    const drawn = { ...freshOutline(nanoid(10), name, at, colours, ground), ...load }
-    const twinned = settings.twinNew && ground.face && Math.abs(at[0]) > ASIDE
-    const twin = { ...NO_TWIN, rule: ways.twinRule(ground), own: null }
-    add(twinned ? { ...drawn, twin } : drawn, 'lay a base')
-  }
   function remove(): void {
     const at = session.look?.steps.findIndex(s => s.id === selection.id) ?? -1
     const gone = selection.ids
@@ -87,5 +103,6 @@ export function useSteps() {
     session.edit(fix.words, draft => {
       draft.steps = afterFix(draft.steps, stepId, toRaw(fix), () => nanoid(10))
     })
+  const { addWash } = useBases(add)
   return { edit, editMark, editKind, add, addWash, remove, duplicate, move, order, applyFix }
 }

@@ -1,5 +1,13 @@
 import { nanoid } from 'nanoid'
-import { freshAround, freshDots, freshLine, isFollowing, type AroundId, type FollowingRun } from '#core/look'
+import {
+  freshAround,
+  freshDots,
+  freshLine,
+  freshOutline,
+  isFollowing,
+  type AroundId,
+  type FollowingRun,
+} from '#core/look'
 import type { DotRun, ShapeId } from '#core/stroke'
 
 /** Laying strokes and dots. */
@@ -19,6 +27,13 @@ export function useStrokes() {
         'draw a stroke',
       )
   }
+  /** A shape that is filled in with a brush, drawn on by its handles. */
+  function addFilled(straight: boolean): void {
+    const paint = colour.need()
+    if (!paint) return
+    const fresh = freshOutline(nanoid(10), 'Filled shape', scene.nextSpot(), [paint], scene.ground)
+    add(twinned({ ...fresh, straight, brush: 'round4' }), 'fill a shape')
+  }
   function addAround(shape: AroundId): void {
     const paint = colour.need()
     const of = sourceFor('There is nothing to draw a line around')
@@ -30,5 +45,5 @@ export function useStrokes() {
     if (!paint || (isFollowing(run) && !of)) return
     add(twinned(freshDots(nanoid(10), run, scene.nextSpot(), of, paint, scene.ground, focus())), 'set dots')
   }
-  return { addLine, addAround, addDots }
+  return { addFilled, addLine, addAround, addDots }
 }

@@ -10,7 +10,7 @@ import { keepOut, overEyes } from './over'
 import { regionsOf } from './regions'
 import { seats, wipe } from './seats'
 import { brows, cracks, oilySkin } from './skin'
-import { answers, lids, lipsShared, sittingFindings } from './sitting'
+import { answers, lids, lipsShared, shutEyes, sittingFindings } from './sitting'
 import { halo, neighbour, reload, runsOutOfPaint } from './tools'
 import { wetGround, wetLine } from './wetGround'
 
@@ -22,6 +22,7 @@ export const CHECKS: Readonly<Record<string, Check>> = {
   keepOut,
   overEyes,
   lids,
+  shutEyes,
   sparkle,
   safe,
   bleed,
@@ -47,6 +48,7 @@ const OF_SKIN: ReadonlySet<string> = new Set([
   'keepOut',
   'overEyes',
   'lids',
+  'shutEyes',
   'sparkle',
   'safe',
   'seats',

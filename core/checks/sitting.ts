@@ -63,6 +63,21 @@ export const lids: Check = at => {
   ]
 }
 
+/** While a lid is worked the eyes are shut, and ten seconds longer; the step can say so and count it. */
+export const shutEyes: Check = ({ step, look, cover, regions }) =>
+  step.eyes === 'shut' ||
+  look.skin.eyes === 'closed' ||
+  !(onShutLids(step) || cover.area(regions.lids) > PAINTED)
+    ? []
+    : [
+        {
+          level: 'tip',
+          title: 'Eyes shut for this step',
+          why: 'A lid is worked: ask first, eyes shut while it is painted and about ten seconds after (common practice). Said on the step, it stands on the step list and counts in the time.',
+          fix: { words: 'Eyes shut', sets: [{ path: ['eyes'], to: 'shut' }] },
+        },
+      ]
+
 /** Nothing is shared on lips. */
 export const lipsShared: Check = ({ step }) =>
   !isLips(step)

@@ -47,7 +47,10 @@ export function paramProblems(params: readonly Param[], value: Params): string[]
       .filter(k => !known.has(k))
       .map(k => `has no number called "${k.slice(0, 30)}"`),
     ...params
-      .filter(q => !(value[q.name]! >= q.least && value[q.name]! <= q.most))
+      .filter(q => {
+        const said = value[q.name]
+        return said !== undefined && !(said >= q.least && said <= q.most)
+      })
       .map(q => `needs "${q.name}" (${q.words}) from ${q.least} to ${q.most}${unit(q)}`),
   ]
 }

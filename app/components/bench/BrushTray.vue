@@ -78,6 +78,16 @@ const listed = computed(() =>
           </div>
         </section>
         <section>
+          <h3 class="eyebrow mb-1">Filled in</h3>
+          <div class="flex flex-wrap gap-1">
+            <button class="btn text-[0.87rem]" data-filled="round" @click="strokes.addFilled(false)">
+              round shape</button
+            ><button class="btn text-[0.87rem]" data-filled="corners" @click="strokes.addFilled(true)">
+              with corners
+            </button>
+          </div>
+        </section>
+        <section>
           <h3 class="eyebrow mb-1">Dots</h3>
           <div class="grid grid-cols-3 gap-1.5">
             <button

@@ -4,6 +4,7 @@ import { Copy, Trash2, X } from '@lucide/vue'
 import type { Component } from 'vue'
 import { kindOf, type Field } from '#core/look'
 import AxisField from './controls/AxisField.vue'
+import BrushPicker from './controls/BrushPicker.vue'
 import BrushworkField from './controls/BrushworkField.vue'
 import DotsField from './controls/DotsField.vue'
 import PullField from './controls/PullField.vue'
@@ -57,6 +58,7 @@ const single: Partial<Record<Field['control'], Component>> = {
   wetness: WetnessPicker,
   dabs: CountStepper,
   switch: SwitchField,
+  brush: BrushPicker,
 }
 
 const step = computed(() => selection.step)

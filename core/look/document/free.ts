@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { pointSchema } from './parts'
 
 /** Places that a step can leave free by itself, so that nobody need draw round them. */
-export const FREE = ['eyes', 'lids', 'brows', 'nostrils', 'lips', 'jaw'] as const
+export const FREE = ['eyes', 'lids', 'brows', 'nostrils', 'lips', 'jaw', 'left half', 'right half'] as const
 export type FreePlace = (typeof FREE)[number]
 
 /** A shape drawn by hand, as a ring of points. */

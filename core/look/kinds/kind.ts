@@ -61,6 +61,7 @@ type Control =
   | 'toolLoad'
   | 'rework'
   | 'strokeHand'
+  | 'brush'
 
 /** How the step card shows a field: `control` names the control, `path` the value in the step. */
 export interface Field {

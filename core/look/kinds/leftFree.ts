@@ -8,6 +8,20 @@ const ROOM = { eyes: 1.5, nostrils: 0.4 } as const
 
 const region = (rings: readonly Ring[]): Polygon[] => rings.flatMap(r => regionOf([r], 'nonzero'))
 
+/** One side of the midline, as the painter sees it. */
+function half({ box }: Ground, side: -1 | 1): Polygon[] {
+  const x = side < 0 ? box.minX - BEYOND : box.maxX + BEYOND
+  const corners: Point[] = [
+    [0, box.minY - BEYOND],
+    [x, box.minY - BEYOND],
+    [x, box.maxY + BEYOND],
+    [0, box.maxY + BEYOND],
+  ]
+  return region([ringOf(corners)])
+}
+/** Nothing is painted farther than this beyond a picture, mm. */
+const BEYOND = 50
+
 function placeOf(place: FreePlace, ground: Ground): Polygon[] {
   const kept = (ends: string, room: number) =>
     offset(region(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring)), room)
@@ -26,6 +40,10 @@ function placeOf(place: FreePlace, ground: Ground): Polygon[] {
       return zones('brow')
     case 'jaw':
       return zones('jaw')
+    case 'left half':
+      return half(ground, -1)
+    case 'right half':
+      return half(ground, 1)
   }
 }
 

@@ -1,9 +1,9 @@
 import { distance, mix } from '../../geometry'
-import { arcThrough, pathThrough, quadratic } from '../curves'
+import { arcThrough, lineTo, pathThrough, quadratic } from '../curves'
 import { ROUND, thick, thin, shares, left, from, turned, unit } from '../drawing'
 import { param, PRESS } from '../params'
 import { stroke } from '../shape'
-import { dropWidth, jitter, spine, stationsAt, thinThickThin } from '../spine'
+import { dropWidth, jitter, lengthOf, spine, stationsAt, thinThickThin } from '../spine'
 
 /** What is set along an edge. */
 export const EDGES = {
@@ -34,6 +34,62 @@ export const EDGES = {
         return spine(arcThrough(a.at, from(middle, way, v.height), s.at), thinThickThin(t, thin(b)))
       })
     },
+  }),
+  teeth: stroke({
+    words: 'row of teeth',
+    family: 'edge',
+    handles: [2, 10],
+    usual: [
+      [-20, 0],
+      [0, 3],
+      [20, 0],
+    ],
+    forms: ROUND,
+    brush: 'round3',
+    flow: 'none',
+    params: [
+      param('count', 'teeth', '', 1, 40, 1, 7),
+      param('height', 'height', 'mm', 1, 40, 0.5, 9),
+      param('wide', 'width of a tooth', '%', 20, 100, 5, 90),
+      param('lean', 'lean', '°', -60, 60, 5, 0),
+      param('falling', 'shorter toward the ends', '%', 0, 90, 10, 0),
+    ],
+    draw: (h, v, b) => {
+      const way = pathThrough(h)
+      const wide = ((lengthOf(way) / v.count) * v.wide) / 100
+      return stationsAt(way, shares(v.count, 0.5 / v.count, 1 - 0.5 / v.count)).map((s, i) => {
+        const out = v.count > 1 ? Math.abs((2 * i) / (v.count - 1) - 1) : 0
+        const tip = from(s.at, turned(left(s), v.lean), v.height * (1 - (v.falling / 100) * out))
+        return spine(lineTo(s.at, tip), t => Math.max(thin(b) * 0.4, wide * (1 - t)))
+      })
+    },
+  }),
+  drops: stroke({
+    words: 'row of drops',
+    family: 'edge',
+    handles: [2, 10],
+    usual: [
+      [-20, 0],
+      [0, 3],
+      [20, 0],
+    ],
+    forms: ROUND,
+    brush: 'round3',
+    flow: 'from',
+    params: [
+      param('count', 'drops', '', 1, 40, 1, 7),
+      param('length', 'length', 'mm', 2, 40, 0.5, 8),
+      param('wide', 'width of a drop', 'mm', 0.6, 14, 0.2, 3),
+      param('lean', 'lean', '°', -80, 80, 5, 0),
+      param('falling', 'smaller toward the end', '%', 0, 90, 10, 0),
+    ],
+    draw: (h, v, b) =>
+      stationsAt(pathThrough(h), shares(v.count)).map((s, i) => {
+        const size = v.count > 1 ? 1 - ((v.falling / 100) * i) / (v.count - 1) : 1
+        // The round head lies outward, the tail on the way.
+        const head = from(s.at, turned(left(s), v.lean), v.length * size)
+        return spine(lineTo(head, s.at), dropWidth(v.wide * size, thin(b), 0.3))
+      }),
   }),
   fur: stroke({
     words: 'fur edge',

@@ -7,6 +7,32 @@ import { sharesOf, spine, stationsAt } from '../spine'
 
 /** Figures of several pulls. */
 export const FIGURES = {
+  circle: stroke({
+    words: 'circle',
+    family: 'figure',
+    handles: [2, 2],
+    usual: [
+      [0, 0],
+      [0, -12],
+    ],
+    forms: ROUND,
+    brush: 'round2',
+    flow: 'none',
+    params: [PRESS, param('swell', 'thicker on one side', '%', 0, 100, 10, 0)],
+    draw: ([middle, edge], v, b) => {
+      const r = distance(middle!, edge!)
+      const start = Math.atan2(edge![0] - middle![0], middle![1] - edge![1])
+      const n = Math.max(32, Math.ceil(r * 8))
+      const points = Array.from({ length: n }, (_, i): Point => {
+        const a = start + (2 * Math.PI * i) / n
+        return [middle![0] + r * Math.sin(a), middle![1] - r * Math.cos(a)]
+      })
+      const most = thick(v, b)
+      const width = (i: number) =>
+        most * (1 - (v.swell / 100) * (0.5 - 0.5 * Math.cos((2 * Math.PI * i) / n)))
+      return [{ points, widths: points.map((_, i) => Math.max(thin(b) * 0.5, width(i))), closed: true }]
+    },
+  }),
   petals: stroke({
     words: 'petals along a path',
     family: 'figure',

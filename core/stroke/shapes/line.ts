@@ -169,4 +169,21 @@ export const LINES = {
       ]
     },
   }),
+  corners: stroke({
+    words: 'line with corners',
+    family: 'line',
+    handles: [2, 16],
+    usual: [
+      [-16, 6],
+      [-6, -6],
+      [5, 6],
+      [16, -6],
+    ],
+    forms: ROUND,
+    brush: 'round2',
+    flow: 'both',
+    params: [PRESS],
+    // Each side is a pull of its own, a little past its corner: that is how a brush turns sharply.
+    draw: (h, v, b) => h.slice(1).map((to, i) => spine(lineTo(h[i]!, to), () => thick(v, b))),
+  }),
 }

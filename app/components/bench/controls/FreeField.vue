@@ -17,12 +17,14 @@ const steps = useSteps()
 const scene = useScene()
 const drawing = useDrawing()
 const words: Readonly<Record<FreePlace, string>> = {
-  eyes: 'open eyes',
-  lids: 'lids',
-  brows: 'brows',
-  nostrils: 'nostrils',
-  lips: 'lips',
-  jaw: 'jaw',
+  'eyes': 'open eyes',
+  'lids': 'lids',
+  'brows': 'brows',
+  'nostrils': 'nostrils',
+  'lips': 'lips',
+  'jaw': 'jaw',
+  'left half': 'left half',
+  'right half': 'right half',
 }
 type Leaving = typeof props.step
 const KINDS: readonly string[] = ['wash', 'pull', 'sheet', 'glitter', 'rework']

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { tenth } from '#core/geometry'
 import { FlipHorizontal2, LocateFixed } from '@lucide/vue'
-import { placementOf, placeWords, type SheetStep } from '#core/look'
+import { placementOf, placeWords, printedMiddle, type SheetStep } from '#core/look'
 import { layOn } from '#core/skin'
 
 const props = defineProps<{ step: SheetStep }>()
@@ -12,6 +12,18 @@ const placing = usePlacing()
 const held = computed(() => (selection.holdsTwin ? props.step.twin.own : null) ?? placementOf(props.step))
 const words = computed(() => placeWords(props.step, held.value, scene.world))
 const middle = computed(() => layOn(scene.ground.surface, held.value).point([0, 0]).map(tenth))
+
+/** Lays the middle of what is printed on the midline, or on a landmark. */
+function snap(event: Event): void {
+  const box = event.target as HTMLSelectElement
+  const mark = scene.ground.marks.find(m => m.id === box.value)
+  const lies = layOn(scene.ground.surface, held.value).point(printedMiddle(props.step, scene.world))
+  const to = mark?.at ?? [0, lies[1]]
+  placing.place('lay it on a feature', s => {
+    s.at = [tenth(s.at[0] + to[0]! - lies[0]), tenth(s.at[1] + to[1]! - lies[1])]
+  })
+  box.value = ''
+}
 
 function typed(
   event: Event,
@@ -62,6 +74,13 @@ function typed(
         {{ s.sentence }} <EstimateMark v-if="i === 0" />
       </p>
     </div>
+    <label v-if="scene.ground.face" class="block text-[0.87rem]"
+      >lay it on<select class="field" aria-label="Lay it on" value="" @change="snap">
+        <option value="" disabled>a feature…</option>
+        <option value="midline">the midline, at this height</option>
+        <option v-for="mark in scene.ground.marks" :key="mark.id" :value="mark.id">{{ mark.words }}</option>
+      </select></label
+    >
     <div class="grid grid-cols-3 gap-1.5 text-[0.87rem]">
       <label
         >across, mm<input

@@ -41,11 +41,7 @@ const END_DOTS = [
 
 /** Runs that follow an earlier step. */
 const FOLLOWING = { around: AROUND_DOTS, each: EACH_DOTS, ends: END_DOTS } as const
-export const FOLLOWING_RUNS = [
-  'around',
-  'each',
-  'ends',
-] as const satisfies readonly (keyof typeof FOLLOWING)[]
+const FOLLOWING_RUNS = ['around', 'each', 'ends'] as const satisfies readonly (keyof typeof FOLLOWING)[]
 export type FollowingRun = (typeof FOLLOWING_RUNS)[number]
 export const isFollowing = (run: DotRun | FollowingRun): run is FollowingRun => run in FOLLOWING
 

@@ -9,7 +9,11 @@ export const AROUND = {
     words: 'outline',
     forms: ['round', 'dagger'],
     brush: 'round2',
-    params: [LIGHT, param('distance', 'distance', 'mm', -4, 12, 0.2, 0)],
+    params: [
+      LIGHT,
+      param('distance', 'distance', 'mm', -4, 12, 0.2, 0),
+      param('wobble', 'natural unevenness', 'mm', 0, 2, 0.1, 0),
+    ],
   },
   halfOutline: {
     words: 'jagged half outline',

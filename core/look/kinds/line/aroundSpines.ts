@@ -21,9 +21,27 @@ function outlineSpines(
   const away = value.distance + thick / 2
   const brought = onSurfaceAway(print, away, ground.surface)
   return offset(print, away).map(poly => {
-    const line = brought(evenly(poly.outer))
+    const line = uneven(brought(evenly(poly.outer)), value.wobble)
     const swell = (i: number) => 0.62 + 0.38 * Math.sin(((2 * Math.PI * i) / line.length) * 2 + 1)
     return { points: line, closed: true, widths: line.map((_, i) => thin + (thick - thin) * swell(i)) }
+  })
+}
+
+/** A closed line as a hand draws it: off to either side by up to some mm, never twice alike. */
+function uneven(line: Point[], wobble: number): Point[] {
+  if (wobble <= 0) return line
+  const n = line.length
+  const salt = Math.round(10 * (line[0]![0] + line[0]![1]))
+  // Three slow waves that close: their ends meet.
+  const phase = [1, 2, 3].map(k => Math.PI * jitter(k, salt))
+  const off = (i: number) =>
+    [3, 5, 8].reduce((sum, waves, k) => sum + Math.sin((2 * Math.PI * waves * i) / n + phase[k]!), 0) / 3
+  return line.map((p, i): Point => {
+    const a = line[(i + n - 1) % n]!
+    const b = line[(i + 1) % n]!
+    const l = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1
+    const by = (wobble * off(i)) / l
+    return [p[0] - (b[1] - a[1]) * by, p[1] + (b[0] - a[0]) * by]
   })
 }
 

@@ -33,7 +33,7 @@ export const pullFilm = ({ tool, wetness, dabs }: Pull, world: World): number =>
   filmOf(toolIn(world, tool), wetness, dabs) * heldBy(world)
 
 /** Every touch of the tool on the skin, its twin's after its own. */
-export const touchesOf = (step: Pull, world: World): Touch[] =>
+const touchesOf = (step: Pull, world: World): Touch[] =>
   liesOf(step, world.ground).flatMap(lie => {
     switch (step.manner) {
       case 'drawn':

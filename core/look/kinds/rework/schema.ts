@@ -11,7 +11,7 @@ export const ACT_WORDS: Readonly<Record<Act, string>> = {
 }
 
 /** Where it is done: in a drawn shape, along a way, over the print of a step, along the edge of one, everywhere. */
-export const REWORK_AREAS = ['outline', 'trail', 'print', 'rim', 'all'] as const
+const REWORK_AREAS = ['outline', 'trail', 'print', 'rim', 'all'] as const
 export type ReworkArea = (typeof REWORK_AREAS)[number]
 
 const MOST_HANDLES = 12

@@ -1,6 +1,6 @@
 import { boxOf, type Point } from '../../../geometry'
 import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
-import { filmOf, opacityOf, takesUpOf, TOOLS } from '../../../paint'
+import { brushFilm, BRUSHES, filmOf, opacityOf, TAKES_UP, takesUpOf, TOOLS } from '../../../paint'
 import { zoneWords } from '../../../skin'
 import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
 import { dripsFrom } from '../drips'
@@ -17,11 +17,16 @@ import { axisAfter, axisFor, carriedAxis, isCentred, mappedAxis } from './axis'
 import { lipsUnder, outlinesOf, washArea, washRings, washSides } from './region'
 import { washSchema, type Wash } from './schema'
 
+/** Standard deviation of the edge that a brush leaves, mm. */
+const BRUSH_EDGE = 0.15
+
 /** A hand keeps an eye on as many handles of a drawn outline as this. */
 const MOST_DRAWN = 40
 
 const filmOn = (wash: Wash, world: World): number =>
-  filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs) * heldBy(world)
+  wash.brush
+    ? brushFilm(wash.brush)
+    : filmOf(toolIn(world, wash.tool), wash.wetness, wash.dabs) * heldBy(world)
 
 /** What lies along the axis: the strips of a cake, or colours that blend. */
 const coloursOf = (wash: Wash, world: World): Across =>
@@ -75,12 +80,12 @@ function printsOf(wash: Wash, world: World): Print[] {
         runsOut: wash.runsOut,
         film,
         opacity: opacityOf(film),
-        softness: TOOLS[wash.tool].rim,
-        grain: 0.35,
-        texture: textureOfTool(wash.tool),
+        softness: wash.brush ? BRUSH_EDGE : TOOLS[wash.tool].rim,
+        grain: wash.brush ? 0.1 : 0.35,
+        texture: wash.brush ? 'brush' : textureOfTool(wash.tool),
         wetness: wash.wetness,
         charge: 1,
-        meets: { dabs: wash.dabs, takesUp: takesUpOf(wash.tool) },
+        meets: { dabs: wash.dabs, takesUp: wash.brush ? TAKES_UP.brush : takesUpOf(wash.tool) },
       }
       const glitter = () => flakesOn(rings, 'fine', WHITE_GLITTER, 0.55, `${wash.id}${side || ''}`)
       return wash.glitter ? [print, { ...glitter(), ...free }] : [print]
@@ -109,12 +114,24 @@ function linesOf(wash: Wash, world: World): CardLine[] {
   return [
     { label: 'where', text: [whereOf(wash, world), ...left].join('; ') },
     { label: 'colour', text: colourWords(wash) },
-    { label: 'tool', text: `${TOOLS[tool].name}, ${wetness}, ${layers}${glitter}` },
+    {
+      label: 'tool',
+      text: wash.brush
+        ? `filled in with ${BRUSHES[wash.brush].name}${glitter}`
+        : `${TOOLS[tool].name}, ${wetness}, ${layers}${glitter}`,
+    },
   ]
 }
 
+/** A brush fills in so many mm2 a second (common practice). */
+const FILLS = 90
+
 function effortOf(wash: Wash, world: World): Effort {
   const area = washArea(wash, world.ground)
+  if (wash.brush) {
+    const loads = Math.max(1, Math.ceil(area / BRUSHES[wash.brush].line / 2))
+    return { loads, seconds: HANDS.brushLoad * loads + area / FILLS }
+  }
   const tool = toolIn(world, wash.tool)
   const loads = loadsFor(area, filmOf(tool, wash.wetness, 1), wash.dabs, tool)
   const colours = wash.cake ? 1 : wash.colours.length
@@ -163,7 +180,7 @@ export const washKind: StepKind<Wash> = {
       mg: (washArea(wash, world.ground) / 100) * filmOn(wash, world),
     },
   ],
-  tool: wash => wash.tool,
+  tool: wash => wash.brush ?? wash.tool,
   effort: effortOf,
   dries: wash => dryingSeconds(wash.wetness, true),
   waits: () => false,
@@ -194,7 +211,7 @@ export const washKind: StepKind<Wash> = {
   },
   lines: linesOf,
   // A base over zones has neither handles nor a twin, and leaves free what nobody paints by itself.
-  fields: wash => (wash.points.length ? DRAWN : OVER_ZONES),
+  fields: wash => (wash.brush ? FILLED : wash.points.length ? DRAWN : OVER_ZONES),
 }
 
 const FREE_FIELD = { control: 'free', path: '', label: 'Left free' } as const
@@ -214,4 +231,14 @@ const DRAWN = [
   { control: 'twin', path: 'twin', label: 'Twin' },
   FREE_FIELD,
   ...HOW,
+] as const
+/** A shape that is filled in with a brush has neither a sponge nor layers. */
+const FILLED = [
+  { control: 'handles', path: 'points', label: 'Its outline' },
+  { control: 'switch', path: 'straight', label: 'Corners at the handles' },
+  { control: 'brush', path: 'brush', label: 'Brush' },
+  { control: 'paints', path: 'colours', label: 'Colours, light to dark' },
+  { control: 'axis', path: 'axis', label: 'They run' },
+  { control: 'twin', path: 'twin', label: 'Twin' },
+  FREE_FIELD,
 ] as const

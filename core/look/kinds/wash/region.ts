@@ -2,12 +2,14 @@ import {
   boxesMeet,
   boxOf,
   difference,
+  offset,
   outlineThrough,
   pointsOf,
   polygonArea,
   regionOf,
   ringHolds,
   ringOf,
+  ringsOf,
   signedArea,
   simplified,
   tenthPoint,
@@ -21,7 +23,8 @@ import { toldFree } from '../leftFree'
 import type { Wash } from './schema'
 
 /** What says where a base goes. */
-export type WashPlace = Pick<Wash, 'zones' | 'points' | 'straight' | 'twin' | 'free' | 'holes'>
+export type WashPlace = Pick<Wash, 'zones' | 'points' | 'straight' | 'twin' | 'free' | 'holes'> &
+  Partial<Pick<Wash, 'gapless'>>
 
 /** The outline that handles draw. */
 const outlineOf = (points: readonly Point[], straight: boolean): Ring =>
@@ -36,6 +39,16 @@ const joined = (rings: readonly Ring[]): Ring[] =>
     'nonzero',
   ).flatMap(p => [p.outer, ...p.holes])
 
+/** Half the widest gap between two zones that a sponge goes over without noticing, mm (common practice). */
+const GAP = 3
+
+/** Zones that all but touch, joined where a sponge that goes over both leaves no gap. */
+function closedUp(rings: Ring[], gapless: boolean): Ring[] {
+  if (!gapless || rings.length < 2) return rings
+  const region = regionOf(rings, 'nonzero')
+  return ringsOf(offset(offset(region, GAP), -GAP))
+}
+
 /**
  * The outlines of each side of a base: of its zones, joined where they touch, or the drawn one and its
  * twin's.
@@ -43,7 +56,7 @@ const joined = (rings: readonly Ring[]): Ring[] =>
 export const outlinesOf = (wash: WashPlace, ground: Ground): Ring[][] =>
   wash.points.length
     ? liesOf(wash, ground).map(l => joined([outlineOf(l.points, wash.straight)]))
-    : [joined(wash.zones.flatMap(id => ground.zone(id) ?? []))]
+    : [closedUp(joined(wash.zones.flatMap(id => ground.zone(id) ?? [])), wash.gapless ?? false)]
 
 const meets = (rings: readonly Ring[], kept: Ring): boolean =>
   rings.some(r => boxesMeet(boxOf(r), boxOf(kept)) && pointsOf(kept).some(p => ringHolds(r, ...p)))

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import {
   bounded,
+  brushSchema,
   cakeLoadSchema,
   dabsSchema,
   freeFields,
@@ -42,6 +43,10 @@ export const washSchema = z
     stops: z.array(bounded(0, 1)).max(5).optional(),
     runsOut: runsOutSchema.optional(),
     tool: toolSchema,
+    /** The brush with which it is filled in instead of the tool, with a sharp edge; none when left out. */
+    brush: brushSchema.optional(),
+    /** Whether zones that all but touch are joined without a gap; they are not when left out. */
+    gapless: z.boolean({ error: 'must be true or false' }).optional(),
     wetness: wetnessSchema,
     dabs: dabsSchema,
     glitter: z.boolean({ error: 'must be true or false' }),
