@@ -60,9 +60,6 @@ function useBases(add: (step: Step, label: string) => void) {
 export function useSteps() {
   const session = useSession()
   const selection = useSelection()
-  const scene = useScene()
-  const settings = useSettings()
-  const ways = useWays()
   const mergeKey = (merge: string | null) => (merge === null ? null : `${merge}-${selection.id}`)
 
   /** Changes the selected step. */
