@@ -8,6 +8,7 @@ import { looksIn, StaleWrite } from '../../../server/db/looks'
 import { openDb, type Db } from '../../../server/db/open'
 import { revisionsIn } from '../../../server/db/revisions'
 import { readingsIn } from '../../../server/db/readings'
+import { waysIn } from '../../../server/db/ways'
 import { stencilsIn } from '../../../server/db/stencils'
 
 let db: Db
@@ -129,4 +130,14 @@ it('seeds the demo once, and keeps what its user made of it', { timeout: 90_000 
   expect(stencilsIn(again).all()[0]!.width).toBeGreaterThan(0)
   again.close()
   rmSync(folder, { recursive: true })
+})
+
+it('keeps how the painter works, and passes by an answer that nobody understands any more', () => {
+  const ways = waysIn(db)
+  expect(ways.all()).toEqual({})
+  ways.put({ tool: 'dauber', lidsFrom: 8 })
+  ways.put({ tool: 'makeup', outline: 'none' })
+  expect(ways.all()).toEqual({ tool: 'makeup', outline: 'none' })
+  db.prepare("INSERT INTO ways VALUES ('clean', '\"broom\"'), ('lids', '{')").run()
+  expect(ways.all()).toEqual({ tool: 'makeup', outline: 'none' })
 })
