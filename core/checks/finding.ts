@@ -91,13 +91,22 @@ export const ofSheets = (check: (at: SheetCase) => ReturnType<Check>): Check =>
 /** One place of a step where a paint is named, with the paint as the kit knows it. */
 export interface KitPlace extends PaintPlace {
   readonly paint: Paint | undefined
+  /** The strips of a cake that are taken up, by number; null for all of it. */
+  readonly strips: readonly number[] | null
 }
 
 /** Where in a step each of its paints is named, split cakes too. */
 export const paintPlaces = (step: Step, { paint }: World): KitPlace[] =>
   kindOf(step)
     .paintPlaces(step)
-    .map(place => ({ ...place, paint: paint(place.ref.id) }))
+    .map(place => ({ ...place, paint: paint(place.ref.id), strips: chosenStrips(step, place.path) }))
+
+/** The strips that the load takes up in which a paint is named. */
+function chosenStrips(step: Step, path: PaintPlace['path']): readonly number[] | null {
+  const load: unknown = path.slice(0, -1).reduce<unknown>((at, key) => Reflect.get(Object(at), key), step)
+  const strips: unknown = Reflect.get(Object(load), 'strips')
+  return Array.isArray(strips) ? (strips as number[]) : null
+}
 
 export const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
 /** A cake as a look remembers it. */

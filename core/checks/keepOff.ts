@@ -7,6 +7,7 @@ import {
   isMark,
   kindOf,
   TOUCH,
+  type FreePlace,
   type KeepOffWay,
   type Step,
   type World,
@@ -87,7 +88,32 @@ function redrawn(
 /** A way of keeping off a place: the change that does, or null when it does not do. */
 type KeepOff = (step: Step, place: Place, world: World, holds: (step: Step) => boolean) => Fix | null
 
+/** The place that a step can leave free by itself, by what it is called. */
+function freePlace(named: string): FreePlace | null {
+  if (/eyes?$/.test(named)) return 'eyes'
+  if (/nostrils?$/.test(named)) return 'nostrils'
+  if (/mouth|lips/.test(named)) return 'lips'
+  return /lids?$/.test(named) ? 'lids' : null
+}
+
+/** A step that leaves one more place free by itself, when that is enough. */
+function leavingFree(
+  step: Step,
+  { named }: Place,
+  _world: World,
+  holds: (step: Step) => boolean,
+): Fix | null {
+  const place = freePlace(named)
+  if (!place) return null
+  const before = 'free' in step ? (step.free ?? []) : []
+  const free = [...new Set([...before, place])]
+  return holds({ ...step, free } as Step)
+    ? { words: `Leave the ${place} free`, sets: [{ path: ['free'], to: free }] }
+    : null
+}
+
 const WAYS: Readonly<Record<KeepOffWay, KeepOff>> = {
+  free: leavingFree,
   openings(step, { region }, world) {
     const sheet = isKind('sheet', step) ? world.stencil(step.stencil) : undefined
     if (!sheet || !isKind('sheet', step)) return null

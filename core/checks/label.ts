@@ -42,7 +42,13 @@ function nearest(at: Case, { ref, path }: KitPlace): Fix | null {
 }
 
 /** The paint of a place with every paint in it; the strips are those that the kit's cake has now. */
-const partsIn = ({ paint }: KitPlace, kit: readonly Paint[]): Paint[] => (paint ? partsOf(paint, kit) : [])
+function partsIn({ paint, strips }: KitPlace, kit: readonly Paint[]): Paint[] {
+  if (!paint) return []
+  return partsOf(
+    strips ? { ...paint, strips: paint.strips.filter((_, n) => strips.includes(n)) } : paint,
+    kit,
+  )
+}
 
 /**
  * Which of the paints in a place is the trouble: "its strip Flare Pink", or nothing when the paint itself is

@@ -10,6 +10,12 @@ import type { Regions } from './regions'
 const nearestPiece = (at: Case, region: readonly Polygon[]): Polygon[] =>
   region.map(p => [p]).sort((a, b) => at.cover.area(b) - at.cover.area(a))[0] ?? []
 
+/** What of a region a sheet paints: where only a part of it is dabbed, or places are left free, that is less. */
+function painted({ step, cover }: Case, region: readonly Polygon[]): readonly Polygon[] {
+  const whole = isKind('sheet', step) && !step.free && !step.holes && step.passes.every(p => !p.part)
+  return whole ? region : cover.within(region)
+}
+
 /** Openings of a sheet that lie over an open eye, a nostril, the mouth or hair. */
 export const keepOut = ofSheets(at => {
   const { step, sheet, regions, world } = at
@@ -17,7 +23,7 @@ export const keepOut = ofSheets(at => {
   const bad = new Set<number>()
   const over: string[] = []
   for (const { words, region } of regions.named) {
-    const hit = openingsOn(step, sheet, region, world)
+    const hit = openingsOn(step, sheet, painted(at, region), world)
     if (hit.size) over.push(words)
     hit.forEach(n => bad.add(n))
   }

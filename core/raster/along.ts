@@ -27,7 +27,7 @@ function alongLine({ from, to, every }: Extract<Axis, { kind: 'line' }>, x: numb
 }
 
 /** Where a place lies on a band: across it from its left edge, and along it from its beginning, both 0 to 1. */
-export function onRails({ left, right }: Rails, x: number, y: number): { across: number; along: number } {
+function onRails({ left, right }: Rails, x: number, y: number): { across: number; along: number } {
   let best = Infinity
   let at = 0
   let share = 0

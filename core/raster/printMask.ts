@@ -3,6 +3,7 @@ import type { Print } from '../look'
 import { blurred, coverageOf, type Mask } from './coverage'
 import { distanceFrom } from './distance'
 import type { HeadPicture } from './head'
+import { evened } from './evened'
 import { spreadCover } from './spreadCover'
 
 /**
@@ -13,17 +14,26 @@ export function maskOf(print: Print, head: Pick<HeadPicture, 'grid' | 'chart'>):
   const { grid, chart } = head
   const rings = print.rings.map(chart.ring)
   const soft = print.softness * grid.pxPerMm
-  const whole = print.spread
+  // Where it lies, before the tool makes its edge soft.
+  const crisp = print.spread
     ? spreadCover(rings, print.spread, grid)
-    : blurred(coverageOf(rings, grid, Math.ceil(3 * soft) + 1), soft)
+    : coverageOf(rings, grid, Math.ceil(3 * soft) + 1)
+  const inwards = print.axis?.kind === 'edge' ? depthIn(crisp, print.axis.depth, grid.pxPerMm) : null
+  const whole = print.spread ? crisp : blurred(crisp, soft)
   if (!whole.data.length) return whole
   const kept = print.free?.length ? keptFree(whole, print.free, head) : whole
   const mask = print.only ? keptWithin(kept, print.only, head) : kept
-  return print.axis?.kind === 'edge' ? { ...mask, depth: depthIn(whole, grid.pxPerMm) } : mask
+  return inwards ? { ...mask, depth: inwards } : mask
 }
 
-/** How far in from the edge of what a mask covers each pixel lies, mm. */
-function depthIn({ width, height, data }: Mask, pxPerMm: number): Float32Array {
+/** A hand rounds the corners that exact distances have far inside, by this share of the depth. */
+const ROUNDED = 0.12
+
+/**
+ * How far in from the edge of what a mask covers each pixel lies, mm.
+ * @param reach the depth to which it matters, mm
+ */
+function depthIn({ width, height, data }: Mask, reach: number, pxPerMm: number): Float32Array {
   // A rim of one pixel stands for all that lies outside.
   const w = width + 2
   const outside = new Float32Array(w * (height + 2)).fill(1)
@@ -33,7 +43,7 @@ function depthIn({ width, height, data }: Mask, pxPerMm: number): Float32Array {
   const depth = new Float32Array(width * height)
   for (let j = 0; j < height; j++)
     for (let i = 0; i < width; i++) depth[j * width + i] = far[(j + 1) * w + i + 1]! / pxPerMm
-  return depth
+  return evened(depth, width, height, Math.max(1, Math.round(ROUNDED * reach * pxPerMm)))
 }
 
 /** Takes out of a print's cover, in place, what lies outside the only place where it is laid. */

@@ -5,6 +5,7 @@ import { snowHare } from './hare'
 import { hiveKeeper } from './hive'
 import { koiLantern } from './koi'
 import { harbourLion } from './lion'
+import { menu } from './menu'
 import { midnightMoth } from './moth'
 import { barnOwl } from './owl'
 import { fernStag } from './stag'
@@ -25,4 +26,5 @@ export const looks: Look[] = [
   dewWeaver,
   kelpCuff,
   stormKite,
+  ...menu,
 ]

@@ -102,7 +102,7 @@ interface HandleRules {
  * Ways in which a step can be kept off a place, tried in this order; a step that has none can only be left
  * out.
  */
-export type KeepOffWay = 'openings' | 'zones' | 'redraw' | 'shift' | 'narrow'
+export type KeepOffWay = 'free' | 'openings' | 'zones' | 'redraw' | 'shift' | 'narrow'
 
 /** What there is to mind about a kind of step, for the checks. */
 interface Cautions<S> {

@@ -31,7 +31,12 @@ export interface Starter {
   readonly make: (at: Setting) => Step[]
 }
 
-type More = Partial<Pick<LineStep, 'brush' | 'load' | 'dark' | 'label' | 'optional'>> & {
+type More = Partial<
+  Pick<
+    LineStep,
+    'brush' | 'load' | 'dark' | 'label' | 'optional' | 'worth' | 'eyes' | 'fades' | 'pressed' | 'times'
+  >
+> & {
   params?: Params
   rule?: TwinRule
 }

@@ -133,8 +133,8 @@ export const pullKind: StepKind<Pull> = {
   handling: ({ manner }) => ({ room: MANNER_HANDLES[manner], outline: 'open', words: 'handles' }),
   moves,
   cautions: {
-    keepOff: () => ['shift'],
-    byHand: () => 'move its handles, or make it narrower',
+    keepOff: () => ['free', 'shift'],
+    byHand: () => 'leave the place free, or move its handles',
     isBase: true,
   },
   lines: linesOf,
