@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
-import type { Point } from '#core/geometry'
+import { ringOf, signedArea, type Point } from '#core/geometry'
+import { useNotices } from './notices'
 import { useSelection } from './selection'
 
 /** A shape that is asked for: what it is for, in words, and who takes it. */
@@ -8,9 +9,13 @@ interface Asked {
   readonly take: (loop: [number, number][]) => void
 }
 
+/** A smaller shape is none, mm2. */
+const LEAST = 6
+
 /** Shapes that are drawn on the face by hand. */
 export const useDrawing = defineStore('drawing', () => {
   const selection = useSelection()
+  const notices = useNotices()
   const asked = shallowRef<Asked | null>(null)
   watch(
     () => selection.id,
@@ -25,8 +30,12 @@ export const useDrawing = defineStore('drawing', () => {
   /** Takes in what was drawn, as few points as tell its shape. */
   function put(loop: readonly Point[]): void {
     const taken = asked.value
+    const points = fewPoints(loop)
+    // Nothing fits into a line: it is asked for again.
+    if (Math.abs(signedArea(ringOf(points))) < LEAST)
+      return notices.refuse('That is a line and not a shape: draw round the place.')
     asked.value = null
-    taken?.take(fewPoints(loop))
+    taken?.take(points)
   }
   return { asked, ask, put }
 })

@@ -1,9 +1,12 @@
 import { defineStore } from 'pinia'
 import {
   boundOrder,
+  groundFor,
   MOST_STEPS,
   parseLook,
   Refused,
+  rideAlong,
+  ridersOf,
   settle as settleRegisters,
   sheetsOf,
   upgraded,
@@ -25,14 +28,16 @@ function problemOf(next: Look): string | null {
 }
 
 /**
- * What every change of a look ends with: sheets in register go where their hosts went, and glitter follows
- * its wet paint.
+ * What every change of a look ends with: sheets in register go where their hosts went, bases go with the sheets
+ * above them, and glitter follows its wet paint.
  */
 const tidied =
   (command: Command): Command =>
   draft => {
+    const riders = ridersOf(draft.steps)
     command(draft)
     settleRegisters(draft.steps)
+    if (riders.size) rideAlong(riders, draft.steps, groundFor(draft, pageMemo))
     draft.steps = boundOrder(draft.steps) ?? draft.steps
   }
 

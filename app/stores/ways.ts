@@ -20,12 +20,15 @@ export const useWays = defineStore('ways', () => {
   /** Chooses for the house; a failure is told and changes nothing. */
   async function choose(change: ChosenWays): Promise<void> {
     asked.value = true
+    const before = house.value
+    house.value = { ...before, ...change }
     try {
       house.value = await $fetch<ChosenWays>('/api/ways', {
         method: 'PUT',
-        body: { ...house.value, ...change },
+        body: house.value,
       })
     } catch (error) {
+      house.value = before
       notices.refuse(sentencesOf(error).join(' '))
     }
   }

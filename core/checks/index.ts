@@ -11,7 +11,7 @@ import { regionsOf } from './regions'
 import { seats, wipe } from './seats'
 import { brows, cracks, oilySkin } from './skin'
 import { answers, lids, lipsShared, shutEyes, sittingFindings } from './sitting'
-import { halo, neighbour, reload, runsOutOfPaint } from './tools'
+import { halo, neighbour, nothingDabbed, reload, runsOutOfPaint } from './tools'
 import { wetGround, wetLine } from './wetGround'
 
 /** Every check, in the order in which its findings are told. */
@@ -35,6 +35,7 @@ export const CHECKS: Readonly<Record<string, Check>> = {
   seats,
   wipe,
   reload,
+  nothingDabbed,
   runsOutOfPaint,
   halo,
   glitterHost,

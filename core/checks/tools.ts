@@ -1,5 +1,14 @@
 import { distance, polygonArea } from '../geometry'
-import { leftAfter, openingNumbers, passLoads, passOpenings, toolIn, type Pass, type World } from '../look'
+import {
+  leftAfter,
+  openingNumbers,
+  partReached,
+  passLoads,
+  passOpenings,
+  toolIn,
+  type Pass,
+  type World,
+} from '../look'
 import { TOOLS, type ToolId } from '../paint'
 import type { PreparedSheet } from '../stencil'
 import { mm, ofSheets } from './finding'
@@ -67,6 +76,24 @@ export const neighbour = ofSheets(({ step, sheet, world }) =>
         fix: better
           ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] }
           : null,
+      },
+    ]
+  }),
+)
+
+/** A pass that is kept to a part which the sheet does not reach, or which is gone, dabs nothing. */
+export const nothingDabbed = ofSheets(({ step, world }) =>
+  step.passes.flatMap((pass, i) => {
+    if (!pass.part || partReached(pass, step, world)) return []
+    const gone = pass.part.by === 'step' && !world.host?.(pass.part.step, step.id)
+    return [
+      {
+        level: 'care' as const,
+        title: 'Nothing of this pass is dabbed',
+        why: gone
+          ? 'It is kept to where another step lies, and that step is gone or comes later.'
+          : 'The part to which it is kept lies beside the openings of the sheet.',
+        fix: { words: 'Dab all over the sheet', sets: [{ path: ['passes', i, 'part'], to: undefined }] },
       },
     ]
   }),

@@ -14,6 +14,7 @@ import { dewWeaver } from './weaver'
 
 /** Looks of the Saltmarsh Lantern Fair. */
 export const looks: Look[] = [
+  ...menu,
   midnightMoth,
   tideQueen,
   barnOwl,
@@ -26,5 +27,4 @@ export const looks: Look[] = [
   dewWeaver,
   kelpCuff,
   stormKite,
-  ...menu,
 ]

@@ -7,8 +7,8 @@ import { join } from 'node:path'
 export default function setup(): () => void {
   const data = mkdtempSync(join(tmpdir(), 'janusform-seed-'))
   const env = { ...process.env, JANUSFORM_DATA: data }
-  // The tests' looks are the newest; the second time the demo's seed only paints what is not painted yet.
-  for (const file of ['demo/seed.ts', 'tests/e2e/seed.ts', 'demo/seed.ts'])
+  // The tests' looks first, so that the seed paints all pictures.
+  for (const file of ['tests/e2e/seed.ts', 'demo/seed.ts'])
     execFileSync('npx', ['tsx', file], { env, stdio: 'ignore' })
   process.env.JANUSFORM_E2E_SEED = data
   return () => rmSync(data, { recursive: true, force: true })

@@ -131,7 +131,9 @@ test('a landmark is dragged onto a person; one that would cross another stays wh
   const pupil = await onPage(page, [29.5, 4.5])
   const far = await onPage(page, [-20, 4])
   await drag(pupil, far)
-  await expect(page.getByText(/right pupil|cannot cross the midline/).first()).toBeVisible()
+  await expect(
+    page.locator('[data-sonner-toast]').getByText(/right pupil|cannot cross the midline/),
+  ).toBeVisible()
   expect((await look(page, id)).look.canvas.nudges).toEqual(nudges)
   await page.getByRole('button', { name: 'Even again' }).click()
   await saved(page)

@@ -1,16 +1,8 @@
 import { tenth, tenthPoint, wrapDegrees, type Point } from '../../geometry'
-import { layOn, type Ground, type Placement, type SheetSide } from '../../skin'
-import {
-  movedLoops,
-  ofKind,
-  placementOf,
-  printedMiddle,
-  type SheetStep,
-  type Step,
-  type World,
-} from '../kinds'
-import { aimedTilt, atSoThat, bearingOn, liesAt, movedHandles, placementProblem } from '../placement'
-import { movesOf, onKind, Refused, type Command } from './command'
+import { layOn, type SheetSide } from '../../skin'
+import { placementOf, printedMiddle, type SheetStep, type World } from '../kinds'
+import { aimedTilt, atSoThat, bearingOn, liesAt, placementProblem } from '../placement'
+import { onKind, Refused, type Command } from './command'
 
 /** Where a sheet lies, as a command changes it. */
 export interface Place {
@@ -52,33 +44,11 @@ export const placeSheet = (
   const still = now.at[0] === before.at[0] && now.at[1] === before.at[1]
   if (turned && still && (pivot[0] || pivot[1])) now.at = atSoThat(pivot, there, now, ground)
   const problem = placementProblem(world.stencil(step.stencil), now, world)
-  return draft => {
+  return onKind('sheet', step.id, s => {
     if (problem) throw new Refused(problem)
-    onKind('sheet', step.id, s => {
-      if (twin && s.twin.own) s.twin.own = now
-      else Object.assign(s, now, { register: null })
-    })(draft)
-    if (!twin) rideAlong(draft.steps, step.id, before, now, ground)
-  }
-}
-
-/** Takes the bases that lie under a sheet where it goes, in place. */
-function rideAlong(
-  steps: readonly Step[],
-  sheet: string,
-  before: Placement,
-  now: Placement,
-  ground: Ground,
-): void {
-  const riders = ofKind('wash', steps).filter(w => w.rides === sheet && w.points.length)
-  if (!riders.length) return
-  const from = layOn(ground.surface, before)
-  const to = layOn(ground.surface, now)
-  const map = (p: Point): Point => to.point(from.back(p))
-  for (const wash of riders) {
-    movesOf(wash).reshape(wash, movedHandles(wash.points, map), ground)
-    if (wash.holes) wash.holes = movedLoops(wash.holes, map)
-  }
+    if (twin && s.twin.own) s.twin.own = now
+    else Object.assign(s, now, { register: null })
+  })
 }
 
 /** Moves by some mm. */

@@ -1,7 +1,7 @@
 import { tenth, tenthPoint } from '../../geometry'
 import { halfTurnAbout } from '../composition'
 import { NO_TWIN, type TwinRule } from '../document'
-import { exactTwin, kindOf, ofKind, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
+import { exactTwin, kindOf, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
 import { jitter } from '../../stroke'
 import { liesOf, movedHandles } from '../placement'
 import { movesOf, onKind, onMark, onStep, Refused, type Command } from './command'
@@ -19,14 +19,9 @@ export const setTwin = (step: Step, rule: TwinRule, steps: readonly Step[], worl
       throw new Refused('Half a turn is for arms: on a face the other side is a mirror image.')
     }
   const about = turn ? halfTurnAbout(step, steps, world) : null
-  return draft => {
-    onStep(step.id, s => {
-      if (kindOf<Step>(s).mayTwin(s)) s.twin = { ...NO_TWIN, rule, about, own: null }
-    })(draft)
-    // A base under a sheet is on both sides where the sheet is.
-    for (const wash of ofKind('wash', draft.steps))
-      if (wash.rides === step.id && wash.points.length) wash.twin = { ...NO_TWIN, rule, about, own: null }
-  }
+  return onStep(step.id, s => {
+    if (kindOf<Step>(s).mayTwin(s)) s.twin = { ...NO_TWIN, rule, about, own: null }
+  })
 }
 
 /** Gives every step a twin that has none, may have one and does not lie on the midline. */

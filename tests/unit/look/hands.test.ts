@@ -24,6 +24,8 @@ import {
   otherSchools,
   parseLook,
   placeSheet,
+  rideAlong,
+  ridersOf,
   shifted,
   setTwin,
   stepsOff,
@@ -419,7 +421,9 @@ describe('a base under a sheet', () => {
   it('goes where the sheet goes, and is on both sides where the sheet is', () => {
     const wash = baseUnder(sheet, 'b', [gull], 3, world)!
     const look = lookOf(wash, sheet)
-    const moved = after(look, placeSheet(sheet, false, shifted(5, 8), world))
+    const settled = (next: Look): Look =>
+      after(next, draft => rideAlong(ridersOf(look.steps), draft.steps, ground))
+    const moved = settled(after(look, placeSheet(sheet, false, shifted(5, 8), world)))
     const [base, lies] = moved.steps as [Wash, SheetStep]
     const there = worldOf(moved.steps)
     const outline = kindOf(base).contour(base, there, null)
@@ -428,7 +432,7 @@ describe('a base under a sheet', () => {
       .flatMap(r => [[r[0]!, r[1]!] as const])
     expect(base.points).not.toEqual(wash.points)
     expect(print.every(p => outline.some(o => ringHolds(o, ...p)))).toBe(true)
-    const twinned = after(look, setTwin(sheet, 'features', look.steps, world))
+    const twinned = settled(after(look, setTwin(sheet, 'features', look.steps, world)))
     expect(twinned.steps.map(s => s.twin.rule)).toEqual(['features', 'features'])
   })
 })

@@ -60,6 +60,30 @@ function choose(event: Event): void {
           : line[choice]
   })
 }
+/** Where the colours begin and end, by numbers: for hands that do not drag. */
+const places = computed<[string, number, number][]>(() => {
+  const { axis } = props.step
+  if (axis.kind === 'edge') return []
+  const begin: [string, number, number][] = [
+    ['begins across', 0, axis.from[0]],
+    ['begins down', 1, axis.from[1]],
+  ]
+  return axis.kind === 'out'
+    ? [...begin, ['reaches', 2, axis.reach]]
+    : [...begin, ['ends across', 2, axis.to[0]], ['ends down', 3, axis.to[1]]]
+})
+const putPlace = (n: number, v: number) =>
+  steps.editKind(
+    'wash',
+    'where the colours run',
+    s => {
+      if (s.axis.kind === 'edge') return
+      if (n < 2) s.axis.from[n as 0 | 1] = v
+      else if (s.axis.kind === 'out') s.axis.reach = Math.max(1, v)
+      else s.axis.to[(n - 2) as 0 | 1] = v
+    },
+    `axis-${n}`,
+  )
 /** A band of the sponge's width that repeats, or the whole cake drawn across once. */
 const bands = (on: boolean) =>
   steps.editKind('wash', 'bands', s => {
@@ -108,6 +132,19 @@ function putStop(n: number, percent: number): void {
     <p v-if="runs && step.axis.kind !== 'edge'" class="text-[0.87rem] leading-snug text-soft">
       Drag the square handles on the face: filled where they begin, open where they end.
     </p>
+    <div v-if="runs && step.axis.kind !== 'edge'" class="grid grid-cols-2 gap-1.5">
+      <NumberField
+        v-for="[words, n, value] in places"
+        :key="words"
+        :model-value="value"
+        :label="words"
+        unit="mm"
+        :least="-400"
+        :most="400"
+        :step="1"
+        @update:model-value="v => putPlace(n, v)"
+      />
+    </div>
     <NumberField
       v-if="runs && step.axis.kind === 'edge'"
       :model-value="step.axis.depth"

@@ -33,7 +33,8 @@ const miss = computed(() => {
     : null
 })
 function choose(rule: TwinRule): void {
-  if (rule === 'features' || rule === 'midline') void ways.choose({ mirror: rule })
+  if ((rule === 'features' || rule === 'midline') && rule !== ways.now.mirror)
+    void ways.choose({ mirror: rule })
   twins.set(rule)
 }
 </script>

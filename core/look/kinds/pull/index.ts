@@ -128,7 +128,7 @@ export const pullKind: StepKind<Pull> = {
   anchor: anchorOfMark,
   pointers: () => [],
   mayTwin: () => true,
-  held: () => 'mark',
+  held: () => 'base',
   hit: (step, world, at) => hitMark(step, silhouetteOf(step, world), world, at),
   handling: ({ manner }) => ({ room: MANNER_HANDLES[manner], outline: 'open', words: 'handles' }),
   moves,

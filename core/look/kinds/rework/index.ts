@@ -171,7 +171,7 @@ export const reworkKind: StepKind<Rework> = {
   anchor: anchorOfMark,
   pointers: () => [],
   mayTwin: step => step.points.length > 0,
-  held: step => (step.points.length ? 'mark' : null),
+  held: step => (step.points.length ? 'base' : null),
   hit: (step, world, at) => (step.points.length ? hitMark(step, silhouetteOf(step, world), world, at) : null),
   handling: ({ area }) => ({
     room: REWORK_HANDLES[area],

@@ -1,4 +1,14 @@
-import { boxAround, ringHolds, ringOf, polygonArea, type Point, type Ring } from '../../../geometry'
+import {
+  boxAround,
+  clockwise,
+  intersection,
+  polygonArea,
+  regionOf,
+  ringHolds,
+  ringOf,
+  type Point,
+  type Ring,
+} from '../../../geometry'
 import { layOn, zoneWords } from '../../../skin'
 import { twinMap } from '../../placement'
 import type { Print } from '../print'
@@ -48,6 +58,17 @@ export function partShare(pass: Pass, step: SheetStep, world: World): number {
     if (rings.some(r => ringHolds(r, ...at))) within += area
   }
   return all > 0 ? within / all : 1
+}
+
+/** Whether a pass that is kept to a part dabs anything there. */
+export function partReached(pass: Pass, step: SheetStep, world: World): boolean {
+  const sheet = world.stencil(step.stencil)
+  if (!pass.part || !sheet) return true
+  const part = regionOf(clockwise(partRings(pass.part, step, world)), 'nonzero')
+  if (!part.length) return false
+  const laid = layOn(world.ground.surface, placementOf(step), world.quick)
+  const rings = passOpenings(pass, sheet).map(o => laid.ring(o.outer))
+  return intersection(regionOf(clockwise(rings), 'nonzero'), part).length > 0
 }
 
 /** A part in words, as the end of a line of the step sheet. */
