@@ -68,19 +68,14 @@ const views = [
     },
   ],
   [
-    'uneven',
-    '/looks/demo-fern-stag',
+    'sponge',
+    '/looks/demo-dusk-fox',
     async page => {
       await ready(page)
-      await changed(page, 'demo-fern-stag', look => {
-        look.canvas.nudges = {
-          'left.browStart': [0, -4],
-          'left.browPeak': [0, -6],
-          'left.browTail': [0, -5],
-          'left.mouthCorner': [-1, 3],
-        }
-      })
-      await pick(page, 'Fern on the cheek')
+      await tab(page, 'Base')
+      await page.getByRole('button', { name: 'By sponge' }).click()
+      await page.getByRole('button', { name: 'Bonfire', exact: true }).click()
+      await pick(page, 'Fox mask over the eyes')
     },
   ],
   [
@@ -203,9 +198,9 @@ const views = [
       const looks = (await (await page.request.get(`${base}/api/looks`)).json()).filter(l =>
         l.id.startsWith('demo-'),
       )
-      await page.setViewportSize({ width: 1500, height: 1320 })
+      await page.setViewportSize({ width: 1740, height: 1200 })
       await page.setContent(
-        `<body style="margin:0;display:grid;grid-template-columns:repeat(4,1fr);gap:8px;background:#E9E6E0">${looks.map(l => `<img src="${base}/api/looks/${l.id}/picture.png?px=2.6" style="width:100%;height:430px;object-fit:cover;object-position:top">`).join('')}</body>`,
+        `<body style="margin:0;display:grid;grid-template-columns:repeat(6,1fr);gap:8px;background:#E9E6E0">${looks.map(l => `<img src="${base}/api/looks/${l.id}/picture.png?px=2.6" style="width:100%;height:390px;object-fit:cover;object-position:top">`).join('')}</body>`,
       )
       await page.waitForLoadState('networkidle')
       await page.waitForTimeout(6000)

@@ -146,5 +146,5 @@ describe('what one press mends', () => {
       ),
       { numRuns: 12, seed: 11 },
     )
-  }, 60_000)
+  }, 120_000)
 })
