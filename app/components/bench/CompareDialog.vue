@@ -85,7 +85,7 @@ function take(n: number): void {
             }}</strong><span v-if="told(n)!.closed" class="text-stop"
               >, {{ told(n)!.closed }} {{ told(n)!.closed === 1 ? 'bridge closes' : 'bridges close' }}</span
             >
-            <EstimateMark />
+            {{ ' ' }}<EstimateMark />
           </dd>
         </dl>
         <button class="btn w-full" @click="take(n)">{{ n ? 'Take this one' : 'Keep this one' }}</button>

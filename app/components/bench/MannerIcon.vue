@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Manner, ToolLoad } from '#core/look'
 
-/** How a loaded sponge is led, in the colours that it is loaded with. */
+/** How a loaded sponge is led, in the colours that it is loaded with: light below, toward the face. */
 const props = defineProps<{ manner: Manner; load: ToolLoad | null }>()
 const colours = computed<string[]>(() => {
   const { load } = props
@@ -11,7 +11,6 @@ const colours = computed<string[]>(() => {
   return [load.first.colour, load.second.colour]
 })
 const share = (i: number) => i / colours.value.length
-/** A band has its light edge below, toward the face. */
 const wide = computed(() => 1 / colours.value.length)
 </script>
 
