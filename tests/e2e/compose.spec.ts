@@ -32,6 +32,13 @@ const circle = (x: number, y: number, r: number): [number, number][] =>
 const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click()
 const first = async (page: Page, id: string, n = 0) => (await look(page, id)).look.steps[n]
 
+/** Lays the scales of the tray; the sheet's shape comes before the step does. */
+async function layScales(page: Page): Promise<void> {
+  await page.locator('[data-sheet="scales"]').press('Enter')
+  await expect(page.locator('[data-step]')).toHaveCount(1)
+  await painted(page)
+}
+
 test('a band from a split cake is laid, turned over, blended at its edge, and wiped in part', async ({
   page,
 }) => {
@@ -67,8 +74,7 @@ test('only a drawn part of a stencil is dabbed, the part is moved, and a base li
   page,
 }) => {
   const id = await openNew(page)
-  await page.locator('[data-sheet="scales"]').press('Enter')
-  await painted(page)
+  await layScales(page)
   const whole = await page.getByTestId('stage').screenshot()
   await page.getByLabel('Where pass 1 is dabbed').selectOption('shape')
   await expect(page.getByTestId('drawing-bar')).toContainText('Draw round the part')
@@ -98,8 +104,7 @@ test('only a drawn part of a stencil is dabbed, the part is moved, and a base li
 
 test('Escape gives a shape up that was asked for, and nothing is changed', async ({ page }) => {
   const id = await openNew(page)
-  await page.locator('[data-sheet="scales"]').press('Enter')
-  await painted(page)
+  await layScales(page)
   await page.getByLabel('Where pass 1 is dabbed').selectOption('shape')
   await expect(page.getByTestId('drawing-bar')).toBeVisible()
   await page.keyboard.press('Escape')
@@ -161,7 +166,7 @@ test('the way of working is asked once, kept, and changes what the next stencil 
   await expect(page.getByText('Other painters: makeup sponge; ordinary sponge, used very dry.')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('ways-asked')).toHaveCount(0)
-  await page.locator('[data-sheet="scales"]').press('Enter')
+  await layScales(page)
   await saved(page)
   expect((await first(page, id)).passes[0].tool).toBe('dauber')
   expect(await (await page.request.get('/api/ways')).json()).toEqual({ tool: 'dauber' })
@@ -173,8 +178,7 @@ test('the way of working is asked once, kept, and changes what the next stencil 
 
 test('a pass is compared with another way, and one press takes it', async ({ page }) => {
   const id = await openNew(page)
-  await page.locator('[data-sheet="scales"]').press('Enter')
-  await painted(page)
+  await layScales(page)
   await page.getByLabel('Compare pass 1 with another way').click()
   const both = page.getByTestId('compare')
   await expect(both.getByRole('img')).toHaveCount(2, { timeout: 20_000 })
