@@ -24,6 +24,14 @@ const numbers = computed(
       ...(props.step.manner === 'stamped' ? [['angle', 'turned by', '°', -180, 180, 5] as const] : []),
     ] as const,
 )
+const put = (key: (typeof numbers.value)[number][0], words: string, value: number) =>
+  edit(
+    words,
+    s => {
+      s[key] = value
+    },
+    key,
+  )
 </script>
 
 <template>
@@ -37,26 +45,7 @@ const numbers = computed(
       <option v-for="m in MANNERS" :key="m" :value="m">{{ MANNER_WORDS[m] }}</option>
     </select>
     <div class="grid grid-cols-2 gap-2">
-      <NumberField
-        v-for="[key, words, unit, least, most, by] in numbers"
-        :key="key"
-        :model-value="step[key]"
-        :label="words"
-        :unit="unit"
-        :least="least"
-        :most="most"
-        :step="by"
-        @update:model-value="
-          v =>
-            edit(
-              words,
-              s => {
-                s[key] = v
-              },
-              key,
-            )
-        "
-      />
+      <NumbersField :numbers="numbers" :values="step" @put="put" />
     </div>
     <SwitchField
       :model-value="step.ends < 1"

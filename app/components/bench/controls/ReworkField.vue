@@ -30,6 +30,14 @@ const numbers = computed(
       ...(props.step.act === 'blend' ? [['reach', 'colours run', 'mm', 0.5, 20, 0.5] as const] : []),
     ] as const,
 )
+const put = (key: (typeof numbers.value)[number][0], words: string, value: number) =>
+  edit(
+    words,
+    s => {
+      s[key] = value
+    },
+    key,
+  )
 </script>
 
 <template>
@@ -58,26 +66,7 @@ const numbers = computed(
       </button>
     </div>
     <div class="grid grid-cols-2 gap-2">
-      <NumberField
-        v-for="[key, words, unit, least, most, by] in numbers"
-        :key="key"
-        :model-value="step[key]"
-        :label="words"
-        :unit="unit"
-        :least="least"
-        :most="most"
-        :step="by"
-        @update:model-value="
-          v =>
-            edit(
-              words,
-              s => {
-                s[key] = v
-              },
-              key,
-            )
-        "
-      />
+      <NumbersField :numbers="numbers" :values="step" @put="put" />
       <NumberField
         v-if="step.act !== 'blend'"
         :model-value="Math.round(100 * step.stays)"

@@ -31,21 +31,6 @@ function choose(kind: ToolLoad['kind']): void {
   else if (kind === 'cake') put({ kind, cake: kit.cakeRefOf(kit.cakes[0]!), strips: null })
   else put({ kind, first, second, share: kind === 'double' ? 0.35 : 0.5 })
 }
-/** Strips that are taken up; all of them when nobody chose. */
-const taken = computed(() => {
-  const { value } = load
-  if (value.kind !== 'cake') return []
-  return value.strips ?? value.cake.strips.map((_, n) => n)
-})
-function toggle(n: number): void {
-  const { value } = load
-  if (value.kind !== 'cake') return
-  const next = taken.value.includes(n)
-    ? taken.value.filter(k => k !== n)
-    : [...taken.value, n].sort((a, b) => a - b)
-  if (!next.length) return
-  put({ ...value, strips: next.length === value.cake.strips.length ? null : next })
-}
 function share(event: Event): void {
   const value = Number((event.target as HTMLInputElement).value)
   edit(
@@ -74,24 +59,7 @@ function share(event: Event): void {
       label="Colour"
       @update:model-value="paint => put({ kind: 'one', paint })"
     />
-    <template v-else-if="load.kind === 'cake'">
-      <select
-        class="field"
-        :value="load.cake.id"
-        aria-label="Split cake"
-        @change="
-          put({
-            kind: 'cake',
-            cake: kit.cakeRefOf(kit.find(($event.target as HTMLSelectElement).value)!),
-            strips: null,
-          })
-        "
-      >
-        <option v-for="c in kit.cakes" :key="c.id" :value="c.id">{{ c.name }}</option>
-        <option v-if="!kit.find(load.cake.id)" :value="load.cake.id">{{ load.cake.name }}</option>
-      </select>
-      <StripButtons :strips="load.cake.strips" :taken="taken" @toggle="toggle" />
-    </template>
+    <CakePicker v-else-if="load.kind === 'cake'" :model-value="load" @update:model-value="put" />
     <template v-else>
       <div class="flex items-center gap-1">
         <PaintPicker
