@@ -9,7 +9,7 @@ const selection = useSelection()
 const scene = useScene()
 const ways = useWays()
 const TURNS = [180, 90] as const
-const mirror = () => session.edit('mirror', twinAll(selection.ids, ways.twinRule(scene.ground)))
+const mirror = () => session.edit('mirror', twinAll(selection.ids, ways.twinRule(scene.ground), scene.world))
 const turn = (degrees: number) =>
   session.edit(
     'copy turned',

@@ -24,16 +24,20 @@ export const setTwin = (step: Step, rule: TwinRule, steps: readonly Step[], worl
   })
 }
 
-/** Gives every step a twin that has none, may have one and does not lie on the midline. */
+/**
+ * Gives every step a twin that has none and may have one. On a face what lies on the midline needs none; on an
+ * arm it is turned over to the other edge like all else.
+ */
 export const twinAll =
-  (ids: ReadonlySet<string>, rule: TwinRule): Command =>
+  (ids: ReadonlySet<string>, rule: TwinRule, world: World): Command =>
   draft => {
+    const turn = rule === 'turn'
     let any = false
     for (const s of draft.steps) {
-      const at =
-        ids.has(s.id) && s.twin.rule === 'none' && kindOf<Step>(s).mayTwin(s) && kindOf<Step>(s).anchor(s)
-      if (!at || Math.abs(at[0]) < ON_MIDLINE) continue
-      s.twin = { ...NO_TWIN, rule, own: null }
+      const may = ids.has(s.id) && s.twin.rule === 'none' && kindOf<Step>(s).mayTwin(s)
+      const at = may && kindOf<Step>(s).anchor(s)
+      if (!at || (!turn && Math.abs(at[0]) < ON_MIDLINE)) continue
+      s.twin = { ...NO_TWIN, rule, about: turn ? halfTurnAbout(s, draft.steps, world) : null, own: null }
       any = true
     }
     if (!any)

@@ -1,7 +1,7 @@
 import { fallOver, loadPaints, ofKind, placementsOf, type Pass, type Step, type World } from '../kinds'
 
 /** A tool with a colour on it: another colour needs another sponge. */
-const toolWith = ({ tool, load }: Pass): string =>
+export const toolWith = ({ tool, load }: Pick<Pass, 'tool' | 'load'>): string =>
   `${tool} ${loadPaints(load)
     .map(p => p.id)
     .join(' ')}`

@@ -51,6 +51,7 @@ import {
 } from '#core/look'
 import { opticsOfColour, USED, wetBlend } from '#core/paint'
 import { acrossTool } from '#core/look'
+import { groundOf } from '#core/skin'
 import { motifsOf } from '#core/stencil'
 import { paints } from '../../../demo/paints'
 import { ground, MIDLINE, paint, sheets, world as bare } from '../world'
@@ -151,6 +152,28 @@ describe('a look', () => {
 
   it('with all of it comes through JSON unchanged', () => {
     expect(parseLook(JSON.parse(JSON.stringify(whole)))).toEqual({ ok: true, look: whole })
+  })
+
+  it('takes the drawn part and the gradient of a pass along to another face', () => {
+    const sheet = freshSheet('s', 'S', 'scales', [30, 20], soot)
+    const loop: [number, number][] = [
+      [24, 14],
+      [36, 14],
+      [30, 26],
+    ]
+    const pass = {
+      ...sheet.passes[0]!,
+      part: { by: 'shape' as const, loop, fades: 2 },
+      axis: { kind: 'line' as const, from: [30, 10] as [number, number], to: [30, 30] as [number, number] },
+    }
+    const look = lookOf({ ...sheet, passes: [pass] })
+    const child = { ...look.canvas } as Look['canvas']
+    const moved = movedTo(look, child, 5, sheets.get).look.steps[0] as SheetStep
+    const { part, axis } = moved.passes[0]!
+    expect(part).not.toEqual(pass.part)
+    // On a smaller face all of it lies nearer to the middle.
+    if (part?.by === 'shape') for (const [i, p] of part.loop.entries()) expect(p[0]).toBeLessThan(loop[i]![0])
+    expect(axis!.from[0]).toBeLessThan(30)
   })
 
   it('is printed, timed, described and drawn on another face without a wrong number', () => {
@@ -363,9 +386,21 @@ describe('the other side', () => {
       freshLine('done', 'sCurve', [40, 50], soot, ground, [0, 0]),
     )
     look.steps[2]!.twin = { ...twin }
-    const next = after(look, twinAll(new Set(['mid', 'side', 'done']), 'features'))
+    const next = after(look, twinAll(new Set(['mid', 'side', 'done']), 'features', worldOf(look.steps)))
     expect(next.steps.map(s => s.twin.rule)).toEqual(['none', 'features', 'midline'])
-    expect(() => after(next, twinAll(new Set(['mid']), 'features'))).toThrow(/one side alone/)
+    expect(() => after(next, twinAll(new Set(['mid']), 'features', worldOf(next.steps)))).toThrow(
+      /one side alone/,
+    )
+  })
+
+  it('on an arm is turned over, what lies along its middle too', () => {
+    const arm = groundOf({ kind: 'arm', part: 'forearm', side: 'left', measures: null }, 30)
+    const band = freshLine('a', 'line', [0, -50], soot, arm, [0, 0])
+    const look = lookOf(band, freshLine('b', 'line', [10, 20], soot, arm, [0, 0]))
+    const world = { ...worldOf(look.steps), ground: arm }
+    const next = after(look, twinAll(new Set(['a', 'b']), 'turn', world))
+    expect(next.steps.map(s => s.twin.rule)).toEqual(['turn', 'turn'])
+    expect(next.steps.every(s => s.twin.about !== null)).toBe(true)
   })
 
   it('placed by eye lies nearly where its rule puts it, the same each time', () => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Columns2, MousePointerClick, MoveUpRight, PaintRoller, Plus, Trash2 } from '@lucide/vue'
-import { loadPaints, ofKind, type Pass, type SheetStep } from '#core/look'
+import { ofKind, toolWith, type Pass, type SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
 const session = useSession()
@@ -35,11 +35,7 @@ function runOut(i: number, on: boolean): void {
 }
 /** Whether an earlier pass left something of this colour on this tool. */
 function holdsOf(i: number): boolean {
-  const { tool, load } = props.step.passes[i]!
-  const key = (p: Pass) =>
-    `${p.tool} ${loadPaints(p.load)
-      .map(r => r.id)
-      .join()}`
+  const key = toolWith(props.step.passes[i]!)
   const all = ofKind('sheet', session.look!.steps)
   const before = all
     .slice(
@@ -47,7 +43,7 @@ function holdsOf(i: number): boolean {
       all.findIndex(s => s.id === props.step.id),
     )
     .flatMap(s => s.passes)
-  return [...before, ...props.step.passes.slice(0, i)].some(p => key(p) === key({ tool, load } as Pass))
+  return [...before, ...props.step.passes.slice(0, i)].some(p => toolWith(p) === key)
 }
 function more(): void {
   const last = props.step.passes.at(-1)!

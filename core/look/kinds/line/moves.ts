@@ -1,24 +1,10 @@
 import { bearing, type Point } from '../../../geometry'
-import { anchorOf } from '../../placement'
+import { darkOutward, other } from '../dark'
 import type { Moves, Pointer } from '../kind'
 import { carryParams, carrySource, growParams } from '../lengths'
 import { carryHandles, markMoves } from '../marks'
 import type { World } from '../world'
 import { paramsOf, type LineStep } from './schema'
-
-/**
- * How far outward the dark edge of a stroke of several colours looks: above 0 away from a point, below 0
- * toward it.
- */
-function darkOutward(points: readonly Point[], dark: LineStep['dark'], from: Point): number {
-  const a = points[0]!
-  const b = points.at(-1)!
-  const [x, y] = anchorOf(points)
-  const way = dark === 'right' ? 1 : -1
-  return way * (-(b[1] - a[1]) * (x - from[0]) + (b[0] - a[0]) * (y - from[1]))
-}
-
-const other = (dark: LineStep['dark']): LineStep['dark'] => (dark === 'left' ? 'right' : 'left')
 
 export const lineMoves = (pointers: (step: LineStep, world: World) => Pointer[]): Moves<LineStep> => {
   const usual = markMoves(pointers)

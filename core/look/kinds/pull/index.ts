@@ -1,7 +1,7 @@
-import { boxOf, clockwise, polygonArea, regionOf, tenth, type Point } from '../../../geometry'
+import { boxOf, clockwise, polygonArea, regionOf, tenth } from '../../../geometry'
 import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
 import { filmOf, TOOLS } from '../../../paint'
-import { anchorOf } from '../../placement'
+import { darkOutward, other } from '../dark'
 import type { CardLine, Effort, Moves, StepKind } from '../kind'
 import { freeWords } from '../leftFree'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, whereOfMark } from '../marks'
@@ -54,16 +54,6 @@ function darkWords({ load, manner, dark }: Pull): string {
   return `, its far end on the ${dark} of the way`
 }
 
-/** How far outward the far end of the load looks: above 0 away from a point, below 0 toward it. */
-function outwardness(points: readonly Point[], dark: Pull['dark'], from: Point): number {
-  const a = points[0]!
-  const b = points.at(-1)!
-  const [x, y] = anchorOf(points)
-  const way = dark === 'right' ? 1 : -1
-  return way * (-(b[1] - a[1]) * (x - from[0]) + (b[0] - a[0]) * (y - from[1]))
-}
-const other = (dark: Pull['dark']): Pull['dark'] => (dark === 'left' ? 'right' : 'left')
-
 const usual = markMoves<Pull>(() => [])
 const moves: Moves<Pull> = {
   ...usual,
@@ -77,7 +67,7 @@ const moves: Moves<Pull> = {
   },
   mirror(step, points, from) {
     if (step.manner === 'turned') return
-    if (outwardness(step.points, step.dark, from) * outwardness(points, step.dark, from) < 0)
+    if (darkOutward(step.points, step.dark, from) * darkOutward(points, step.dark, from) < 0)
       step.dark = other(step.dark)
   },
   becomeTwin(own, _step, lie) {

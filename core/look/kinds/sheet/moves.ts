@@ -3,11 +3,14 @@ import { layOn, onSkin, type Placement } from '../../../skin'
 import { samplePoints } from '../../../stencil'
 import { aimedTilt, atSoThat, bearingOn, carried, carryTwin, liesAt } from '../../placement'
 import type { Misfitting, Moves } from '../kind'
+import { movedLoops } from '../leftFree'
+import type { Transfer } from '../transfer'
+import { carriedAxis } from '../wash/axis'
 import type { World } from '../world'
 import { printedMiddle } from './middle'
 import { openingNumbers } from './openings'
 import { placementOf, placementsOf } from './placements'
-import type { SheetStep } from './schema'
+import type { Pass, SheetStep } from './schema'
 
 /**
  * More of a print than this beside the skin, or on eyes, nostrils and mouth, does not fit: shares, 0 to 1.
@@ -57,9 +60,25 @@ function misfit(step: SheetStep, world: World): Misfitting | null {
   return null
 }
 
+/** Brings what a pass says of places on the skin along to another canvas, in place. */
+function carryPass(pass: Pass, { map, zones }: Transfer): void {
+  const { part, axis } = pass
+  if (part?.by === 'shape') part.loop = movedLoops([part.loop], map)[0]!
+  if (part?.by === 'zones') {
+    const there = zones(part.zones)
+    // Without any of its zones there is no place to keep to.
+    if (there.length) part.zones = there
+    else delete pass.part
+  }
+  const moved = axis && carriedAxis(axis, map)
+  if (moved && moved.kind !== 'edge') pass.axis = moved
+}
+
 /** How a stencil step moves: it has no handles, and its sheet keeps its size. */
 export const sheetMoves: Moves<SheetStep> = {
-  carry(step, { map, to }) {
+  carry(step, transfer) {
+    const { map, to } = transfer
+    step.passes.forEach(pass => carryPass(pass, transfer))
     Object.assign(step, carried(step, map))
     if (step.twin.own) step.twin.own = carried(step.twin.own, map)
     carryTwin(step.twin, map, to)
