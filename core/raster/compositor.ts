@@ -1,4 +1,4 @@
-import { COMPARED, type Step, type World, stepPrints } from '../look'
+import { COMPARED, type Print, type Step, type World, stepPrints } from '../look'
 import type { LinearRgb } from '../paint'
 import type { Bare } from './bareSkin'
 import { finishedPatch } from './compose'
@@ -26,7 +26,8 @@ interface Ready extends StepPrints {
 /** One step as it was laid, with what lay beneath it in its box. */
 interface Layer extends Ready {
   readonly paint: Float32Array
-  readonly sheen: Float32Array
+  /** Empty for as long as nothing in the picture shines. */
+  sheen: Float32Array
   /** What lay on top beneath it, with thickness and ground; empty where no film is ever wet. */
   readonly top: Int32Array
   readonly thick: Float32Array
@@ -34,6 +35,10 @@ interface Layer extends Ready {
   /** Null where nobody asks how steps show. */
   readonly samples: Samples | null
 }
+
+/** Whether a print may leave a sheen where it lies. */
+const leavesSheen = ({ particles, paints }: Print): boolean =>
+  particles !== undefined || paints.some(p => p.finish === 'pearl' || p.finish === 'metallic')
 
 /** A part of a picture that changed, as sRGB bytes. */
 export interface Patch {
@@ -55,6 +60,8 @@ export class IncrementalCompositor {
   private dirty: PixelBox
   /** Layers that were changed together with others, and of which nobody was told yet. */
   private readonly untold: Layer[] = []
+  /** Whether anything that was laid so far has a sheen. */
+  private shiny = false
   /** The layer that `compared` speaks of. */
   private told: Layer | null = null
 
@@ -170,10 +177,11 @@ export class IncrementalCompositor {
     const n = isEmpty(box) ? 0 : (box.i1 - box.i0) * (box.j1 - box.j0)
     const samples = this.compares ? new Samples(masks, box, this.bare.head, COMPARED) : null
     const wet = this.painted.wet ? n : 0
+    this.shiny ||= ready.prints.some(leavesSheen)
     const layer: Layer = {
       ...ready,
       paint: new Float32Array(3 * n),
-      sheen: new Float32Array(n),
+      sheen: new Float32Array(this.shiny ? n : 0),
       top: new Int32Array(wet),
       thick: new Float32Array(wet),
       below: new Float32Array(3 * wet),
@@ -196,7 +204,11 @@ export class IncrementalCompositor {
     const { paint, sheen, wet } = this.painted
     const { width } = this.bare.head.grid
     copyRows(layer.paint, layer.box, paint, width, 3, clip, into)
-    copyRows(layer.sheen, layer.box, sheen, width, 1, clip, into)
+    if (this.shiny) {
+      // A layer from before anything shone had no sheen beneath it.
+      if (!layer.sheen.length) layer.sheen = new Float32Array(layer.paint.length / 3)
+      copyRows(layer.sheen, layer.box, sheen, width, 1, clip, into)
+    }
     if (!wet) return
     copyRows(layer.top, layer.box, wet.top, width, 1, clip, into)
     copyRows(layer.thick, layer.box, wet.thick, width, 1, clip, into)

@@ -117,4 +117,8 @@ export function inkOver(table: Float32Array, o: number, ground: number): number 
   return (p + ground * table[o + 1]!) / (table[o + 2]! - ground * p)
 }
 
-export const stepOf = (x: number, most: number): number => Math.min(THICK, Math.round((x / most) * THICK))
+/** The step of the table for a thickness; asked of every pixel, so it rounds without a call. */
+export function stepOf(x: number, most: number): number {
+  const n = ((x / most) * THICK + 0.5) | 0
+  return n < THICK ? n : THICK
+}

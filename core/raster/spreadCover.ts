@@ -40,9 +40,8 @@ export function spreadCover(rings: readonly Ring[], spread: readonly number[], g
   const height = j1 - j0
   // The middles of pixels are the whole numbers of this frame.
   const local = rings.map(ring => pixelRing(ring, grid, i0 + 0.5, j0 + 0.5))
-  const turns = windings(local, width, height)
   const data = new Float32Array(width * height)
-  for (let p = 0; p < data.length; p++) if (turns[p] !== 0) data[p] = 1
+  const turns = windings(local, width, height, data)
   local.forEach((ring, n) => nearEdge(data, turns, width, height, ring, (spread[n] ?? 0) * k))
   return { i0, j0, width, height, data }
 }
@@ -61,8 +60,16 @@ function pixelRing(ring: Ring, { x0, y0, pxPerMm: k }: Grid, i0: number, j0: num
   return out.subarray(0, n)
 }
 
-/** How often the rings run round the middle of each pixel. */
-function windings(rings: readonly Float64Array[], width: number, height: number): Int16Array {
+/**
+ * How often the rings run round the middle of each pixel.
+ * @param data where they do it is set to 1
+ */
+function windings(
+  rings: readonly Float64Array[],
+  width: number,
+  height: number,
+  data: Float32Array,
+): Int16Array {
   const turns = new Int16Array(width * height)
   for (const ring of rings) {
     const n = ring.length
@@ -83,8 +90,12 @@ function windings(rings: readonly Float64Array[], width: number, height: number)
     }
   }
   for (let j = 0; j < height; j++) {
-    const row = j * width
-    for (let i = 1; i < width; i++) turns[row + i]! += turns[row + i - 1]!
+    let turn = 0
+    for (let p = j * width, end = p + width; p < end; p++) {
+      turn += turns[p]!
+      turns[p] = turn
+      if (turn !== 0) data[p] = 1
+    }
   }
   return turns
 }

@@ -47,6 +47,8 @@ class Fan implements Exponential {
   private sag: Float64Array
   /** Where each ray is now and where it heads: x, y, x', y'. */
   private readonly head: Float64Array
+  /** Cosine and sine of each ray's direction in the tangent plane. */
+  private readonly ways: Float64Array
   private readonly jet = new Float64Array(6)
   /** The tangent plane's own axes as the picture shows them. */
   private readonly e1: Point
@@ -68,11 +70,13 @@ class Fan implements Exponential {
     this.e2 = [(-nx * ny) / (1 + l), 1 - (ny * ny) / (1 + l)]
     const { rays } = grid
     this.head = new Float64Array(4 * rays)
+    this.ways = new Float64Array(2 * rays)
     this.sag = new Float64Array(2 * rays * 65)
     for (let i = 0; i < rays; i++) {
       const a = (2 * Math.PI * i) / rays
       const c = Math.cos(a)
       const s = Math.sin(a)
+      this.ways.set([c, s], 2 * i)
       this.head.set([at[0], at[1], c * this.e1[0] + s * this.e2[0], c * this.e1[1] + s * this.e2[1]], 4 * i)
     }
   }
@@ -210,9 +214,8 @@ class Fan implements Exponential {
         head[o + 1] = y + (h / 6) * (q + 2 * q2 + 2 * q3 + q4)
         head[o + 2] = p + (h / 6) * (ax + 2 * bx + 2 * cx + d[0]!)
         head[o + 3] = q + (h / 6) * (ay + 2 * by + 2 * cy + d[1]!)
-        const a = (2 * Math.PI * i) / rays
-        const u = n * h * Math.cos(a)
-        const v = n * h * Math.sin(a)
+        const u = n * h * this.ways[2 * i]!
+        const v = n * h * this.ways[2 * i + 1]!
         const at2 = 2 * (rays * n + i)
         this.sag[at2] = head[o]! - at[0] - u * e1[0] - v * e2[0]
         this.sag[at2 + 1] = head[o + 1]! - at[1] - u * e1[1] - v * e2[1]

@@ -100,14 +100,21 @@ export function tabulated(relief: (x: number, y: number) => number, box: Readonl
       const e1 = 3 * s - 2
       const e2 = 1 - 3 * s
       const e3 = s
+      const b0 = (1 - 3 * t + 3 * t2 - t3) / 6
+      const b1 = (4 - 6 * t2 + 3 * t3) / 6
+      const b2 = (1 + 3 * t + 3 * t2 - 3 * t3) / 6
+      const b3 = t3 / 6
+      const c0 = -(1 - 2 * t + t2) / 2
+      const c1 = (3 * t2 - 4 * t) / 2
+      const c2 = (1 + 2 * t - 3 * t2) / 2
+      const c3 = t2 / 2
       let z = 0,
         zx = 0,
         zy = 0,
         zxx = 0,
         zxy = 0,
         zyy = 0
-      for (let q = 0; q < 4; q++) {
-        const row = (j - 1 + q) * nx + i - 1
+      for (let q = 0, row = (j - 1) * nx + i - 1; q < 4; q++, row += nx) {
         const g0 = grid[row]!
         const g1 = grid[row + 1]!
         const g2 = grid[row + 2]!
@@ -115,29 +122,14 @@ export function tabulated(relief: (x: number, y: number) => number, box: Readonl
         const line = a0 * g0 + a1 * g1 + a2 * g2 + a3 * g3
         const slope = d0 * g0 + d1 * g1 + d2 * g2 + d3 * g3
         const bend = e0 * g0 + e1 * g1 + e2 * g2 + e3 * g3
-        const b =
-          q === 0
-            ? (1 - 3 * t + 3 * t2 - t3) / 6
-            : q === 1
-              ? (4 - 6 * t2 + 3 * t3) / 6
-              : q === 2
-                ? (1 + 3 * t + 3 * t2 - 3 * t3) / 6
-                : t3 / 6
-        const c =
-          q === 0
-            ? -(1 - 2 * t + t2) / 2
-            : q === 1
-              ? (3 * t2 - 4 * t) / 2
-              : q === 2
-                ? (1 + 2 * t - 3 * t2) / 2
-                : t2 / 2
-        const d = q === 0 ? 1 - t : q === 1 ? 3 * t - 2 : q === 2 ? 1 - 3 * t : t
+        const b = q === 0 ? b0 : q === 1 ? b1 : q === 2 ? b2 : b3
+        const c = q === 0 ? c0 : q === 1 ? c1 : q === 2 ? c2 : c3
         z += b * line
         zx += b * slope
         zy += c * line
         zxx += b * bend
         zxy += c * slope
-        zyy += d * line
+        zyy += (q === 0 ? 1 - t : q === 1 ? 3 * t - 2 : q === 2 ? 1 - 3 * t : t) * line
       }
       out[0] = z
       out[1] = zx
