@@ -1,12 +1,16 @@
 import { nanoid } from 'nanoid'
 import {
+  addBefore,
+  addSteps,
   freshAround,
   freshDots,
+  freshGuide,
   freshLine,
   freshOutline,
   isFollowing,
   type AroundId,
   type FollowingRun,
+  type Guide,
 } from '#core/look'
 import type { DotRun, ShapeId } from '#core/stroke'
 
@@ -15,6 +19,7 @@ export function useStrokes() {
   const session = useSession()
   const scene = useScene()
   const colour = useColour()
+  const selection = useSelection()
   const { add } = useSteps()
   const { twinned, sourceFor } = useFresh()
   const focus = () => session.look!.focus
@@ -45,5 +50,12 @@ export function useStrokes() {
     if (!paint || (isFollowing(run) && !of)) return
     add(twinned(freshDots(nanoid(10), run, scene.nextSpot(), of, paint, scene.ground, focus())), 'set dots')
   }
-  return { addFilled, addLine, addAround, addDots }
+  /** A mark to go by comes before what is in hand: it is what that is placed by. */
+  function addGuide(form: Guide['form']): void {
+    const guide = freshGuide(nanoid(10), form, scene.nextSpot(), scene.ground)
+    const before = selection.id
+    if (session.edit('mark a place', before ? addBefore(before, guide) : addSteps([guide])))
+      selection.id = guide.id
+  }
+  return { addGuide, addFilled, addLine, addAround, addDots }
 }

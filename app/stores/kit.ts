@@ -11,6 +11,7 @@ export const useKit = defineStore('kit', () => {
     ;[paints.value, readings.value] = await Promise.all([
       $fetch<Paint[]>('/api/paints'),
       $fetch<KeptReadings>('/api/readings'),
+      useSparkles().load(),
     ])
   }
   const byId = computed(() => new Map(paints.value.map(p => [p.id, p])))
@@ -45,5 +46,18 @@ export const useKit = defineStore('kit', () => {
   const unread = async (of: keyof Readings, id: number): Promise<void> => {
     readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' })
   }
-  return { paints, readings, singles, cakes, load, find, refOf, cakeRefOf, save, remove, read, unread }
+  return {
+    paints,
+    readings,
+    singles,
+    cakes,
+    load,
+    find,
+    refOf,
+    cakeRefOf,
+    save,
+    remove,
+    read,
+    unread,
+  }
 })

@@ -13,6 +13,8 @@ export const useSettings = defineStore('settings', () => {
   const fingerMeasured = useLocalStorage('janusform-finger-measured', false)
   /** Whether new strokes off the midline get a twin from the start; off for one-sided looks. */
   const twinNew = useLocalStorage('janusform-twin-new', true)
+  /** Whether sheets that are moved go to features and to the rims of other prints. */
+  const snap = useLocalStorage('janusform-snap', true)
   const grid = useLocalStorage('janusform-grid', false)
   const lift = useLocalStorage('janusform-lift', false)
   /** A length in the chosen unit, with it. */
@@ -30,6 +32,7 @@ export const useSettings = defineStore('settings', () => {
     finger,
     fingerMeasured,
     twinNew,
+    snap,
     grid,
     lift,
     length,

@@ -103,6 +103,12 @@ const pause = () =>
     port2.postMessage(null)
   })
 
+/** A look with its eyes shut, for the steps that are painted so; null where none is, or where they stay shut. */
+const shutFor = (look: Look): Look | null =>
+  look.skin.eyes === 'open' && look.steps.some(s => s.eyes === 'shut')
+    ? { ...look, skin: { ...look.skin, eyes: 'closed' } }
+    : null
+
 const stage = new StagePicture(bares, pause)
 const strip = new ThumbStrip(pause)
 const heads = new KeptHeads()
@@ -245,10 +251,12 @@ const painter = {
   async thumbs(look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> {
     const world = worldOf(look)
     checkWork(look.steps, world)
+    const closed = shutFor(look)
+    const shut = closed && worldOf(closed)
     const answer = await strip.update(
       look,
-      world,
-      bares.of(look, world.ground, pxPerMm),
+      { world, bare: bares.of(look, world.ground, pxPerMm) },
+      closed && shut && { world: shut, bare: bares.of(closed, shut.ground, pxPerMm) },
       JSON.stringify([look.canvas, look.skin, pxPerMm]),
       have,
       keyOfSteps(look, world),

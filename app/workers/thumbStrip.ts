@@ -12,10 +12,22 @@ export interface Thumbs {
   readonly pictures: Picture[]
 }
 
+/** What a strip is painted on. */
+export interface StripGround {
+  readonly world: World
+  readonly bare: Bare
+}
+
 /** The small pictures of the build, painted anew only from the changed step on. */
 export class ThumbStrip {
-  private kept: { key: string; painting: IncrementalCompositor; pictures: Picture[]; keys: string[] } | null =
-    null
+  private kept: {
+    key: string
+    painting: IncrementalCompositor
+    /** The same with the eyes shut; null where no step asks for that. */
+    shut: IncrementalCompositor | null
+    pictures: Picture[]
+    keys: string[]
+  } | null = null
   private strip = 0
   private newest = 0
 
@@ -23,15 +35,17 @@ export class ThumbStrip {
   constructor(private readonly pause: () => Promise<void>) {}
 
   /**
-   * Brings the strip to a look; null when a newer one was asked for meanwhile.
+   * Brings the strip to a look; null when a newer one was asked for meanwhile. A step that is painted while the
+   * eyes are shut is shown with the lids closed.
+   * @param shut the same face with its eyes shut; null where no step asks for that
    * @param ground what the bare skin depends on, as text
    * @param have the number of the strip that the page has; null when it has none
    * @param keyOf what a step's print depends on, as text
    */
   async update(
     { steps }: Look,
-    world: World,
-    bare: Bare,
+    { world, bare }: StripGround,
+    shut: StripGround | null,
     ground: string,
     have: number | null,
     keyOf: (step: Step) => string,
@@ -41,9 +55,17 @@ export class ThumbStrip {
     const picture = (painting: IncrementalCompositor): Picture => ({ rgba: painting.whole(), width, height })
     if (this.kept?.key !== ground) {
       const painting = new IncrementalCompositor(bare)
-      this.kept = { key: ground, painting, pictures: [picture(painting)], keys: [] }
+      this.kept = { key: ground, painting, shut: null, pictures: [picture(painting)], keys: [] }
     }
-    const { painting, pictures, keys } = this.kept
+    const { kept } = this
+    const { painting, pictures, keys } = kept
+    kept.shut = shut && (kept.shut ?? new IncrementalCompositor(shut.bare))
+    /** The picture after a step; with the lids closed where they are while it is painted. */
+    const after = (step: Step, n: number): Picture => {
+      if (step.eyes !== 'shut' || !shut || !kept.shut) return picture(painting)
+      for (const _ of kept.shut.toward(steps.slice(0, n + 1), shut.world, keyOf)) void _
+      return picture(kept.shut)
+    }
     const wanted = steps.map(keyOf)
     let same = 0
     while (same < wanted.length && same < keys.length && wanted[same] === keys[same]) same++
@@ -53,7 +75,7 @@ export class ThumbStrip {
     pictures.length = same + 1
     const number = ++this.strip
     for (const step of painting.toward(steps, world, keyOf)) {
-      pictures.push(picture(painting))
+      pictures.push(after(step, pictures.length - 1))
       keys.push(keyOf(step))
       await this.pause()
       if (mine !== this.newest) return null

@@ -100,14 +100,12 @@ function within(step: Step, world: World): Pair[] {
   if (isKind('sheet', step))
     return step.passes.flatMap(({ load }): Pair[] =>
       load.kind === 'over'
-        ? [
-            {
-              first: colourOf(load.first, world),
-              second: colourOf(load.second, world),
-              where: 'One goes over the other on the sponge.',
-              fix: null,
-            },
-          ]
+        ? [load.second, ...(load.more ?? [])].map((second, i, all) => ({
+            first: colourOf(all[i - 1] ?? load.first, world),
+            second: colourOf(second, world),
+            where: 'One goes over the other on the sponge.',
+            fix: null,
+          }))
         : load.kind === 'cake'
           ? stripPairs(load.cake.strips, 'They lie side by side in the cake.')
           : [],

@@ -61,6 +61,11 @@ export const lookSchema = z.strictObject({
     )
     .max(8, 'must not have more than 8 switches')
     .optional(),
+  /** Groups that the painter made: steps that name one are one figure to the eye. */
+  groups: z
+    .array(z.strictObject({ id: idSchema, name: textSchema(40).min(1, 'must not be empty') }))
+    .max(MOST_STEPS, `must not have more than ${MOST_STEPS} groups`)
+    .optional(),
   /** Ways of working that differ for this look from the painter's usual ones. */
   ways: waysSchema.optional(),
   /** Whether it is painted without its optional steps. */

@@ -1,4 +1,6 @@
+import type { Point } from '../geometry'
 import { rimOf, type Flakes, type Gem } from '../look'
+import { mixLinear, type LinearRgb } from '../paint'
 import type { Mask } from './coverage'
 import { hash, smoothstep } from './grid'
 import type { HeadPicture } from './head'
@@ -103,15 +105,41 @@ function layFlake(
   if (cover < 0.02 || hash(cx, cy, seed + 3) > cover) return
   const glint = h < GLINTS
   const bright = glint ? 2.2 + 4 * hash(cx, cy, seed + 4) : 0.35 + 0.95 * h
+  const colour = flakes.finish ? shimmer(flakes, hash(cx, cy, seed + 6)) : flakes.colour
   const big = size * k * (0.7 + 0.6 * hash(cx, cy, seed + 5))
   // A glint smaller than a pixel lights all of that pixel, and so the less.
   const wide = glint ? Math.max(big, 0.85) : big
-  put(painted, flakes, head, clip, { u, v, w: wide, bright, glint, weight: (big / wide) ** 2 })
+  const flake = { colour, gel: flakes.gel }
+  put(painted, flake, head, clip, { u, v, w: wide, bright, glint, weight: (big / wide) ** 2 })
   if (!glint || k <= 2.4) return
   for (const [dx, dy] of SIDES) {
     const ray = { u: u + dx * big * 0.9, v: v + dy * big * 0.9, w: big * 0.5, weight: 1 }
-    put(painted, flakes, head, clip, { ...ray, bright: bright * 0.5, glint })
+    put(painted, flake, head, clip, { ...ray, bright: bright * 0.5, glint })
   }
+}
+
+/** Tints between which an iridescent flake turns with its tilt, against its own lightness (common practice). */
+const TINTS = [
+  [1.35, 0.6, 1.15],
+  [0.65, 1.3, 0.9],
+  [0.7, 0.9, 1.5],
+] as const
+/** How much of the tint an iridescent flake shows, and a pearly one of white. */
+const IRIDESCENT = 0.6
+const PEARLY = 0.35
+
+/**
+ * The colour of one flake of a finish.
+ * @param turn how it happens to lie, 0 to 1
+ */
+function shimmer({ colour, finish }: Flakes, turn: number): LinearRgb {
+  const light = 0.2126 * colour[0] + 0.7152 * colour[1] + 0.0722 * colour[2]
+  if (finish === 'pearl') return mixLinear(colour, [light, light, light], PEARLY)
+  const at = turn * TINTS.length
+  const n = Math.floor(at) % TINTS.length
+  const [a, b] = [TINTS[n]!, TINTS[(n + 1) % TINTS.length]!]
+  const tint = mixLinear(a, b, at - n)
+  return mixLinear(colour, [light * tint[0], light * tint[1], light * tint[2]], IRIDESCENT)
 }
 
 /** A square flake on the picture: its middle and width in pixels, and how bright it is. */
@@ -127,7 +155,7 @@ interface Square {
 /** Spreads a square flake over the pixels that it touches. */
 function put(
   { paint, sheen }: Painted,
-  { colour, gel }: Flakes,
+  { colour, gel }: Pick<Flakes, 'colour' | 'gel'>,
   { grid, skin }: HeadPicture,
   clip: PixelBox,
   { u, v, w, bright, glint, weight }: Square,
@@ -150,6 +178,24 @@ function put(
   }
 }
 
+/** A pixel of a pearl: a smooth dome with a soft light on it and a darker rim. */
+function layPearl(
+  paint: Float32Array,
+  p: number,
+  colour: LinearRgb,
+  share: number,
+  [dx, dy]: Point,
+  cover: number,
+): void {
+  const nz = Math.sqrt(Math.max(0, 1 - share * share))
+  const light = Math.max(0, dx * LAMP[0] + dy * LAMP[1] + nz * LAMP[2])
+  const white = smoothstep(0.55, 0.05, Math.hypot(dx + 0.34, dy + 0.4)) * 0.75
+  for (let b = 0; b < 3; b++) {
+    const body = colour[b]! * (0.42 + 0.55 * light) + white
+    paint[3 * p + b]! += (body - paint[3 * p + b]!) * cover
+  }
+}
+
 /** The lamp stands up and to the left. */
 const LAMP = [-0.48, -0.62, 0.62] as const
 
@@ -159,7 +205,7 @@ const LAMP = [-0.48, -0.62, 0.62] as const
  */
 export function layGem(
   { paint, sheen }: Painted,
-  { cut, colour, at, size, heading }: Gem,
+  { cut, colour, at, size, heading, finish }: Gem,
   head: HeadPicture,
   mask: Mask,
   clip: PixelBox = WHOLE,
@@ -183,6 +229,11 @@ export function layGem(
       const a = Math.atan2(dx, -dy) - way
       const r = Math.hypot(dx, dy)
       const share = Math.min(1, r / rimOf(cut, (a * 180) / Math.PI))
+      if (finish === 'pearl') {
+        layPearl(paint, p, colour, share, [dx, dy], cover)
+        sheen[p] = sheen[p]! * (1 - cover)
+        continue
+      }
       const turn = (a / (2 * Math.PI)) * facets
       const n = Math.floor(turn + (share > 0.72 ? 0.5 : 0))
       const mid = ((n + (share > 0.72 ? 0 : 0.5)) / facets) * 2 * Math.PI + way
@@ -202,7 +253,9 @@ export function layGem(
             : 0) + (spark > 0.86 ? 0.5 : 0)
       const dark = 1 - 0.62 * smoothstep(0.9, 1, share)
       for (let b = 0; b < 3; b++) {
-        const body = colour[b]! * (0.28 + 0.75 * light + back + 0.3 * spark) + white
+        // Facets of an iridescent gem have hues of their own.
+        const tint = finish ? TINTS[((n % 3) + 3) % 3]![b]! : 1
+        const body = colour[b]! * tint * (0.28 + 0.75 * light + back + 0.3 * spark) + white
         paint[3 * p + b]! += (body * dark - paint[3 * p + b]!) * cover
       }
       sheen[p] = sheen[p]! * (1 - cover)

@@ -4,6 +4,8 @@ import type { Station } from './spine'
 
 /** Brushes that draw a line as thick as they are pressed. */
 export const ROUND: BrushForm[] = ['round', 'dagger']
+/** Brushes of which a curve can be drawn: a flat one shows its strips along it. */
+export const EVERY: BrushForm[] = ['round', 'dagger', 'flat', 'angled', 'filbert']
 /** Width of the brush at its pressure, mm. */
 export const thick = (value: { readonly press: number }, brush: BrushId) => widthAt(brush, value.press / 100)
 /** The thinnest line of a brush, mm. */
@@ -33,11 +35,3 @@ export const petalWidth =
   (wide: number, foot: number) =>
   (t: number): number =>
     Math.max(foot, wide * Math.sin(Math.PI * t ** 1.25) ** 0.75)
-/** A flat brush set down on its edge, pressed out and lifted onto its edge again. */
-export const chisel =
-  (full: number, least: number, ends: number) =>
-  (t: number): number => {
-    const ramp = Math.max(1e-3, 0.5 * ends)
-    const rise = Math.min(1, Math.min(t, 1 - t) / ramp)
-    return least + (full - least) * (ends <= 0 ? 1 : Math.sin((Math.PI / 2) * rise) ** 0.9)
-  }

@@ -7,6 +7,8 @@ export interface Param<N extends string = string> {
   readonly most: number
   readonly step: number
   readonly usual: number
+  /** What its values are called, from the least on, where it is a choice and no measure. */
+  readonly choices?: readonly string[]
 }
 /** Numbers by their names, as a look keeps them. */
 export type Params = Readonly<Record<string, number>>
@@ -23,6 +25,13 @@ export const param = <const N extends string>(
   step: number,
   usual: number,
 ): Param<N> => ({ name, words, unit, least, most, step, usual })
+
+/** Describes a choice: the first is usual. It is kept as its number, so that it can be put in other words. */
+export const choice = <const N extends string>(
+  name: N,
+  words: string,
+  choices: readonly string[],
+): Param<N> => ({ ...param(name, words, '', 0, choices.length - 1, 1, 0), choices })
 
 /** The pressure of the brush, of which its width follows. */
 export const PRESS = param('press', 'pressure', '%', 5, 100, 5, 55)

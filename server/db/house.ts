@@ -5,6 +5,7 @@ import { picturesIn } from './pictures'
 import { readingsIn } from './readings'
 import { revisionsIn } from './revisions'
 import { stencilsIn } from './stencils'
+import { sparklesIn } from './sparkles'
 import { waysIn } from './ways'
 
 let openings = 0
@@ -28,6 +29,7 @@ export function openHouse(file?: string) {
     paints: paintsIn(db),
     readings: readingsIn(db),
     ways: waysIn(db),
+    sparkles: sparklesIn(db),
   }
 }
 

@@ -141,4 +141,15 @@ CREATE TABLE ways (
 ) STRICT;
 `,
   },
+  {
+    // Glitters and gems of the painter's own, in their order.
+    sql: `
+CREATE TABLE sparkles (
+  kind TEXT NOT NULL CHECK (kind IN ('glitters', 'gems')),
+  place INTEGER NOT NULL,
+  value TEXT NOT NULL,
+  PRIMARY KEY (kind, place)
+) STRICT;
+`,
+  },
 ]

@@ -16,7 +16,7 @@ export function waysIn(db: Db) {
     all(): ChosenWays {
       const found: Record<string, unknown> = {}
       for (const { key, value } of all.all()) {
-        const one = waysSchema.safeParse({ [key]: parsed(value) })
+        const one = waysSchema.safeParse({ [key]: jsonOr(value) })
         if (one.success) Object.assign(found, one.data)
       }
       return found
@@ -25,7 +25,8 @@ export function waysIn(db: Db) {
   }
 }
 
-function parsed(text: string): unknown {
+/** What JSON says; undefined where it is none. */
+export function jsonOr(text: string): unknown {
   try {
     return JSON.parse(text)
   } catch {

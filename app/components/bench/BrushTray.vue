@@ -102,6 +102,16 @@ const listed = computed(() =>
           </div>
         </section>
         <section>
+          <h3 class="eyebrow mb-1">Marks to go by, not painted</h3>
+          <div class="flex flex-wrap gap-1">
+            <button class="btn text-[0.87rem]" data-guide="dots" @click="strokes.addGuide('dots')">
+              a dot</button
+            ><button class="btn text-[0.87rem]" data-guide="line" @click="strokes.addGuide('line')">
+              a line
+            </button>
+          </div>
+        </section>
+        <section>
           <h3 class="eyebrow mb-1">
             Around {{ selection.step ? `"${selection.step.label}"` : 'the last print' }}
           </h3>

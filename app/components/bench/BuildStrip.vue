@@ -54,6 +54,8 @@ const toolName = (step: Step) => {
     : ''
 }
 
+/** The name of the group that a step belongs to; empty for none, and for one that nobody named. */
+const groupOf = (step: Step) => session.look!.groups?.find(g => g.id === step.group)?.name ?? ''
 const variants = useVariants()
 const hasOptional = computed(() => session.look!.steps.some(s => s.optional))
 const switchable = computed(() => hasOptional.value || (session.look!.switches?.length ?? 0) > 0)
@@ -210,9 +212,10 @@ function key(event: KeyboardEvent, i: number): void {
                 >
               </span>
             </span>
-            <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" :title="step.label">{{
-              step.label || kindOf(step).words
-            }}</span>
+            <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" :title="step.label"
+              ><span v-if="groupOf(step)" class="text-mulberry">{{ groupOf(step) }}: </span
+              >{{ step.label || kindOf(step).words }}</span
+            >
           </button>
           <template v-if="between(step.id)"
             ><span class="h-px w-2 bg-soft/50" /><span

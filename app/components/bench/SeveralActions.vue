@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid'
-import { Copy, FlipHorizontal2, Ruler } from '@lucide/vue'
-import { isKind, likeThat, turnedCopy, twinAll, type LineStep } from '#core/look'
+import { Copy, FlipHorizontal2, Grid2x2, Ruler } from '@lucide/vue'
+import { fourFold, isKind, likeThat, turnedCopy, twinAll, type LineStep } from '#core/look'
 
 /** What can be done with several steps together. */
 const session = useSession()
@@ -14,6 +14,11 @@ const turn = (degrees: number) =>
   session.edit(
     'copy turned',
     turnedCopy(selection.ids, degrees, scene.world, () => nanoid(10)),
+  )
+const fourTimes = () =>
+  session.edit(
+    'four-fold',
+    fourFold(selection.ids, scene.world, () => nanoid(10)),
   )
 /** Strokes of the shape of the one in hand: they are made as long and as thick as it is. */
 const others = computed(() => {
@@ -52,6 +57,14 @@ function even(): void {
         @click="turn(degrees)"
       >
         <Copy :size="14" />turned {{ degrees }}°
+      </button>
+      <button
+        v-if="!scene.ground.face"
+        class="btn px-2 text-[0.87rem]"
+        title="Across the arm and along it, at the height of the focal point"
+        @click="fourTimes"
+      >
+        <Grid2x2 :size="14" />Four-fold
       </button>
       <button
         v-if="others.length"

@@ -4,6 +4,7 @@ import {
   Crosshair,
   Grid3x3,
   Layers2,
+  Magnet,
   Ruler,
   RulerDimensionLine,
   ScanFace,
@@ -69,6 +70,13 @@ const NEARER = 1.35
     </StageSwitch>
     <StageSwitch v-model="tape.on" title="Tape: drag between any two points of the skin" label="Tape" held>
       <RulerDimensionLine :size="17" />
+    </StageSwitch>
+    <StageSwitch
+      v-model="settings.snap"
+      title="Sheets go to brow, cheekbone and the rims of other prints (not with Alt held)"
+      label="Snap"
+    >
+      <Magnet :size="17" />
     </StageSwitch>
     <StageSwitch v-model="settings.ruler" title="Edge ruler" label="Edge ruler">
       <Ruler :size="17" />

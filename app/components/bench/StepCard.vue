@@ -14,6 +14,7 @@ import ToolLoadField from './controls/ToolLoadField.vue'
 import FreeField from './controls/FreeField.vue'
 import GemField from './controls/GemField.vue'
 import GlitterField from './controls/GlitterField.vue'
+import GuideField from './controls/GuideField.vue'
 import HandlesField from './controls/HandlesField.vue'
 import LipsField from './controls/LipsField.vue'
 import MarkTwinField from './controls/MarkTwinField.vue'
@@ -51,6 +52,7 @@ const whole: Partial<Record<Field['control'], Component>> = {
   pull: PullField,
   toolLoad: ToolLoadField,
   rework: ReworkField,
+  guide: GuideField,
   strokeHand: StrokeHandField,
 }
 const single: Partial<Record<Field['control'], Component>> = {
@@ -146,6 +148,7 @@ const rename = (event: Event) =>
           />
         </header>
         <SeveralActions v-if="selection.steps.length > 1" />
+        <GroupField />
         <template v-for="field in fields" :key="field.label">
           <SwitchField
             v-if="field.control === 'switch'"

@@ -61,6 +61,7 @@ const bar = (mm: number) => `${(100 * mm) / widest}%`
             }}</span
           >
         </div>
+        <OwnSparkles of="glitters" />
       </section>
       <section class="rounded-2xl border border-rule bg-card p-3">
         <h2 class="mb-1.5 font-display text-lg font-semibold">Gems</h2>
@@ -72,6 +73,7 @@ const bar = (mm: number) => `${(100 * mm) / widest}%`
             }}</span
           >
         </div>
+        <OwnSparkles of="gems" />
       </section>
       <p class="text-[0.87rem] leading-snug text-soft">
         Cosmetic grade only: craft glitter and craft gems cut. Chunky glitter and adhesive keep away from eyes

@@ -3,9 +3,36 @@ import { layOn } from '../../skin'
 import { lengthOf } from '../../stroke'
 import { NO_TWIN } from '../document'
 import { halfTurnAbout } from '../composition'
-import { isKind, isMark, movedLoops, type LineStep, type Step, type World } from '../kinds'
+import { isKind, isMark, kindOf, movedLoops, type LineStep, type Step, type World } from '../kinds'
 import { turnedHandles } from '../placement'
 import { onKind, Refused, type Command } from './command'
+import { ON_MIDLINE } from './twins'
+
+/** Copies of steps, turned about a point of the skin by some degrees clockwise. */
+function copiesTurned(
+  chosen: readonly Step[],
+  degrees: number,
+  about: Point,
+  { ground: { surface } }: World,
+  newId: () => string,
+): Step[] {
+  const straight = layOn(surface, { at: about, tilt: 0, side: 'A' })
+  const turned = layOn(surface, { at: about, tilt: degrees, side: 'A' })
+  const map = (p: Point): Point => turned.point(straight.back(p))
+  return chosen.map((step): Step => {
+    const copy: Step = structuredClone(step)
+    Object.assign(copy, { id: newId(), label: `${step.label.slice(0, 52)}, turned` })
+    if (isMark(copy)) copy.points = copy.points.map(p => tenthPoint(map(p)))
+    if (isKind('sheet', copy)) {
+      copy.at = tenthPoint(map(copy.at))
+      copy.tilt = tenth(wrapDegrees(copy.tilt + degrees))
+      copy.register = null
+    }
+    if ('holes' in copy && copy.holes) copy.holes = movedLoops(copy.holes, map)
+    copy.twin = { ...NO_TWIN, own: null }
+    return copy
+  })
+}
 
 /**
  * Copies of steps, turned about the middle of what they make up, put on top of them.
@@ -18,24 +45,23 @@ export const turnedCopy =
     const chosen = draft.steps.filter(s => ids.has(s.id))
     if (!chosen.length) return
     const about = halfTurnAbout(chosen[0]!, chosen, world)
-    const surface = world.ground.surface
-    const straight = layOn(surface, { at: about, tilt: 0, side: 'A' })
-    const turned = layOn(surface, { at: about, tilt: degrees, side: 'A' })
-    const map = (p: Point): Point => turned.point(straight.back(p))
-    const copies = chosen.map((step): Step => {
-      const copy: Step = structuredClone(step)
-      Object.assign(copy, { id: newId(), label: `${step.label.slice(0, 52)}, turned` })
-      if (isMark(copy)) copy.points = copy.points.map(p => tenthPoint(map(p)))
-      if (isKind('sheet', copy)) {
-        const there = straight.back(copy.at)
-        copy.at = tenthPoint(turned.point(there))
-        copy.tilt = tenth(wrapDegrees(copy.tilt + degrees))
-        copy.register = null
-      }
-      if ('holes' in copy && copy.holes) copy.holes = movedLoops(copy.holes, map)
-      copy.twin = { ...NO_TWIN, own: null }
-      return copy
-    })
+    draft.steps.push(...copiesTurned(chosen, degrees, about, world, newId))
+  }
+
+/**
+ * Repeats steps four-fold on an arm, across its midline and along it at the height of the focal point: each gets
+ * its mirror image as a twin, and so does a copy by half a turn. Refused on a face.
+ */
+export const fourFold =
+  (ids: ReadonlySet<string>, world: World, newId: () => string): Command =>
+  draft => {
+    if (world.ground.face) throw new Refused('A face has two sides, not four: mirror it instead.')
+    const chosen = draft.steps.filter(s => ids.has(s.id))
+    const copies = copiesTurned(chosen, 180, [0, draft.focus[1]], world, newId)
+    for (const s of [...chosen, ...copies]) {
+      const at = kindOf<Step>(s).mayTwin(s) && kindOf<Step>(s).anchor(s)
+      if (at && Math.abs(at[0]) > ON_MIDLINE) s.twin = { ...NO_TWIN, rule: 'midline', own: null }
+    }
     draft.steps.push(...copies)
   }
 

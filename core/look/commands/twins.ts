@@ -43,8 +43,8 @@ export const twinAll =
     if (!any)
       throw new Refused('Nothing of it lies on one side alone: all of it has its twin, or needs none.')
   }
-/** Nearer to the midline than this a step lies on it, mm. */
-const ON_MIDLINE = 3
+/** Nearer to the midline than this a step lies on it, and has no other side, mm. */
+export const ON_MIDLINE = 3
 
 /** Lets the twin of a sheet go its own way from where it lies, or links it to its rule again. */
 export const linkTwin = (step: SheetStep, linked: boolean, world: World): Command => {

@@ -1,6 +1,6 @@
 import { distance, wrapDegrees, type Point } from '../../geometry'
 import { plainZone, zoneAt, type Ground } from '../../skin'
-import { kindOf, type World } from '../kinds'
+import { kindOf, meanDirection, type Pointer, type Step, type World } from '../kinds'
 import type { Look } from '../look'
 import { bearingOn, towards } from '../placement'
 import { meanResultantLength, rankCorrelation } from './statistics'
@@ -47,33 +47,66 @@ export const focusFor = ({ focus, foci }: Pick<Look, 'focus' | 'foci'>, at: Poin
     focus,
   )
 
-/** How a look flows to its focal point. */
-export function flowOf(look: Pick<Look, 'steps' | 'focus' | 'foci'>, world: World): Flow {
+/** One thing that the eye follows, of a step or of a whole group. */
+interface Figure extends Pointer {
+  readonly stepId: string
+  readonly label: string
+}
+
+/** The pointers of some steps on one side as one: where they are on average, and the way of most of them. */
+function oneFigure(name: string, parts: readonly Figure[], aimAt: (at: Point) => number): Figure[] {
+  return [false, true].flatMap(twin => {
+    const side = parts.filter(p => p.twin === twin)
+    const whole = side.reduce((sum, p) => sum + p.size, 0)
+    if (!side.length || whole === 0) return []
+    const at: Point = [
+      side.reduce((sum, p) => sum + p.at[0] * p.size, 0) / whole,
+      side.reduce((sum, p) => sum + p.at[1] * p.size, 0) / whole,
+    ]
+    const aim = aimAt(at)
+    const ways = side.flatMap(p => (p.heading === null ? [] : [towards(p.heading, p.both, aim)]))
+    const size = 2 * Math.max(...side.map(p => distance(p.at, at) + p.size / 2))
+    return [{ stepId: side[0]!.stepId, label: name, twin, at, size, heading: meanDirection(ways) }]
+  })
+}
+
+/** What the eye follows of a look: the pointers of its steps, those of a group of the painter's as one. */
+function figuresOf(look: Pick<Look, 'steps' | 'focus' | 'foci' | 'groups'>, world: World): Figure[] {
   const painted = look.steps.filter(s => !world.off?.has(s.id))
-  const elements = painted.flatMap(step =>
+  const of = (step: Step): Figure[] =>
     kindOf(step)
       .pointers(step, world)
-      .flatMap((p): FlowElement[] => {
-        const focus = focusFor(look, p.at)
-        const far = distance(p.at, focus)
-        if (p.heading === null || far < AT_FOCUS) return []
-        const aim = bearingOn(world.ground, p.at, focus)
-        const heading = towards(p.heading, p.both, aim)
-        return [
-          {
-            stepId: step.id,
-            label: step.label,
-            twin: p.twin,
-            at: p.at,
-            heading: wrapDegrees(heading),
-            aim,
-            off: wrapDegrees(heading - aim),
-            size: p.size,
-            far,
-          },
-        ]
-      }),
+      .map(p => ({ ...p, stepId: step.id, label: step.label }))
+  const aimAt = (at: Point) => bearingOn(world.ground, at, focusFor(look, at))
+  const named = new Map((look.groups ?? []).map(g => [g.id, g.name]))
+  const groups = [...named].flatMap(([id, name]) =>
+    oneFigure(name, painted.filter(s => s.group === id).flatMap(of), aimAt),
   )
+  return [...painted.filter(s => s.group === null || !named.has(s.group)).flatMap(of), ...groups]
+}
+
+/** How a look flows to its focal point. */
+export function flowOf(look: Pick<Look, 'steps' | 'focus' | 'foci' | 'groups'>, world: World): Flow {
+  const elements = figuresOf(look, world).flatMap((p): FlowElement[] => {
+    const focus = focusFor(look, p.at)
+    const far = distance(p.at, focus)
+    if (p.heading === null || far < AT_FOCUS) return []
+    const aim = bearingOn(world.ground, p.at, focus)
+    const heading = towards(p.heading, p.both, aim)
+    return [
+      {
+        stepId: p.stepId,
+        label: p.label,
+        twin: p.twin,
+        at: p.at,
+        heading: wrapDegrees(heading),
+        aim,
+        off: wrapDegrees(heading - aim),
+        size: p.size,
+        far,
+      },
+    ]
+  })
   const together = meanResultantLength(elements.map(e => e.off))
   const mean = elements.length
     ? elements.reduce((s, e) => s + Math.cos((e.off * Math.PI) / 180), 0) / elements.length

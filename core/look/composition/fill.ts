@@ -4,7 +4,8 @@ import { DOTS, usualParams } from '../../stroke'
 import type { PaintRef } from '../document'
 import type { Step } from '../kinds'
 import { bearingOn, movedHandles } from '../placement'
-import { freshDots, freshGlitter, freshLine } from './freshMarks'
+import { freshDots, freshLine } from './freshMarks'
+import { freshGlitter } from './freshSparkle'
 
 /** Ways to fill an empty spot. */
 export const FILLS = ['dots', 'star', 'glitter'] as const

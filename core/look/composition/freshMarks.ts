@@ -6,13 +6,9 @@ import {
   AROUND,
   isFollowing,
   paramsOfRun,
-  GEM_COLOURS,
-  GLITTER_COLOURS,
   RUN_WORDS,
   type AroundId,
   type DotsStep,
-  type GemStep,
-  type GlitterStep,
   type LineStep,
   type LipsStep,
   type Act,
@@ -24,7 +20,8 @@ import {
 } from '../kinds'
 import { bearingOn, movedHandles } from '../placement'
 
-const base = (id: string, label: string) => ({
+/** What every fresh step says. */
+export const base = (id: string, label: string) => ({
   id,
   label,
   optional: false,
@@ -131,62 +128,6 @@ export function freshDots(
     of: def ? null : of,
     brush: 'round3',
     paint,
-  }
-}
-
-export function freshGem(id: string, at: Point, cut: GemStep['cut'] = 'round'): GemStep {
-  return {
-    kind: 'gem',
-    ...base(id, 'Gem'),
-    points: movedHandles([at], q => q),
-    cut,
-    size: 6,
-    heading: 0,
-    colour: { ...GEM_COLOURS[0] },
-    fix: 'self-adhesive',
-  }
-}
-
-export function freshGlitter(
-  id: string,
-  area: GlitterStep['area'],
-  at: Point,
-  on: string | null,
-  ground: Ground,
-): GlitterStep {
-  const laid = layOn(ground.surface, { at, tilt: 0, side: 'A' })
-  const usual: Record<GlitterStep['area'], Point[]> = {
-    patch: [
-      [0, 0],
-      [0, -12],
-    ],
-    trail: [
-      [-14, 6],
-      [0, 0],
-      [14, 6],
-    ],
-    outline: [
-      [-12, -8],
-      [12, -8],
-      [10, 10],
-      [-10, 10],
-    ],
-    zones: [],
-    print: [],
-    rim: [],
-    lowerLip: [],
-  }
-  return {
-    kind: 'glitter',
-    ...base(id, 'Glitter'),
-    sort: 'fine',
-    area,
-    points: movedHandles(usual[area], laid.point),
-    width: area === 'rim' ? 1.5 : 8,
-    zones: area === 'zones' ? [ground.face ? 'forehead' : 'middle band'] : [],
-    amount: 0.6,
-    colour: { ...GLITTER_COLOURS[0] },
-    on,
   }
 }
 

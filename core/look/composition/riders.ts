@@ -1,7 +1,16 @@
-import type { Point } from '../../geometry'
+import { tenthPoint, type Point } from '../../geometry'
 import { layOn, type Ground, type Placement } from '../../skin'
 import { NO_TWIN, type Twin } from '../document'
-import { kindOf, movedLoops, ofKind, placementOf, type SheetStep, type Step, type Wash } from '../kinds'
+import {
+  kindOf,
+  mappedAxis,
+  movedLoops,
+  ofKind,
+  placementOf,
+  type SheetStep,
+  type Step,
+  type Wash,
+} from '../kinds'
 import { movedHandles } from '../placement'
 
 /** Where a sheet lay under which a base rides, and where the base lay then. */
@@ -14,27 +23,62 @@ interface Ridden {
 const sheetUnder = (wash: Wash, steps: readonly Step[]): SheetStep | undefined =>
   ofKind('sheet', steps).find(s => s.id === wash.rides)
 
-/** What is noted of the bases that ride under sheets, before an edit. */
-export function ridersOf(steps: readonly Step[]): ReadonlyMap<string, Ridden> {
+/** Where a sheet lay over which colours run as they were dragged, and where they ran then. */
+interface Run {
+  readonly place: Placement
+  readonly axes: string
+}
+
+/** What goes along with sheets, as it lay before an edit. */
+export interface Riders {
+  readonly bases: ReadonlyMap<string, Ridden>
+  readonly gradients: ReadonlyMap<string, Run>
+}
+
+const axesOf = (step: SheetStep): string => JSON.stringify(step.passes.map(p => p.axis ?? null))
+
+/** The place of a sheet as it is now, whatever an edit does to the step. */
+function keptPlace(step: SheetStep): Placement {
+  const { at, tilt, side, grip } = placementOf(step)
+  return { at: [at[0], at[1]], tilt, side, grip: [grip?.[0] ?? 0, grip?.[1] ?? 0] }
+}
+
+/** What is noted of what goes along with sheets, before an edit. */
+export function ridersOf(steps: readonly Step[]): Riders {
+  const dragged = ofKind('sheet', steps).filter(s => s.passes.some(p => p.axis))
+  return {
+    bases: basesOf(steps),
+    gradients: new Map(dragged.map(s => [s.id, { place: keptPlace(s), axes: axesOf(s) }])),
+  }
+}
+
+function basesOf(steps: readonly Step[]): ReadonlyMap<string, Ridden> {
   const found = new Map<string, Ridden>()
   for (const wash of ofKind('wash', steps)) {
     const sheet = wash.points.length ? sheetUnder(wash, steps) : undefined
     if (!sheet) continue
-    const { at, tilt, side, grip } = placementOf(sheet)
-    const place = { at: [at[0], at[1]] as const, tilt, side, grip: [grip?.[0] ?? 0, grip?.[1] ?? 0] as const }
-    found.set(wash.id, { place, twin: { ...sheet.twin }, points: JSON.stringify(wash.points) })
+    found.set(wash.id, {
+      place: keptPlace(sheet),
+      twin: { ...sheet.twin },
+      points: JSON.stringify(wash.points),
+    })
   }
   return found
 }
 
 /**
- * Takes the bases that lie under sheets along to where those are after an edit, in place, with their twins; one
- * that the edit moved by itself stays where it was put.
+ * Takes what belongs to sheets along to where those are after an edit, in place: the bases under them, with
+ * their twins, and the way in which the colours of a pass were dragged to run. What the edit moved by itself
+ * stays where it was put.
  * @param before what was noted before the edit
  */
-export function rideAlong(before: ReadonlyMap<string, Ridden>, steps: readonly Step[], ground: Ground): void {
+export function rideAlong(before: Riders, steps: readonly Step[], ground: Ground): void {
+  for (const sheet of ofKind('sheet', steps)) {
+    const was = before.gradients.get(sheet.id)
+    if (was && axesOf(sheet) === was.axes) runAlong(sheet, was.place, ground)
+  }
   for (const wash of ofKind('wash', steps)) {
-    const was = before.get(wash.id)
+    const was = before.bases.get(wash.id)
     const sheet = was && sheetUnder(wash, steps)
     if (!sheet) continue
     if (sheet.twin.rule !== was.twin.rule && wash.twin.rule === was.twin.rule)
@@ -46,6 +90,19 @@ export function rideAlong(before: ReadonlyMap<string, Ridden>, steps: readonly S
     const map = (p: Point): Point => to.point(from.back(p))
     kindOf<Step>(wash).moves.reshape(wash, movedHandles(wash.points, map), ground)
     if (wash.holes) wash.holes = movedLoops(wash.holes, map)
+  }
+}
+
+/** Takes the dragged ways of a sheet's colours from where it lay to where it lies, in place. */
+function runAlong(sheet: SheetStep, place: Placement, ground: Ground): void {
+  const now = placementOf(sheet)
+  if (samePlace(place, now)) return
+  const from = layOn(ground.surface, place)
+  const to = layOn(ground.surface, now)
+  const map = (p: Point): [number, number] => tenthPoint(to.point(from.back(p)))
+  for (const pass of sheet.passes) {
+    const moved = pass.axis && mappedAxis(pass.axis, map)
+    if (moved && moved.kind !== 'edge') pass.axis = moved
   }
 }
 

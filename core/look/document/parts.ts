@@ -100,8 +100,19 @@ export const brushSchema = z.enum(BRUSH_IDS as [BrushId, ...BrushId[]], {
 /** Handles of a step on the skin. */
 export const handlesSchema = (most: number) =>
   z.array(pointSchema).max(most, `must not have more than ${most} points`)
-/** A gem's or glitter's own colour. */
-export const sparkColourSchema = z.strictObject({ name: textSchema(40), colour: hexSchema })
+/** How glitter or a gem looks that does not simply have its colour. */
+export const SPARK_FINISHES = ['iridescent', 'pearl'] as const
+export type SparkFinish = (typeof SPARK_FINISHES)[number]
+/** What a gem or glitter looks like. */
+export const sparkColourSchema = z.strictObject({
+  name: textSchema(40),
+  colour: hexSchema,
+  /** Iridescent changes its hue from flake to flake, pearl shines softly; plain when left out. */
+  finish: z.enum(SPARK_FINISHES, { error: `must be ${SPARK_FINISHES.join(' or ')}` }).optional(),
+  /** Size of a flake, mm; as its sort has it when left out. */
+  flake: number(0.08, 4).optional(),
+})
+export type SparkColour = z.infer<typeof sparkColourSchema>
 
 /** What every step has. */
 export const stepBase = {

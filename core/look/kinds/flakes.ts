@@ -1,5 +1,6 @@
 import type { Ring } from '../../geometry'
-import { linearOf, opticsOfColour, type LinearRgb } from '../../paint'
+import { linearOf, opticsOfColour } from '../../paint'
+import type { SparkColour } from '../document'
 import { BY_BRUSH, type Print } from './print'
 
 /**
@@ -15,22 +16,30 @@ export const GLITTERS = {
 export type GlitterSort = keyof typeof GLITTERS
 export const GLITTER_SORTS = ['fine', 'spray', 'gel', 'chunky'] as const satisfies readonly GlitterSort[]
 
-export const WHITE_GLITTER = linearOf('#EEF1F6')
+export const WHITE_GLITTER: SparkColour = { name: 'Frost', colour: '#EEF1F6' }
 
 /** A seed from a step's id, so that no two steps glitter alike. */
 const seedOf = (id: string): number =>
   [...id].reduce((h, c) => Math.imul(h ^ c.charCodeAt(0), 16777619), 2166136261) & 0xffff
 
-/** Glitter over some rings; `amount` 0 to 1. */
+/** Flakes of another size lie as thick: the fewer, the larger they are, and never more than so many to the mm2. */
+const THICKEST = 6
+
+/**
+ * Glitter over some rings.
+ * @param amount 0 to 1
+ */
 export function flakesOn(
   rings: readonly Ring[],
   sort: GlitterSort,
-  colour: LinearRgb,
+  look: Pick<SparkColour, 'colour' | 'finish' | 'flake'>,
   amount: number,
   id: string,
   softness = 0.4,
 ): Print {
-  const { size, density, gel } = GLITTERS[sort]
+  const { size: usual, density: thick, gel } = GLITTERS[sort]
+  const size = look.flake ?? usual
+  const density = look.flake ? Math.min(THICKEST, thick * (usual / look.flake) ** 2) : thick
   return {
     rings,
     spread: null,
@@ -45,11 +54,12 @@ export function flakesOn(
     meets: null,
     particles: {
       kind: 'flakes',
-      colour,
+      colour: linearOf(look.colour),
       size,
       density: density * amount,
       seed: seedOf(id),
       gel: gel * amount,
+      ...(look.finish && { finish: look.finish }),
     },
   }
 }

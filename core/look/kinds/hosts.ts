@@ -13,6 +13,7 @@ function hostFrom(step: Step): Host {
     step,
     anchor: kind.anchor(step),
     tips: world => (world.off?.has(step.id) ? [] : (kind.tips?.(step, world) ?? [])),
+    ways: world => (world.off?.has(step.id) ? [] : (kind.ways?.(step, world) ?? [])),
     rings(openings, world) {
       if (world.off?.has(step.id)) return []
       const key = openings === null ? '' : openings.join()

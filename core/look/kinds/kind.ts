@@ -62,6 +62,7 @@ type Control =
   | 'rework'
   | 'strokeHand'
   | 'brush'
+  | 'guide'
 
 /** How the step card shows a field: `control` names the control, `path` the value in the step. */
 export interface Field {
@@ -191,6 +192,8 @@ export interface StepKind<S> {
   readonly contour: (step: S, world: World, openings: readonly number[] | null) => Ring[]
   /** Where the pulls of its brush begin and end on the skin, mm; left out for what is not drawn in pulls. */
   readonly tips?: (step: S, world: World) => { readonly start: Point; readonly end: Point }[]
+  /** The ways of its brush, point by point on the skin, mm; left out for what is not drawn in pulls. */
+  readonly ways?: (step: S, world: World) => (readonly Point[])[]
   /** Places that it leaves free by itself, as rings on the skin. */
   readonly keepsFree: (step: S, ground: Ground) => Ring[]
   /** The share of its pixels at which it is judged how it shows; the median when left out. */

@@ -1,5 +1,6 @@
 import { clockwise, difference, intersection, regionOf, ringsOf, type Point, type Ring } from '../../geometry'
 import type { Finish, LinearRgb, Optics, ToolId, Wetness } from '../../paint'
+import type { SparkFinish } from '../document'
 
 /** The two edges of a band on the skin, point by point along its way (mm). */
 export interface Rails {
@@ -107,6 +108,8 @@ export interface Flakes {
   readonly seed: number
   /** Gel that holds them shines itself, 0 to 1. */
   readonly gel: number
+  /** Plain when left out. */
+  readonly finish?: SparkFinish
 }
 
 export const GEM_CUTS = ['round', 'drop', 'star'] as const
@@ -121,4 +124,6 @@ export interface Gem {
   readonly at: Point
   readonly size: number
   readonly heading: number
+  /** Cut in facets when left out. */
+  readonly finish?: SparkFinish
 }

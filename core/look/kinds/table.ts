@@ -4,6 +4,7 @@ import { dotsKind } from './dots'
 import { gemKind } from './gem'
 import { glitterKind } from './glitter'
 import type { CardLine, Effort, StepKind } from './kind'
+import { guideKind } from './guide'
 import { lineKind } from './line'
 import { lipsKind } from './lips'
 import { reworkKind } from './rework'
@@ -24,6 +25,7 @@ export const KINDS = {
   lips: lipsKind,
   pull: pullKind,
   rework: reworkKind,
+  guide: guideKind,
 }
 
 export type KindName = keyof typeof KINDS

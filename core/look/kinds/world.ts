@@ -26,6 +26,8 @@ export interface Host {
   readonly rings: (openings: readonly number[] | null, world: World) => Ring[]
   /** Where the pulls of its brush begin and end, mm; none of what is not drawn in pulls. */
   readonly tips: (world: World) => readonly { readonly start: Point; readonly end: Point }[]
+  /** The ways of the pulls of its brush, point by point, mm; none of what is not drawn in pulls. */
+  readonly ways: (world: World) => readonly (readonly Point[])[]
 }
 
 /**

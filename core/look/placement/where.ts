@@ -108,8 +108,14 @@ export function aimWords({ marks }: Ground, at: Point, heading: number): string 
   return hit ? `points to the ${hit.words}` : null
 }
 
+/** A line of a face that an edge of a sheet can be laid along. */
+export interface FeatureLine {
+  readonly words: string
+  readonly line: readonly Point[]
+}
+
 /** Lines of a face that an edge of a sheet can be laid along. */
-function featureLines({ face }: Ground): { words: string; line: readonly Point[] }[] {
+export function featureLines({ face }: Ground): FeatureLine[] {
   if (!face) return []
   const { mid, left, right } = face.landmarks
   const sides: [string, Landmarks['left']][] = [

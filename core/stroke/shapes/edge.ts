@@ -1,6 +1,6 @@
 import { distance, mix } from '../../geometry'
 import { arcThrough, lineTo, pathThrough, quadratic } from '../curves'
-import { ROUND, thick, thin, shares, left, from, turned, unit } from '../drawing'
+import { EVERY, ROUND, thick, thin, shares, left, from, turned, unit } from '../drawing'
 import { param, PRESS } from '../params'
 import { stroke } from '../shape'
 import { dropWidth, jitter, lengthOf, spine, stationsAt, thinThickThin } from '../spine'
@@ -16,7 +16,7 @@ export const EDGES = {
       [0, 0],
       [20, 4],
     ],
-    forms: ROUND,
+    forms: EVERY,
     brush: 'round2',
     flow: 'none',
     params: [

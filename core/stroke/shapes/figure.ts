@@ -3,7 +3,7 @@ import { lineTo, pathThrough, quadratic } from '../curves'
 import { ROUND, thick, thin, shares, left, from, turned, unit, petalWidth } from '../drawing'
 import { param, PRESS } from '../params'
 import { stroke } from '../shape'
-import { sharesOf, spine, stationsAt } from '../spine'
+import { lengthOf, sharesOf, spine, stationsAt } from '../spine'
 
 /** Figures of several pulls. */
 export const FIGURES = {
@@ -59,6 +59,44 @@ export const FIGURES = {
         spine(lineTo(s.at, from(s.at, turned(left(s), v.lean), v.length)), petalWidth(v.wide, thin(b) * 0.6)),
       ),
   }),
+  petalFill: stroke({
+    words: 'petals that fill a shape',
+    family: 'figure',
+    handles: [3, 16],
+    usual: [
+      [0, -18],
+      [17, -6],
+      [12, 14],
+      [-12, 14],
+      [-17, -6],
+    ],
+    forms: ['filbert', 'round', 'flat', 'angled'],
+    brush: 'filbert8',
+    flow: 'none',
+    params: [
+      param('rows', 'rows', '', 1, 6, 1, 3),
+      param('wide', 'width of a petal', 'mm', 1.5, 24, 0.5, 7),
+      param('heart', 'open in the middle', '%', 0, 60, 5, 10),
+    ],
+    draw(h, v, b) {
+      const rim = pathThrough(h, true)
+      const middle: Point = [
+        rim.reduce((sum, p) => sum + p[0], 0) / rim.length,
+        rim.reduce((sum, p) => sum + p[1], 0) / rim.length,
+      ]
+      const round = lengthOf(rim, true)
+      const open = v.heart / 100
+      // The outermost row first: each row lies over the feet of the one around it, and between its petals.
+      return shares(v.rows, 1, open + (1 - open) / v.rows).flatMap((reach, row) => {
+        const count = Math.max(3, Math.round((round * reach) / (0.85 * v.wide)))
+        const turns = Array.from({ length: count }, (_, i) => (i + (row % 2) / 2) / count)
+        const foot = Math.max(open, reach - (1.5 * (1 - open)) / v.rows)
+        return stationsAt(rim, turns, true).map(s =>
+          spine(lineTo(mix(middle, s.at, foot), mix(middle, s.at, reach)), petalWidth(v.wide, thin(b) * 0.6)),
+        )
+      })
+    },
+  }),
   flower: stroke({
     words: 'flower',
     family: 'figure',
@@ -93,7 +131,7 @@ export const FIGURES = {
       [3, 0],
       [0, -12],
     ],
-    forms: ['filbert', 'round', 'angled'],
+    forms: ['filbert', 'round', 'flat', 'angled'],
     brush: 'filbert8',
     flow: 'both',
     params: [param('wide', 'width', 'mm', 2, 24, 0.5, 8), param('vein', 'open vein', 'mm', 0, 2, 0.1, 0.6)],

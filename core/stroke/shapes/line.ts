@@ -1,6 +1,6 @@
 import { distance, type Point } from '../../geometry'
 import { arcThrough, lineTo, logSpiral, pathThrough, quadratic, sCurve } from '../curves'
-import { ROUND, thick, thin, shares, left, from, turned, unit } from '../drawing'
+import { EVERY, ROUND, thick, thin, shares, left, from, turned, unit } from '../drawing'
 import { param, PRESS } from '../params'
 import { stroke } from '../shape'
 import { dropWidth, jitter, sharesOf, spine, stationsAt, thinThickThin } from '../spine'
@@ -16,7 +16,7 @@ export const LINES = {
       [4, 0],
       [0, -16],
     ],
-    forms: ROUND,
+    forms: EVERY,
     brush: 'round3',
     flow: 'both',
     params: [PRESS, param('even', 'evenness', '%', 0, 100, 10, 0)],
@@ -35,7 +35,7 @@ export const LINES = {
       [0, 9],
       [0, -9],
     ],
-    forms: ['round', 'filbert'],
+    forms: EVERY,
     brush: 'round4',
     flow: 'to',
     params: [{ ...PRESS, usual: 85 }],
@@ -57,7 +57,7 @@ export const LINES = {
       [7, 6],
       [0, -16],
     ],
-    forms: ROUND,
+    forms: EVERY,
     brush: 'round3',
     flow: 'to',
     params: [
@@ -89,7 +89,7 @@ export const LINES = {
       [-5, 0],
       [3, -14],
     ],
-    forms: ROUND,
+    forms: EVERY,
     brush: 'round3',
     flow: 'both',
     params: [PRESS],
@@ -104,7 +104,7 @@ export const LINES = {
       [-5, 9],
       [0, -18],
     ],
-    forms: ROUND,
+    forms: EVERY,
     brush: 'round3',
     flow: 'both',
     params: [PRESS],

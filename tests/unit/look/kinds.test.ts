@@ -5,6 +5,7 @@ import {
   freshDots,
   freshGem,
   freshGlitter,
+  freshGuide,
   freshLine,
   freshLips,
   freshLook,
@@ -50,6 +51,7 @@ const SAMPLES: Record<string, Step> = {
     ground,
     FOCUS,
   ),
+  guide: freshGuide('guide', 'line', [45, -25], ground),
   rework: freshRework('rework', 'wipe', 'outline', [45, -25], [], ground),
 }
 const samples = Object.entries(SAMPLES)
@@ -59,10 +61,13 @@ const twinned = marks.map(([name, step]) => [name, { ...step, twin: MIDLINE }] a
 
 const worldOf = (...steps: Step[]) => withSteps(bare, steps)
 const lookOf = (...steps: Step[]): Look => ({ ...freshLook('l', 'L'), steps })
-const ringsOf = (step: Step): readonly Ring[] =>
-  kindOf(step)
+/** What it prints; of what prints nothing, where it lies. */
+const ringsOf = (step: Step): readonly Ring[] => {
+  const printed = kindOf(step)
     .prints(step, worldOf(step))
     .flatMap(p => p.rings)
+  return printed.length ? printed : kindOf(step).silhouette(step, worldOf(step))
+}
 
 const joined = (boxes: readonly Box[]): Box => ({
   minX: Math.min(...boxes.map(b => b.minX)),
@@ -97,7 +102,7 @@ function somePaint(rings: readonly Ring[]): Point {
 const TOLERANCE = { boxes: 1.5, silhouette: 1 }
 
 /** Kinds that print nothing that another could go around. */
-const LOOSE = ['glitter', 'rework']
+const LOOSE = ['glitter', 'rework', 'guide']
 
 /** What lies at a path of a step. */
 const at = (step: Step, path: readonly (string | number)[]): unknown =>
@@ -158,7 +163,8 @@ describe('every kind of step', () => {
 describe('where a step lies', () => {
   it.each(samples)('%s prints rings that are shut and finite', (_, step) => {
     const prints = kindOf(step).prints(step, worldOf(step))
-    expect(prints.length).toBeGreaterThan(0)
+    // Of a mark to go by nothing is painted, whatever else it has.
+    expect(prints.length > 0).toBe(step.kind !== 'guide')
     for (const { rings, spread, film, opacity, particles, works } of prints) {
       expect(film > 0 || particles !== undefined || works !== undefined).toBe(true)
       if (!works) expect(opacity).toBeGreaterThan(0)

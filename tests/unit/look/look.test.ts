@@ -106,6 +106,7 @@ describe('kinds', () => {
       'lips',
       'pull',
       'rework',
+      'guide',
     ])
   })
 

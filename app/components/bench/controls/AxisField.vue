@@ -99,23 +99,15 @@ const runsOut = (on: boolean) =>
 const runs = computed(
   () => props.step.colours.length > 1 || props.step.cake || props.step.runsOut !== undefined,
 )
-/** Where each colour lies along the way, %. */
-const stops = computed(() => {
-  const n = props.step.colours.length
-  return (props.step.stops ?? props.step.colours.map((_, i) => i / (n - 1))).map(v => Math.round(100 * v))
-})
-function putStop(n: number, percent: number): void {
-  const next = stops.value.map((v, i) => (i === n ? percent : v) / 100)
+const putStops = (stops: number[], n: number) =>
   steps.editKind(
     'wash',
     'where a colour lies',
     s => {
-      // Colours keep their order: one that is pushed past its neighbour takes it along.
-      s.stops = next.map((v, i) => (i < n ? Math.min(v, next[n]!) : i > n ? Math.max(v, next[n]!) : v))
+      s.stops = stops
     },
     `stop-${n}`,
   )
-}
 </script>
 
 <template>
@@ -159,19 +151,12 @@ function putStop(n: number, percent: number): void {
           })
       "
     />
-    <div v-if="step.colours.length > 1 && !step.cake" class="grid grid-cols-3 gap-1.5">
-      <NumberField
-        v-for="(v, n) in stops"
-        :key="n"
-        :model-value="v"
-        :label="`colour ${n + 1} at`"
-        unit="%"
-        :least="0"
-        :most="100"
-        :step="5"
-        @update:model-value="percent => putStop(n, percent)"
-      />
-    </div>
+    <StopsField
+      v-if="step.colours.length > 1 && !step.cake"
+      :stops="step.stops"
+      :count="step.colours.length"
+      @put="putStops"
+    />
     <SwitchField
       v-if="step.cake && step.axis.kind === 'line'"
       :model-value="step.axis.every !== undefined"

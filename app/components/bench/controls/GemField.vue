@@ -9,6 +9,16 @@ const steps = useSteps()
 const gems = useGems()
 const edit = (label: string, recipe: (s: GemStep) => void) => steps.editKind('gem', label, recipe)
 const clear = computed(() => eyeClearance(props.step, scene.world, regionsOf(scene.ground).eyes))
+const sparkles = useSparkles()
+type Offered = GemStep['colour'] & Partial<Pick<GemStep, 'cut' | 'size'>>
+/** Those of every kit, and the painter's own with their cut and size. */
+const offered = computed<Offered[]>(() => [...GEM_COLOURS, ...sparkles.all.gems])
+const pick = ({ cut, size, ...colour }: Offered) =>
+  edit('colour', s => {
+    s.colour = { ...colour }
+    if (cut) s.cut = cut
+    if (size) s.size = size
+  })
 function sized(event: Event): void {
   const box = event.target as HTMLInputElement
   if (box.valueAsNumber >= 1 && box.valueAsNumber <= 25)
@@ -36,16 +46,7 @@ function sized(event: Event): void {
         {{ cut }}
       </button>
     </div>
-    <ColourDots
-      :colours="GEM_COLOURS"
-      :name="step.colour.name"
-      @pick="
-        c =>
-          edit('colour', s => {
-            s.colour = { ...c }
-          })
-      "
-    />
+    <ColourDots :colours="offered" :name="step.colour.name" @pick="pick" />
     <div class="grid grid-cols-2 gap-1.5 text-[0.87rem]">
       <label
         >size, mm<input

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { GLITTER_COLOURS, GLITTER_SORTS, GLITTERS, type GlitterStep, isSparkle } from '#core/look'
+import { GLITTER_SORTS, GLITTERS, type GlitterStep, isSparkle } from '#core/look'
 import { zoneWords } from '#core/skin'
 
 /** Glitter: its sort, colour, how much, where, and on what. */
@@ -53,13 +53,13 @@ function wide(event: Event): void {
     >
       <option v-for="sort in GLITTER_SORTS" :key="sort" :value="sort">{{ GLITTERS[sort].words }}</option>
     </select>
-    <ColourDots
-      :colours="GLITTER_COLOURS"
+    <GlitterDots
       :name="step.colour.name"
       @pick="
-        c =>
+        (colour, sort) =>
           edit('colour', s => {
-            s.colour = { ...c }
+            s.colour = colour
+            if (sort) s.sort = sort
           })
       "
     />

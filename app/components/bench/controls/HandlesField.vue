@@ -57,6 +57,7 @@ const room = computed(() => rules.value.room)
         <Plus :size="14" />
       </button>
     </div>
+    <HandleNumbers v-if="selection.steps.length === 1" :step="step" />
     <p v-if="selection.steps.length > 1" class="text-[0.87rem] text-mulberry">
       {{ selection.steps.length }} steps are selected: arrows, turns and aim move them together.
     </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Pass } from '#core/look'
-import { RotateCw } from '@lucide/vue'
+import type { PaintRef, Pass } from '#core/look'
+import { Plus, RotateCw, X } from '@lucide/vue'
 
 const load = defineModel<Pass['load']>({ required: true })
 const props = defineProps<{ label: string }>()
@@ -23,6 +23,17 @@ function choose(kind: Pass['load']['kind']): void {
     load.value = { kind, first, second: kit.refOf(kit.singles.find(p => p.id !== first.id)!), direction }
   else load.value = { kind: 'cake', cake: kit.cakeRefOf(kit.cakes[0]!), direction, bands: true }
 }
+/** Colours after the second one; where each lies is told anew once there are more or fewer. */
+function putMore(change: (more: PaintRef[]) => void): void {
+  if (load.value.kind !== 'over') return
+  const { stops: _, more: before, ...rest } = load.value
+  const more = [...(before ?? [])]
+  change(more)
+  load.value = { ...rest, ...(more.length && { more }) }
+}
+const unused = ({ id }: { id: string }) =>
+  load.value.kind === 'over' &&
+  ![load.value.first, load.value.second, ...(load.value.more ?? [])].some(p => p.id === id)
 const turn = () => {
   if (load.value.kind !== 'one') load.value = { ...load.value, direction: (load.value.direction + 45) % 360 }
 }
@@ -97,6 +108,38 @@ const strips = computed(() =>
         "
       />
     </div>
+    <template v-if="load.kind === 'over'">
+      <div v-for="(colour, i) in load.more ?? []" :key="i" class="flex items-center gap-1.5">
+        <span class="text-[0.87rem] text-soft">into</span
+        ><PaintPicker
+          :model-value="colour"
+          :label="`${props.label}, colour ${i + 3}`"
+          @update:model-value="paint => putMore(more => void more.splice(i, 1, paint))"
+        /><button
+          class="icon-btn"
+          :aria-label="`Take colour ${i + 3} out`"
+          @click="putMore(more => void more.splice(i, 1))"
+        >
+          <X :size="15" />
+        </button>
+      </div>
+      <button
+        v-if="(load.more?.length ?? 0) < 3"
+        class="btn text-[0.87rem]"
+        @click="putMore(more => void more.push(kit.refOf(kit.singles.find(unused) ?? kit.singles[0]!)))"
+      >
+        <Plus :size="14" />Another colour
+      </button>
+      <StopsField
+        :stops="load.stops"
+        :count="2 + (load.more?.length ?? 0)"
+        @put="
+          stops => {
+            if (load.kind === 'over') load = { ...load, stops }
+          }
+        "
+      />
+    </template>
     <div
       v-if="load.kind === 'cake'"
       class="flex h-3 overflow-hidden rounded-full border border-rule"

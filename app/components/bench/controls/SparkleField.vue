@@ -24,6 +24,6 @@ const put = (change: Partial<Sparkle>) =>
     >
       <option v-for="sort in GLITTER_SORTS" :key="sort" :value="sort">{{ GLITTERS[sort].words }}</option>
     </select>
-    <ColourDots :colours="GLITTER_COLOURS" :name="now.colour.name" @pick="c => put({ colour: { ...c } })" />
+    <GlitterDots :name="now.colour.name" @pick="(colour, sort) => put({ colour, ...(sort && { sort }) })" />
   </div>
 </template>

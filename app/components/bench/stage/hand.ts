@@ -29,6 +29,7 @@ const noGhosts = (): Ghosts => ({
   loop: shallowRef(null),
   axis: shallowRef(null),
   mark: shallowRef(null),
+  snap: shallowRef(null),
 })
 
 /** Where a pointer is on the stage, and on the skin there. */

@@ -16,8 +16,8 @@ import { drawGuides, drawLandmarkHandles, drawRuler } from './guides'
 import { drawLift, drawSheetGrid } from './lift'
 import { lightened } from './lighter'
 import { drawFlow, drawSpots } from './flow'
-import { drawAxis, drawHeldLoop, drawTape } from './shapes'
-import { drawMarks } from './marks'
+import { drawAxis, drawHeldLoop, drawSnap, drawTape } from './shapes'
+import { drawGuideSteps, drawMarks } from './marks'
 import { drawChoice } from './openings'
 import type { StandingPicture } from './picture'
 import { drawLoop, drawOutlines, drawSelection } from './selection'
@@ -84,6 +84,8 @@ function guideLayer({ view, width, height, fitting, moved, ghosts }: Shown): Kon
     const { look } = session
     if (tape.ends) drawTape(on, tape.ends, view.value)
     if (look) {
+      const marked = ofKind('guide', look.steps).filter(s => !scene.world.off?.has(s.id))
+      if (marked.length) drawGuideSteps(on, marked, scene.world, view.value)
       const { marks } = scene.ground
       if (fitting.value) drawLandmarkHandles(on, view.value, marks, moved.value, ghosts.mark.value)
       else if (settings.guides) drawGuides(on, view.value, marks, fociNow(look), height.value)
@@ -165,6 +167,7 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
     if (!moving && !ghosts.shaped.value && !choice.now) shapes()
     if (choice.now)
       drawChoice(on, choice.now.step, choice.now.chosen, choice.now.may, scene.world, view.value)
+    if (ghosts.snap.value) drawSnap(on, ghosts.snap.value, view.value)
     if (ghosts.loop.value) drawLoop(on, ghosts.loop.value, view.value)
   })
   return on

@@ -78,6 +78,25 @@ const dot = (at: Point, view: View, look: Omit<Konva.CircleConfig, 'x' | 'y'>): 
   return new Konva.Circle({ x, y, listening: false, ...look })
 }
 
+/** Draws the marks that a painter goes by: seen while placing, and never painted. */
+export function drawGuideSteps(layer: Konva.Layer, steps: readonly Step[], world: World, view: View): void {
+  layer.add(
+    new Konva.Shape({
+      listening: false,
+      sceneFunc(ctx) {
+        const c = ctx._context
+        for (const step of steps) {
+          c.beginPath()
+          for (const ring of kindOf(step).silhouette(step, world)) trace(c, ring, view)
+          c.fillStyle = 'rgba(255,255,255,0.9)'
+          c.fill()
+          edged(c, 1.2, 1, 'rgba(35,32,29,0.75)')
+        }
+      },
+    }),
+  )
+}
+
 /** The handles of a step: of an open way the first is filled and the last has a point. */
 function handleDots(held: MarkStep, view: View): Konva.Circle[] {
   const open = !isOutline(held)

@@ -1,6 +1,7 @@
 import Konva from 'konva'
 import type { Point } from '#core/geometry'
 import type { HeldLoop } from '~/composables/useLoops'
+import type { SnapLine } from '#core/look'
 import { endsOf, type HeldAxis } from '~/stores/gradient'
 import { MULBERRY } from './pen'
 import { toScreen, type View } from './view'
@@ -32,6 +33,28 @@ export function drawHeldLoop(layer: Konva.Layer, { points, middle, free }: HeldL
       strokeWidth: 1.2,
       listening: false,
     }),
+  )
+}
+
+/** Draws the line to which a sheet was drawn, with what it is. */
+export function drawSnap(layer: Konva.Layer, { line, words }: SnapLine, view: View): void {
+  const points = line.flatMap(p => toScreen(view, p))
+  const [x, y] = toScreen(view, line[Math.floor(line.length / 2)]!)
+  const label = new Konva.Label({ x: x + 8, y: y - 26, listening: false })
+  label.add(
+    new Konva.Tag({ fill: '#23201D', opacity: 0.86, cornerRadius: 5 }),
+    new Konva.Text({
+      text: `at ${words}`,
+      padding: 4,
+      fontSize: 12,
+      fontFamily: 'Atkinson Hyperlegible Next Variable',
+      fill: PAPER,
+    }),
+  )
+  layer.add(
+    new Konva.Line({ points, stroke: PAPER, strokeWidth: 4, opacity: 0.7, listening: false }),
+    new Konva.Line({ points, stroke: MULBERRY, strokeWidth: 2, dash: [5, 3], listening: false }),
+    label,
   )
 }
 

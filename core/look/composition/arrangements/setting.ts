@@ -3,7 +3,8 @@ import { onSkin, type Face, type Ground, type SideLandmark } from '../../../skin
 import { dotShape, shapeOf, usualParams, type DotRun, type Params, type ShapeId } from '../../../stroke'
 import { NO_TWIN, type PaintRef, type TwinRule } from '../../document'
 import type { DotsStep, GemStep, LineStep, SheetStep, Step } from '../../kinds'
-import { freshDots, freshGem, sentenceCase } from '../freshMarks'
+import { freshDots, sentenceCase } from '../freshMarks'
+import { freshGem } from '../freshSparkle'
 
 /** The colours of an arrangement: outlines, highlights, its body and what sets it off. */
 export interface Palette {

@@ -43,7 +43,15 @@ function gemPrints(step: GemStep, at: Point, heading: number, world: World): Pri
     grain: 0,
     ...BY_BRUSH,
     meets: null,
-    particles: { kind: 'gem', cut, colour: linearOf(step.colour.colour), at, size, heading },
+    particles: {
+      kind: 'gem',
+      cut,
+      colour: linearOf(step.colour.colour),
+      at,
+      size,
+      heading,
+      ...(step.colour.finish && { finish: step.colour.finish }),
+    },
   }
   const shade: Print = {
     ...gem,

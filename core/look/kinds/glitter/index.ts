@@ -12,7 +12,6 @@ import {
   type Ring,
 } from '../../../geometry'
 import { HANDS } from '../../../order'
-import { linearOf } from '../../../paint'
 import { lipRings, ribbons, roundOn, zoneWords } from '../../../skin'
 import { pathThrough, spine, thinThickThin } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
@@ -78,14 +77,7 @@ const softnessOf = ({ area, sort }: GlitterStep): number =>
 
 const printsOf = (step: GlitterStep, world: World): Print[] => [
   {
-    ...flakesOn(
-      glitterRings(step, world),
-      step.sort,
-      linearOf(step.colour.colour),
-      step.amount,
-      step.id,
-      softnessOf(step),
-    ),
+    ...flakesOn(glitterRings(step, world), step.sort, step.colour, step.amount, step.id, softnessOf(step)),
     ...freeOf(step, world.ground),
   },
 ]

@@ -1,5 +1,5 @@
 import type { BrushForm, BrushId } from '../../../paint'
-import { param, PRESS, type Param } from '../../../stroke'
+import { choice, param, PRESS, type Param } from '../../../stroke'
 
 const LIGHT = { ...PRESS, usual: 45 }
 
@@ -25,6 +25,24 @@ export const AROUND = {
       param('side', 'side, from the top', '°', -180, 180, 15, 135),
       param('share', 'how far round', '%', 10, 90, 5, 45),
       param('jag', 'jaggedness', '%', 0, 100, 10, 50),
+    ],
+  },
+  leaves: {
+    words: 'leaves on both sides of a stem',
+    forms: ['filbert', 'round', 'flat', 'angled'],
+    brush: 'filbert8',
+    params: [
+      param('every', 'one every', 'mm', 3, 40, 1, 9),
+      param('length', 'length', 'mm', 3, 40, 1, 9),
+      param('wide', 'width', 'mm', 1, 20, 0.5, 4.5),
+      param('lean', 'off the stem', '°', 10, 90, 5, 50),
+      param('shorter', 'shorter toward the end', '%', 0, 90, 10, 40),
+      choice('sides', 'on', [
+        'both sides in turn',
+        'both sides, in pairs',
+        'the left side',
+        'the right side',
+      ]),
     ],
   },
   highlight: {

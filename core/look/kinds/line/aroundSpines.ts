@@ -1,6 +1,21 @@
 import { bearing, offset, polygonArea, ringCentroid, type Point, type Polygon } from '../../../geometry'
 import { BRUSHES, widthAt, type BrushId } from '../../../paint'
-import { jitter, thinThickThin, valuesOf, type Params, type Spine, type Values } from '../../../stroke'
+import { layOn } from '../../../skin'
+import {
+  jitter,
+  lengthOf,
+  lineTo,
+  petalWidth,
+  shares,
+  spine,
+  stationsAt,
+  thinThickThin,
+  turned,
+  valuesOf,
+  type Params,
+  type Spine,
+  type Values,
+} from '../../../stroke'
 import type { Source } from '../../document'
 import { onSurfaceAway } from '../../placement'
 import { evenly, regionFrom, sourceRings, stepsOf } from '../contour'
@@ -100,6 +115,39 @@ function highlightSpine(
   return { points: run, widths: run.map((_, k) => taper(k / (run.length - 1))) }
 }
 
+/** On which sides of a stem its leaves grow, for each choice: left is 1. */
+const LEAF_SIDES = [[1, -1], [1, -1], [1], [-1]] as const
+
+/** Leaves along the pulls of a brush, or along the outline of what is not drawn in pulls. */
+function leafSpines(
+  source: Source,
+  value: Values<(typeof AROUND)['leaves']['params']>,
+  brush: BrushId,
+  asking: string,
+  world: World,
+): Spine[] {
+  const pulls = stepsOf(source).flatMap(id => world.host?.(id, asking)?.ways(world) ?? [])
+  const outlines = () => regionFrom(sourceRings(source, asking, world)).map(poly => evenly(poly.outer))
+  const stems = pulls.length ? pulls : outlines()
+  const sides = LEAF_SIDES[value.sides] ?? LEAF_SIDES[0]
+  const foot = BRUSHES[brush].least * 0.5
+  return stems.flatMap(stem => {
+    const count = Math.min(MOST_LEAVES, Math.max(1, Math.round(lengthOf(stem) / value.every)))
+    return stationsAt(stem, shares(count, 0.5 / count, 1 - 0.5 / count)).flatMap(({ at, along }, i) => {
+      const long = value.length * (1 - ((value.shorter / 100) * i) / Math.max(1, count - 1))
+      const laid = layOn(world.ground.surface, { at, tilt: 0, side: 'A' }, world.quick)
+      const here = value.sides === 0 ? [sides[i % 2]!] : sides
+      return here.map(side => {
+        const way = turned(along, -side * value.lean)
+        const points = lineTo([0, 0], [way[0] * long, way[1] * long]).map(laid.point)
+        return spine(points, petalWidth((value.wide * long) / value.length, foot))
+      })
+    })
+  })
+}
+/** More leaves no stem has. */
+const MOST_LEAVES = 60
+
 /** The pulls of a line around something, on the skin. */
 export function aroundSpines(
   shape: AroundId,
@@ -109,6 +157,8 @@ export function aroundSpines(
   asking: string,
   world: World,
 ): Spine[] {
+  if (shape === 'leaves')
+    return leafSpines(source, valuesOf(AROUND.leaves.params, given), brush, asking, world)
   const print = regionFrom(sourceRings(source, asking, world))
   if (shape === 'outline') return outlineSpines(print, valuesOf(AROUND.outline.params, given), brush, world)
   if (shape === 'highlight') {

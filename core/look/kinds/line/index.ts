@@ -135,6 +135,7 @@ export const lineKind: StepKind<LineStep> = {
     sidesOf(step, world).flatMap(s =>
       s.spines.flatMap(p => (p.closed ? [] : [{ start: p.points[0]!, end: p.points.at(-1)! }])),
     ),
+  ways: (step, world) => sidesOf(step, world).flatMap(s => s.spines.map(p => p.points)),
   keepsFree: () => [],
   follows: step => stepsOf(step.of),
   boundTo: () => null,

@@ -17,6 +17,7 @@ export function loadPlaces(load: Pass['load']): PaintPlace[] {
       return [
         { path: ['first'], ref: load.first },
         { path: ['second'], ref: load.second },
+        ...(load.more ?? []).map((ref, i) => ({ path: ['more', i], ref })),
       ]
     case 'cake':
       return [{ path: ['cake'], ref: load.cake }]
@@ -33,7 +34,9 @@ export const loadWords = (load: Pass['load']): string =>
     ? load.paint.name
     : load.kind === 'cake'
       ? `${load.cake.name} ${load.bands ? 'in bands of the sponge' : 'across the sheet'}`
-      : `${load.first.name} with ${load.second.name} over its end`
+      : load.more?.length
+        ? [load.first, load.second, ...load.more].map(p => p.name).join(' into ')
+        : `${load.first.name} with ${load.second.name} over its end`
 
 /** Along what the colours of a pass run: as its load lies on the sheet, unless it was dragged on the face. */
 function axisOf(
@@ -74,12 +77,14 @@ export function loadPrint(
   laid: Laid,
   across: ((p: Point) => Point) | null,
   world: World,
-): Pick<Print, 'paints' | 'axis' | 'strips'> {
+): Pick<Print, 'paints' | 'axis' | 'strips' | 'stops'> {
   const { load } = pass
   const axis = axisOf(pass, sheet, numbers, laid, across, world)
   if (load.kind === 'one') return { paints: [laidPaint(load.paint, world)], axis, strips: null }
-  if (load.kind === 'over')
-    return { paints: [laidPaint(load.first, world), laidPaint(load.second, world)], axis, strips: null }
+  if (load.kind === 'over') {
+    const paints = loadPaints(load).map(ref => laidPaint(ref, world))
+    return { paints, axis, strips: null, stops: load.stops }
+  }
   const { paints, ends } = cakeStrips(load.cake, world)
   return { paints, axis, strips: ends }
 }

@@ -1,5 +1,5 @@
 import { clockwise, type Point, type Ring } from '../../../geometry'
-import { linearOf, opacityOf, takesUpOf } from '../../../paint'
+import { opacityOf, takesUpOf } from '../../../paint'
 import { layOn, type Laid } from '../../../skin'
 import type { PreparedSheet } from '../../../stencil'
 import { contactGaps, twinMap } from '../../placement'
@@ -83,7 +83,7 @@ function ringsLaid(sheet: PreparedSheet, laid: Laid): LaidPass['rings'] {
 /** The glitter that is strewn on a pass before the sheet is lifted. */
 const sparkleOn = (rings: readonly Ring[], { sparkle }: Pass, id: string): Print =>
   sparkle
-    ? flakesOn(rings, sparkle.sort, linearOf(sparkle.colour.colour), sparkle.amount, id)
+    ? flakesOn(rings, sparkle.sort, sparkle.colour, sparkle.amount, id)
     : flakesOn(rings, 'fine', WHITE_GLITTER, 0.9, id)
 
 /** The films of every pass, of the sheet itself and of its twin. */

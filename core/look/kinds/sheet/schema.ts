@@ -47,7 +47,23 @@ const load = z.discriminatedUnion(
       /** Whether its bands repeat at the sponge's width; drawn across once when left out. */
       bands: z.boolean({ error: 'must be true or false' }).optional(),
     }),
-    z.strictObject({ kind: z.literal('over'), first: paintRefSchema, second: paintRefSchema, direction }),
+    z
+      .strictObject({
+        kind: z.literal('over'),
+        first: paintRefSchema,
+        second: paintRefSchema,
+        /** Colours that follow the second; none when left out. */
+        more: z.array(paintRefSchema).max(3, 'must have at most five colours in all').optional(),
+        /** Where along the way each colour lies, 0 to 1; evenly spread when left out. */
+        stops: z.array(bounded(0, 1)).max(5).optional(),
+        direction,
+      })
+      .superRefine(({ stops, more }, context) => {
+        if (!stops) return
+        const say = (message: string) => context.addIssue({ code: 'custom', message, path: ['stops'] })
+        if (stops.length !== 2 + (more?.length ?? 0)) say('must have one place for each colour')
+        if (stops.some((v, i) => i > 0 && v < stops[i - 1]!)) say('must not fall')
+      }),
   ],
   { error: 'must be one colour, a split cake or a colour over another' },
 )

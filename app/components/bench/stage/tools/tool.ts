@@ -1,6 +1,6 @@
 import type { Ref, ShallowRef } from 'vue'
 import type { Point } from '#core/geometry'
-import type { MarkStep, SheetStep } from '#core/look'
+import type { MarkStep, SheetStep, SnapLine } from '#core/look'
 import type { HeldAxis } from '~/stores/gradient'
 import type { View } from '../view'
 
@@ -44,6 +44,8 @@ export interface Ghosts {
   readonly loop: ShallowRef<readonly Point[] | null>
   readonly axis: ShallowRef<HeldAxis | null>
   readonly mark: ShallowRef<{ id: string; at: Point } | null>
+  /** The line to which what moves was drawn. */
+  readonly snap: ShallowRef<SnapLine | null>
 }
 
 /** What the tools work on: the stage as it stands, and what is shown on it. */
