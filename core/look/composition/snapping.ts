@@ -49,12 +49,18 @@ const closed = (points: readonly Point[]): Point[] => [...points, points[0]!]
 export const featureSnaps = ({ ground }: Pick<World, 'ground'>): SnapLine[] =>
   featureLines(ground).map(({ words, line }) => snapLine(`the ${words}`, line, 'edge'))
 
+/** Prints nearer to one another than this across the midline are one, mm. */
+const MEETS = 8
+
 /** The rims of what a step prints, one on each side of the midline; none of a base. */
 export function rimSnaps(step: Step, world: World): SnapLine[] {
   if (world.off?.has(step.id) || kindOf(step).held(step) === 'base') return []
   const rings = kindOf(step).silhouette(step, world)
-  // Left and right of the midline are two prints to the eye.
-  const sides = [rings.filter(r => boxOf(r).maxX < 0), rings.filter(r => boxOf(r).maxX >= 0)]
+  const left = rings.filter(r => boxOf(r).maxX < 0)
+  const right = rings.filter(r => boxOf(r).maxX >= 0)
+  const gap = Math.min(...right.map(r => boxOf(r).minX)) - Math.max(...left.map(r => boxOf(r).maxX))
+  // Two prints to the eye, left and right of the midline, unless they all but meet there.
+  const sides = gap < MEETS ? [rings] : [left, right]
   return sides.flatMap(side =>
     side.length ? [snapLine(`"${step.label}"`, closed(pointsOf(hullOf(side))), 'print')] : [],
   )

@@ -77,6 +77,7 @@ export const FIGURES = {
       param('rows', 'rows', '', 1, 6, 1, 3),
       param('wide', 'width of a petal', 'mm', 1.5, 24, 0.5, 7),
       param('heart', 'open in the middle', '%', 0, 60, 5, 10),
+      param('overlap', 'over one another', '%', 0, 80, 10, 0),
     ],
     draw(h, v, b) {
       const rim = pathThrough(h, true)
@@ -86,11 +87,13 @@ export const FIGURES = {
       ]
       const round = lengthOf(rim, true)
       const open = v.heart / 100
+      const over = v.overlap / 100
+      const gap = over > 0 ? 1 - over / 2 : 1.08
       // The outermost row first: each row lies over the feet of the one around it, and between its petals.
       return shares(v.rows, 1, open + (1 - open) / v.rows).flatMap((reach, row) => {
-        const count = Math.max(3, Math.round((round * reach) / (0.85 * v.wide)))
+        const count = Math.max(3, Math.round((round * reach) / (gap * v.wide)))
         const turns = Array.from({ length: count }, (_, i) => (i + (row % 2) / 2) / count)
-        const foot = Math.max(open, reach - (1.5 * (1 - open)) / v.rows)
+        const foot = Math.max(open, reach - ((0.96 + over) * (1 - open)) / v.rows)
         return stationsAt(rim, turns, true).map(s =>
           spine(lineTo(mix(middle, s.at, foot), mix(middle, s.at, reach)), petalWidth(v.wide, thin(b) * 0.6)),
         )

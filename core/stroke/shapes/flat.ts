@@ -63,7 +63,7 @@ export const FLATS = {
       /** How far the middle of the brush goes aside, left of its travel, so that a toe's edge stays straight. */
       const aside = (end: number, share: number): number => {
         const missing = 1 - widthNear(end, share, ends)
-        return LEANS[end]! * (end < FLICK ? (full / 2) * missing : ASIDE * full * missing ** 2)
+        return LEANS[end]! * (end < FLICK ? ((full - least) / 2) * missing : ASIDE * full * missing ** 2)
       }
       const stops = stationsAt(path, at)
       const points = stops.map((s, i) =>

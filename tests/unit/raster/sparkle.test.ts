@@ -59,6 +59,45 @@ const mean = (
   return [sum / n, most]
 }
 
+describe('a finish', () => {
+  const head = headAt(6)
+  const at: [number, number] = [45, 20]
+  /** Colours of the pixels within some mm of the spot, three linear values each. */
+  const pixels = (step: Step, r: number): number[][] => {
+    const { paint: p } = painted(head, [step])
+    const { grid } = head
+    return Array.from({ length: grid.width * grid.height }, (_, n) => n).flatMap(n => {
+      const x = grid.x0 + ((n % grid.width) + 0.5) / grid.pxPerMm
+      const y = grid.y0 + (Math.floor(n / grid.width) + 0.5) / grid.pxPerMm
+      return Math.hypot(x - at[0], y - at[1]) < r ? [[p[3 * n]!, p[3 * n + 1]!, p[3 * n + 2]!]] : []
+    })
+  }
+  it('that is iridescent gives flakes of one colour different hues', () => {
+    const step = { ...freshGlitter('g', 'patch', at, null, ground), sort: 'chunky' as const, amount: 1 }
+    const grey = { name: 'Own', colour: '#9aa4ad' }
+    const plain = { ...step, colour: grey }
+    const own = { ...step, colour: { ...grey, finish: 'iridescent' as const } }
+    const before = pixels(plain, 8)
+    const turns = pixels(own, 8).map(([r, , b], n) => Math.log((r! / b!) * (before[n]![2]! / before[n]![0]!)))
+    // Some flakes turn toward red, others toward blue; skin between them stays.
+    expect(Math.max(...turns)).toBeGreaterThan(0.2)
+    expect(Math.min(...turns)).toBeLessThan(-0.2)
+    expect(turns.filter(t => t === 0).length).toBeGreaterThan(0)
+  })
+
+  it('of pearl makes a gem smooth: it has no facets', () => {
+    const gem = { ...freshGem('p', at), size: 9, colour: { name: 'Own', colour: '#d8d2c8' } }
+    const pearl = { ...gem, colour: { ...gem.colour, finish: 'pearl' as const } }
+    // A ring half-way out crosses every facet of a cut gem.
+    const swing = (s: Step) => {
+      const all = pixels(s, 2.6).map(c => c[1]!)
+      return Math.max(...all) - Math.min(...all)
+    }
+    expect(swing(pearl)).toBeLessThan(swing(gem))
+    expect(Math.min(...pixels(pearl, 2.6).map(c => c[1]!))).toBeGreaterThan(0.1)
+  })
+})
+
 describe('glitter', () => {
   const step = { ...freshGlitter('g', 'patch', [0, -40], null, ground), amount: 0.8 }
 

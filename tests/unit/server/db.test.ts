@@ -8,6 +8,8 @@ import { looksIn, StaleWrite } from '../../../server/db/looks'
 import { openDb, type Db } from '../../../server/db/open'
 import { revisionsIn } from '../../../server/db/revisions'
 import { readingsIn } from '../../../server/db/readings'
+import type { Sparkles } from '../../../core/look'
+import { sparklesIn } from '../../../server/db/sparkles'
 import { waysIn } from '../../../server/db/ways'
 import { stencilsIn } from '../../../server/db/stencils'
 
@@ -130,6 +132,22 @@ it('seeds the demo once, and keeps what its user made of it', { timeout: 90_000 
   expect(stencilsIn(again).all()[0]!.width).toBeGreaterThan(0)
   again.close()
   rmSync(folder, { recursive: true })
+})
+
+it('keeps own glitters and gems in their order, and passes by one that nobody can read any more', () => {
+  const sparkles = sparklesIn(db)
+  expect(sparkles.all()).toEqual({ glitters: [], gems: [] })
+  const kept: Sparkles = {
+    glitters: [
+      { name: 'Tide', colour: '#3fa7b5', finish: 'iridescent', sort: 'chunky', flake: 0.6 },
+      { name: 'Ash', colour: '#888888', sort: 'fine' },
+    ],
+    gems: [{ name: 'Moon', colour: '#eeeeee', finish: 'pearl', cut: 'round', size: 4 }],
+  }
+  sparkles.put(kept)
+  sparkles.put(kept)
+  db.prepare("INSERT INTO sparkles VALUES ('gems', 7, '{\"name\":\"Odd\"}'), ('glitters', 7, '{')").run()
+  expect(sparkles.all()).toEqual(kept)
 })
 
 it('keeps how the painter works, and passes by an answer that nobody understands any more', () => {
