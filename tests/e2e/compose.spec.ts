@@ -1,35 +1,11 @@
 import { expect, test, type Page } from './site'
-import { complaints, difference, look, openNew, painted, saved } from './helpers'
+import { complaints, difference, drag, look, openNew, painted, saved, screen, tab } from './helpers'
 
-/** A point of the stage over a point of the skin. */
-const screen = (page: Page, x: number, y: number): Promise<{ x: number; y: number }> =>
-  page.evaluate(
-    ([px, py]) => {
-      const stage = document.querySelector('[data-testid="stage"]')!.getBoundingClientRect()
-      const { faceStage } = window as unknown as { faceStage: { screen: (p: number[]) => [number, number] } }
-      const [sx, sy] = faceStage.screen([px!, py!])
-      return { x: stage.left + sx, y: stage.top + sy }
-    },
-    [x, y],
-  )
-/** Drags over the skin along some points. */
-async function drag(page: Page, points: readonly (readonly [number, number])[]): Promise<void> {
-  const [first, ...rest] = points
-  const at = await screen(page, ...first!)
-  await page.mouse.move(at.x, at.y)
-  await page.mouse.down()
-  for (const p of rest) {
-    const to = await screen(page, ...p)
-    await page.mouse.move(to.x, to.y, { steps: 3 })
-  }
-  await page.mouse.up()
-}
 const circle = (x: number, y: number, r: number): [number, number][] =>
   Array.from({ length: 17 }, (_, i) => [
     x + r * Math.sin((i * Math.PI) / 8),
     y - r * Math.cos((i * Math.PI) / 8),
   ])
-const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click()
 const first = async (page: Page, id: string, n = 0) => (await look(page, id)).look.steps[n]
 
 /** Lays the scales of the tray; the sheet's shape comes before the step does. */

@@ -75,3 +75,30 @@ export async function openNew(page: Page): Promise<string> {
   await openBench(page, `${id}?probe`)
   return id
 }
+
+/** A point of the stage over a point of the skin. */
+export const screen = (page: Page, x: number, y: number): Promise<{ x: number; y: number }> =>
+  page.evaluate(
+    ([px, py]) => {
+      const stage = document.querySelector('[data-testid="stage"]')!.getBoundingClientRect()
+      const { faceStage } = window as unknown as { faceStage: { screen: (p: number[]) => [number, number] } }
+      const [sx, sy] = faceStage.screen([px!, py!])
+      return { x: stage.left + sx, y: stage.top + sy }
+    },
+    [x, y],
+  )
+/** Drags over the skin along some points. */
+export async function drag(page: Page, points: readonly (readonly [number, number])[]): Promise<void> {
+  const [first, ...rest] = points
+  const at = await screen(page, ...first!)
+  await page.mouse.move(at.x, at.y)
+  await page.mouse.down()
+  for (const p of rest) {
+    const to = await screen(page, ...p)
+    await page.mouse.move(to.x, to.y, { steps: 3 })
+  }
+  await page.mouse.up()
+}
+
+/** Turns to one of the trays. */
+export const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click()
