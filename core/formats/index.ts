@@ -1,4 +1,5 @@
 export * from './sheetJson'
 export * from './svgOut'
+export { pathData } from './svgPath'
 export * from './dxfOut'
 export * from './palette'

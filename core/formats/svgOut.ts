@@ -1,20 +1,8 @@
-import type { Ring } from '../geometry'
 import { checkWork, kindOf, printedRings, type Look, type Print, type World, stepPrints } from '../look'
 import { hexOf, masstone } from '../paint'
 import type { SheetGeometry } from '../stencil'
-
-const f = (v: number): string => String(Math.round(v * 1000) / 1000 + 0)
-
-/** Rings as SVG path data, mm to a micrometre. */
-export function pathData(rings: readonly Ring[]): string {
-  return rings
-    .map(ring => {
-      let d = ''
-      for (let i = 0; i < ring.length; i += 2) d += `${i ? 'L' : 'M'}${f(ring[i]!)} ${f(ring[i + 1]!)}`
-      return `${d}Z`
-    })
-    .join('')
-}
+import { filmPaths } from './filmSvg'
+import { f, pathData } from './svgPath'
 
 /** Text made safe for XML. */
 export const escapeXml = (text: string): string =>
@@ -62,8 +50,8 @@ function counted() {
  * A look as an SVG file at true size: the prints as paths in order of application, the sheets' edges as a
  * group of their own.
  * Where a stroke crosses itself it stays filled: holes run the other way round and nothing else makes one.
- * A film of several colours gets its first one; films are drawn flat, with their opacity. What is wiped gets the
- * skin's colour, and what is blended is left out.
+ * A film of several colours gets a gradient, or shapes beside one another; films are drawn with one opacity. What
+ * is wiped gets the skin's colour, and what is blended is left out.
  * @param box the part of the picture plane to show, mm
  * @throws RangeError with a sentence when the file would be larger than any program opens
  */
@@ -76,10 +64,13 @@ export function lookSvg(look: Look, world: World, box = world.ground.box): strin
   const prints = look.steps.map(step => {
     const paths = stepPrints(step, world)
       .filter(print => print.works?.kind !== 'blend')
-      .map(
-        print =>
-          `    <path d="${within(pathData(printedRings(print).map(front.ring)))}" fill="${print.works ? look.skin.colour : colourOf(print)}" fill-opacity="${f(opacityIn(print))}" fill-rule="nonzero"/>`,
-      )
+      .flatMap((print, n) => {
+        const several = print.works ? null : filmPaths(print, `film-${escapeXml(step.id)}-${n}`, front)
+        const flat = () => [
+          `<path d="${pathData(printedRings(print).map(front.ring))}" fill="${print.works ? look.skin.colour : colourOf(print)}" fill-opacity="${f(opacityIn(print))}" fill-rule="nonzero"/>`,
+        ]
+        return (several ?? flat()).map(path => within(`    ${path}`))
+      })
     return `  <g id="step-${escapeXml(step.id)}">\n    <title>${escapeXml(step.label)}</title>\n${paths.join('\n')}\n  </g>`
   })
   const sheets = look.steps.flatMap(step =>

@@ -101,7 +101,7 @@ export const brushSchema = z.enum(BRUSH_IDS as [BrushId, ...BrushId[]], {
 export const handlesSchema = (most: number) =>
   z.array(pointSchema).max(most, `must not have more than ${most} points`)
 /** How glitter or a gem looks that does not simply have its colour. */
-export const SPARK_FINISHES = ['iridescent', 'pearl'] as const
+const SPARK_FINISHES = ['iridescent', 'pearl'] as const
 export type SparkFinish = (typeof SPARK_FINISHES)[number]
 /** What a gem or glitter looks like. */
 export const sparkColourSchema = z.strictObject({

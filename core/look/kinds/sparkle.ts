@@ -5,7 +5,7 @@ import { GEM_SIZE } from './gem/schema'
 import { GEM_CUTS } from './print'
 
 /** As many glitters or gems of their own a painter keeps. */
-export const MOST_SPARKLES = 60
+const MOST_SPARKLES = 60
 
 const named = sparkColourSchema.extend({ name: textSchema(40).min(1, 'must not be empty') })
 

@@ -2,11 +2,12 @@ import { SaxesParser } from 'saxes'
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../looks'
 import { escapeXml, lookSvg, sheetFromJson, sheetJson, sheetSvg } from '#core/formats'
-import { polygonArea } from '#core/geometry'
-import { freshLook, freshSheet, kindOf } from '#core/look'
+import { polygonArea, signedArea } from '#core/geometry'
+import { freshLook, freshOutline, freshPull, freshSheet, kindOf, type Step } from '#core/look'
+import { linearOf, luminance } from '#core/paint'
 import { groundOf } from '#core/skin'
 import { readSvg } from '#core/stencil'
-import { MIDLINE, paint, sheets, world } from '../world'
+import { ground, MIDLINE, paint, sheets, world } from '../world'
 
 /** Throws when the text is not well-formed XML. */
 const wellFormed = (text: string): void => {
@@ -41,6 +42,68 @@ describe('a look as SVG', () => {
     const area = (list: typeof back.openings) => list.reduce((a, o) => a + polygonArea(o), 0)
     expect(area(back.openings)).toBeCloseTo(area(sheets.get('honeycomb')!.openings), 0)
     expect(text.slice(text.indexOf('<g id="sheets"')).match(/<path/g)).toHaveLength(1)
+  })
+
+  describe('of films of several colours', () => {
+    const [gull, soot, plum] = ['gull', 'soot', 'plum'].map(paint)
+    const pathsOf = (step: Step): string => {
+      const text = lookSvg({ ...freshLook('l', 'L'), steps: [step] }, world)
+      wellFormed(text)
+      return text.slice(text.indexOf('<g id="prints"'), text.indexOf('<g id="sheets"'))
+    }
+    const base = freshOutline('b', 'Base', [0, -40], [gull!, soot!], ground)
+
+    it('has a gradient out from the middle, with every colour at its stop', () => {
+      const text = pathsOf({ ...base, colours: [gull!, plum!, soot!], stops: [0, 0.25, 1] })
+      const [, reach] = /<radialGradient [^>]*r="([\d.]+)"/.exec(text)!
+      expect(base.axis.kind === 'out' && Math.abs(Number(reach) - base.axis.reach)).toBeLessThan(0.01)
+      const stops = [...text.matchAll(/offset="([\d.]+)" stop-color="(#\w+)"/g)].map(m => [
+        Number(m[1]),
+        m[2],
+      ])
+      expect(stops[0]![0]).toBe(0)
+      expect(stops.some(([at]) => at === 0.25)).toBe(true)
+      expect(stops.at(-1)![0]).toBe(1)
+      expect(text.match(/fill="url\(#film-b-0\)"/g)).toHaveLength(1)
+    })
+
+    it('has a line that runs out to nothing', () => {
+      const axis = {
+        kind: 'line' as const,
+        from: [0, -60] as [number, number],
+        to: [0, -20] as [number, number],
+      }
+      const text = pathsOf({ ...base, axis, runsOut: 0.5 })
+      expect(text).toMatch(/<linearGradient [^>]*x1="0" [^>]*x2="0"/)
+      expect(text).toMatch(/offset="1" stop-color="#\w+" stop-opacity="0"/)
+    })
+
+    it('has ever smaller shapes in from its own edge, the rim last in its colours', () => {
+      const text = pathsOf({ ...base, axis: { kind: 'edge', depth: 6 } })
+      const fills = [...text.matchAll(/fill="(#\w+)"/g)].map(m => m[1]!)
+      expect(fills.length).toBeGreaterThan(5)
+      expect(luminance(linearOf(fills[0]!))).toBeLessThan(luminance(linearOf(fills.at(-1)!)))
+    })
+
+    it('has the strips of a cake side by side across a sponge, as wide as they are in the cake', () => {
+      const cake = {
+        id: 'c',
+        name: 'C',
+        colour: '#ffffff',
+        strips: [gull!, soot!].map((p, i) => ({ ...p, width: i ? 30 : 10 })),
+      }
+      const strips = cake.strips.map(({ colour, name, width }) => ({ colour, name, width }))
+      const load = { kind: 'cake' as const, cake: { ...cake, strips }, strips: null }
+      const board = groundOf({ kind: 'board', build: 'fine' }, 30)
+      const step = freshPull('p', 'drawn', [0, 0], load, board, [0, 0])
+      const text = lookSvg({ ...freshLook('l', 'L'), steps: [step] }, { ...world, ground: board })
+      const areas = [...text.matchAll(/ d="([^"]+)" fill="#/g)].map(([, d]) => {
+        const points = [...d!.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].flatMap(m => [Number(m[1]), Number(m[2])])
+        return Math.abs(signedArea(Float64Array.from(points)))
+      })
+      expect(areas).toHaveLength(2)
+      expect(areas[1]! / areas[0]!).toBeCloseTo(3, 0)
+    })
   })
 
   it('lets no name break out of its place', () => {

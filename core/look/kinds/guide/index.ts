@@ -13,7 +13,7 @@ const LINE = 0.8
 const DOT = 1.2
 
 /** Where it is marked on the skin. */
-export function guideRings(step: Guide, world: World): Ring[] {
+function guideRings(step: Guide, world: World): Ring[] {
   const { surface } = world.ground
   return liesOf(step, world.ground).flatMap(lie =>
     step.form === 'dots'
