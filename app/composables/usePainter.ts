@@ -1,5 +1,5 @@
 import { proxy, type Remote } from 'comlink'
-import type { Look, Pass, Shows, Ways } from '#core/look'
+import type { Look, OrderConflict, OrderPlan, Pass, Shows, Ways } from '#core/look'
 import type { Painter, Picture } from '~/workers/painter'
 import type { Thumbs } from '~/workers/thumbStrip'
 import type { Update } from '~/workers/stagePicture'
@@ -52,6 +52,9 @@ export function usePainter() {
       onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, proxy(onProgress))),
     compare: (look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number) =>
       onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
+    plan: (look: Look): Promise<OrderPlan | OrderConflict> => onAsked(async p => p.plan(plain(look))),
+    shortened: (look: Look, budgets: readonly number[], points: number) =>
+      onAsked(p => p.shortened(plain(look), [...budgets], points)),
     /** Gives up what was asked for by a press. */
     stop: () => asked.giveUp(),
   }

@@ -12,6 +12,8 @@ import {
   type PaintUse,
   type Flow,
   type Look,
+  type OrderConflict,
+  type OrderPlan,
   type Pass,
   type Shows,
   type Ways,
@@ -39,6 +41,7 @@ import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
 import { outcomeOf, type Outcome } from './outcomes'
+import { planned, shorter, type ShorterLooks } from './planned'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
 
@@ -235,6 +238,11 @@ const painter = {
       answers.map(a => a.picture.rgba.buffer),
     )
   },
+  /** The shortest order of a look; see planOf. */
+  plan: (look: Look): OrderPlan | OrderConflict => planned(look, worldOf(look)),
+  /** What a look is for less time; see shorter. */
+  shortened: (look: Look, budgets: readonly number[], points: number): ShorterLooks =>
+    shorter(look, worldOf(look), budgets, points),
   /** The painted skin without light on the chart that leaves steep skin its width: for the turned head. */
   wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
     const world = worldOf(look)

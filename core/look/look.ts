@@ -70,6 +70,8 @@ export const lookSchema = z.strictObject({
   ways: waysSchema.optional(),
   /** Whether it is painted without its optional steps. */
   shorter: z.boolean({ error: 'must be true or false' }).optional(),
+  /** Seconds there are for it with three or ten people waiting; as usual when left out. */
+  queue: z.strictObject({ three: bounded(10, 7200), ten: bounded(10, 7200) }).optional(),
   /** Seconds there are for it; null when nobody waits. */
   budget: bounded(10, 7200).nullable(),
   steps: z.array(stepSchema).max(MOST_STEPS, `must not have more than ${MOST_STEPS} steps`),

@@ -1,2 +1,6 @@
 export * from './hands'
 export * from './drying'
+export * from './problem'
+export * from './schedule'
+export * from './budget'
+export * from './tidy'

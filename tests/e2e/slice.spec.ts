@@ -79,6 +79,8 @@ test('a look with a base, a twinned stencil and two passes survives a reload, an
 test('the gallery renames, copies, and undoes a deletion', async ({ page }) => {
   await page.goto('/')
   const more = (name: string) => page.getByRole('button', { name: `More for ${name}`, exact: true })
+  // Only the cards that are in view are there, and other tests have made looks of their own.
+  await page.getByLabel('Search looks').fill('Fern')
   await more('Plain Fern Stag').click()
   await page.getByRole('menuitem', { name: 'Duplicate' }).click()
   await more('Plain Fern Stag copy').click()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Pause, Play } from '@lucide/vue'
+import { CalendarClock, Pause, Play } from '@lucide/vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { handlingsOf, kindOf, paintsOf, type Step } from '#core/look'
 import { BRUSHES, TOOLS } from '#core/paint'
@@ -56,6 +56,7 @@ const toolName = (step: Step) => {
 
 /** The name of the group that a step belongs to; empty for none, and for one that nobody named. */
 const groupOf = (step: Step) => session.look!.groups?.find(g => g.id === step.group)?.name ?? ''
+const planning = ref(false)
 const variants = useVariants()
 const hasOptional = computed(() => session.look!.steps.some(s => s.optional))
 const switchable = computed(() => hasOptional.value || (session.look!.switches?.length ?? 0) > 0)
@@ -99,6 +100,15 @@ function key(event: KeyboardEvent, i: number): void {
         >{{ props.playTo === null ? 'Play' : 'Stop' }}</span
       >
     </button>
+    <button
+      class="flex w-14 shrink-0 flex-col items-center justify-center gap-1 border-r border-rule text-soft hover:text-mulberry disabled:opacity-40"
+      title="The shortest order, and what goes when the queue grows"
+      :disabled="steps.length < 2"
+      @click="planning = true"
+    >
+      <CalendarClock :size="20" /><span class="text-xs font-semibold">Order</span>
+    </button>
+    <LazyPlanDialog v-if="planning" @close="planning = false" />
     <div
       v-if="switchable"
       class="flex w-28 shrink-0 flex-col justify-center gap-1 overflow-y-auto border-r border-rule px-1.5 py-1"

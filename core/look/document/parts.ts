@@ -128,6 +128,8 @@ export const stepBase = {
   switch: idSchema.optional(),
   /** Whether the person's eyes are shut while it is painted; as nobody said when left out. */
   eyes: z.enum(['shut'], { error: 'must be shut, or left out' }).optional(),
+  /** Whether it keeps its place when an order is worked out; it does not when left out. */
+  locked: z.boolean({ error: 'must be true or false' }).optional(),
 }
 
 /** What every step says, whatever its kind. */
@@ -141,4 +143,5 @@ export interface BaseStep {
   readonly group: string | null
   readonly switch?: string | undefined
   readonly eyes?: 'shut' | undefined
+  readonly locked?: boolean | undefined
 }

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { TabGroup, TabList, Tab, TabPanels, TabPanel } from '@headlessui/vue'
+
+/** The order of the look, and what it is when there is less time. */
+const emit = defineEmits<{ close: [] }>()
+const painter = usePainter()
+onBeforeUnmount(painter.stop)
+</script>
+
+<template>
+  <PanelDialog open huge title="Order and time" @close="emit('close')">
+    <TabGroup>
+      <TabList class="mb-3 flex gap-1.5">
+        <Tab
+          v-for="words in ['Order of the steps', 'When the queue grows']"
+          :key="words"
+          v-slot="{ selected }"
+          as="template"
+        >
+          <button class="chip px-3! py-1! text-[0.95rem]!" :aria-pressed="selected">{{ words }}</button>
+        </Tab>
+      </TabList>
+      <TabPanels>
+        <TabPanel><OrderPanel @close="emit('close')" /></TabPanel>
+        <TabPanel><QueuePanel @close="emit('close')" /></TabPanel>
+      </TabPanels>
+    </TabGroup>
+  </PanelDialog>
+</template>

@@ -1,0 +1,42 @@
+import {
+  planOf,
+  Shortening,
+  type Look,
+  type OrderConflict,
+  type OrderPlan,
+  type Shortened,
+  type World,
+} from '#core/look'
+
+/** How long an order is looked for, ms; the best that was found counts then. */
+const PLAN_MS = 2000
+/** The same for each of the many orders of shorter versions, ms. */
+const SHORT_MS = 500
+const clock = () => performance.now()
+
+/** The shortest order of a look: the steps that are locked keep their place. */
+export function planned(look: Look, world: World): OrderPlan | OrderConflict {
+  const stays = new Set(look.steps.flatMap(s => (s.locked ? [s.id] : [])))
+  return planOf(look, world, { limitMs: PLAN_MS, clock }, stays)
+}
+
+/** How a look can be shortened: worth against time, what is left for some budgets, and the least it takes, s. */
+export interface ShorterLooks {
+  readonly curve: Shortened[]
+  readonly within: (Shortened | null)[]
+  readonly least: number | null
+}
+
+/**
+ * What a look is for less time.
+ * @param budgets seconds for each of which it is told what goes
+ * @param points as many points of worth against time are told; none for 0
+ */
+export function shorter(look: Look, world: World, budgets: readonly number[], points: number): ShorterLooks {
+  const found = new Shortening(look, world, { limitMs: SHORT_MS, clock })
+  return {
+    curve: points > 0 ? found.curve(points) : [],
+    within: budgets.map(b => found.within(b)),
+    least: found.least(),
+  }
+}

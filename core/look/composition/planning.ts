@@ -1,0 +1,221 @@
+import { Budget, Network, shortest, tidied, timed, type Plan, type Search, type Timed } from '../../order'
+import { kindOf, type Step, type World } from '../kinds'
+import type { Look } from '../look'
+import { workOf, type LookWork, type StepLag } from './tasks'
+
+/** A wait of the hands: how long, before which step, and for what. */
+export interface Waiting {
+  readonly before: string
+  readonly seconds: number
+  /** The step that must dry first. */
+  readonly on: string | null
+}
+
+/** Steps with the second at which each begins. */
+export interface Timeline {
+  readonly order: readonly string[]
+  readonly starts: readonly number[]
+  readonly ends: readonly number[]
+  readonly finish: number
+  readonly waits: readonly Waiting[]
+}
+
+/** What is proposed for the order of a look. */
+export interface OrderPlan {
+  readonly entered: Timeline
+  readonly planned: Timeline
+  /** No order finishes earlier than this, s. */
+  readonly bound: number
+  readonly proven: boolean
+  /** Why it is shorter, as sentences. */
+  readonly why: readonly string[]
+}
+
+/** Why a look cannot be painted in any order, and the least change that would do. */
+export interface OrderConflict {
+  readonly sentences: readonly string[]
+}
+
+/** A wait shorter than this is not told of, s. */
+const TELLS = 0.5
+
+function timeline({ problem, lags, steps }: LookWork, { order, starts, finish }: Timed): Timeline {
+  const at = new Map(order.map((n, i) => [n, starts[i]!]))
+  const endOf = (n: number) => at.get(n)! + problem.tasks[n]!.seconds
+  const waits = order.flatMap((n, i): Waiting[] => {
+    const free = i ? endOf(order[i - 1]!) : 0
+    const seconds = starts[i]! - free
+    if (seconds < TELLS) return []
+    const cause = lags.find(
+      l => l.to === n && at.has(l.from) && Math.abs(endOf(l.from) + l.least - starts[i]!) < 1e-3,
+    )
+    return [{ before: steps[n]!.id, seconds, on: cause ? steps[cause.from]!.id : null }]
+  })
+  return {
+    order: order.map(n => steps[n]!.id),
+    starts,
+    ends: order.map(endOf),
+    finish,
+    waits,
+  }
+}
+
+/** Fewer changes of tool first, then less that moves against the order as it was entered. */
+const tasteOf =
+  ({ steps }: LookWork) =>
+  (order: readonly number[]): number[] => {
+    const tools = order.map(n => kindOf<Step>(steps[n]!).tool(steps[n]!))
+    return [
+      tools.filter((tool, i) => i > 0 && tool !== tools[i - 1]).length,
+      order.reduce((sum, n, i) => sum + Math.abs(n - i), 0),
+    ]
+  }
+
+const quoted = (label: string): string => `"${label}"`
+const listed = (labels: readonly string[]): string =>
+  labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`
+
+/** What is done in the plan while something dries for which the hands waited before. */
+function whyOf(entered: Timeline, planned: Timeline, steps: readonly Step[]): string[] {
+  const label = (id: string) => quoted(steps.find(s => s.id === id)?.label ?? 'a step')
+  const gains = entered.waits.flatMap(wait => {
+    const { on, before, seconds } = wait
+    const still = planned.waits.find(w => w.before === before)?.seconds ?? 0
+    if (!on || seconds - still < TELLS) return []
+    const from = planned.order.indexOf(on)
+    const to = planned.order.indexOf(before)
+    const between = planned.order.slice(from + 1, to).map(label)
+    const saved = `${Math.round(seconds - still)} s`
+    return between.length
+      ? [`Paint ${listed(between)} while ${label(on)} dries, before ${label(before)}: ${saved} less to wait.`]
+      : [`${label(before)} waits no longer for ${label(on)}: ${saved} less.`]
+  })
+  const left = planned.waits.map(({ before, on, seconds }) =>
+    on
+      ? `Before ${label(before)} the hands still wait ${Math.round(seconds)} s for ${label(on)}: nothing else is left to do meanwhile.`
+      : `Before ${label(before)} the hands still wait ${Math.round(seconds)} s.`,
+  )
+  return [...gains, ...left]
+}
+
+/** The order as it was entered, with what waits in it. */
+function enteredOf(work: LookWork): Timed | null {
+  const { problem, steps } = work
+  const all = problem.tasks.map(() => true)
+  const order = steps.map((_, n) => n)
+  // What was entered may keep no window: then it counts as it is.
+  const loose = { ...problem, lags: problem.lags.map(l => ({ ...l, most: Infinity })) }
+  return timed(new Network(problem, all), order) ?? timed(new Network(loose, all), order)
+}
+
+const tidyPlan = (work: LookWork, chosen: readonly boolean[], plan: Plan): Timed =>
+  tidied(work.problem, chosen, plan, tasteOf(work))
+
+/**
+ * The shortest order of a look, against the order in which it was entered.
+ * @param stays ids of the steps that keep their place
+ */
+export function planOf(
+  look: Pick<Look, 'steps'>,
+  world: World,
+  search: Search,
+  stays?: ReadonlySet<string>,
+): OrderPlan | OrderConflict {
+  const work = workOf(look, world, stays)
+  const entered = enteredOf(work)
+  const plan = shortest(work.problem, search)
+  if (!plan || !entered) return { sentences: conflictOf(work, search) }
+  const all = work.problem.tasks.map(() => true)
+  // An order that saves nothing is no reason to change anything.
+  const better = plan.finish < entered.finish - TELLS ? tidyPlan(work, all, plan) : entered
+  const before = timeline(work, entered)
+  const planned = timeline(work, better)
+  return {
+    entered: before,
+    planned,
+    bound: plan.bound,
+    proven: plan.proven,
+    why: whyOf(before, planned, work.steps),
+  }
+}
+
+const WINDOW_WORDS = (lag: StepLag, label: (n: number) => string): string =>
+  lag.why === 'stays'
+    ? `${label(lag.from)} and ${label(lag.to)} keep their places`
+    : `${label(lag.to)} goes onto ${label(lag.from)} within ${Math.round(lag.most)} s, while that is wet`
+
+/** What cannot be met together, and what of it could be given up. */
+function conflictOf({ problem, lags, steps }: LookWork, search: Search): string[] {
+  const soft = (l: StepLag) => l.most < Infinity || l.why === 'stays'
+  const can = (kept: readonly StepLag[]) =>
+    shortest({ ...problem, lags: kept }, { ...search, enough: Infinity }) !== null
+  const loosened = (l: StepLag): StepLag[] => (l.why === 'stays' ? [] : [{ ...l, most: Infinity }])
+  // One after another is given up; what is needed for the conflict stays.
+  let kept = [...lags]
+  for (const lag of lags.filter(soft)) {
+    const without = kept.flatMap(l => (l === lag ? loosened(l) : [l]))
+    if (!can(without)) kept = without
+  }
+  const label = (n: number) => quoted(steps[n]!.label)
+  const core = kept.filter(soft)
+  const cure = core.find(lag => can(lags.flatMap(l => (l === lag ? loosened(l) : [l]))))
+  return [
+    `No order meets all of this: ${listed(core.map(l => WINDOW_WORDS(l, label)))}.`,
+    cure
+      ? `It can be done if ${cure.why === 'stays' ? `${label(cure.from)} or ${label(cure.to)} may change its place` : `${label(cure.to)} may go on once ${label(cure.from)} is dry`}.`
+      : 'Let more than one of these go.',
+  ]
+}
+
+/** What a look is for some seconds: what goes, what that saves, and the order of the rest. */
+export interface Shortened {
+  readonly budget: number
+  /** Ids of the optional steps that are left out. */
+  readonly without: readonly string[]
+  readonly worth: number
+  readonly timeline: Timeline
+  readonly proven: boolean
+}
+
+/** How a look can be shortened: worth against time, and what is left for a given time. */
+export class Shortening {
+  private readonly work: LookWork
+  private readonly budget: Budget
+
+  constructor(
+    look: Pick<Look, 'steps'>,
+    world: World,
+    private readonly search: Search,
+  ) {
+    this.work = workOf(look, world)
+    this.budget = new Budget(this.work.problem)
+  }
+
+  /** The worthiest that can be done within some seconds; null when not even what must be done can. */
+  within(seconds: number): Shortened | null {
+    const found = this.budget.within(seconds, this.search)
+    return found && this.told(seconds, found)
+  }
+  /** The seconds that what must be done takes at least; null when it cannot be done. */
+  least(): number | null {
+    return this.budget.least(this.search)?.finish ?? null
+  }
+  /** Ever shorter versions, the whole look first. */
+  curve(points: number): Shortened[] {
+    return this.budget.curve(points, this.search).map(c => this.told(c.plan.finish, c))
+  }
+
+  private told(
+    budget: number,
+    { chosen, worth, plan }: NonNullable<ReturnType<Budget['within']>>,
+  ): Shortened {
+    const { steps } = this.work
+    return {
+      budget,
+      worth,
+      without: steps.flatMap((s, n) => (chosen[n] ? [] : [s.id])),
+      timeline: timeline(this.work, tidyPlan(this.work, chosen, plan)),
+      proven: plan.proven && this.budget.complete,
+    }
+  }
+}

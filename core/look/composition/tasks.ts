@@ -1,0 +1,137 @@
+import type { Lag, Problem, Task } from '../../order'
+import { isKind, kindOf, laysNothing, ofKind, stepEffort, type Step, type World } from '../kinds'
+import type { Look } from '../look'
+import { Cells } from './cells'
+import { toolWith } from './carried'
+
+/** Why one step comes after another. */
+export type Why =
+  'lies over' | 'must be dry' | 'goes on wet' | 'follows' | 'marked for' | 'same load' | 'stays'
+
+/** One step after another, with the reason. */
+export interface StepLag extends Lag {
+  readonly why: Why
+}
+
+/** A look as work to be put in order; tasks stand for the steps that are painted. */
+export interface LookWork {
+  readonly problem: Problem
+  readonly lags: readonly StepLag[]
+  readonly steps: readonly Step[]
+}
+
+/** What a step covers, for telling what lies above what; null where it is everywhere. */
+function cellsOf(step: Step, world: World): Cells | null {
+  if (isKind('rework', step) && step.area === 'all') return null
+  return new Cells(kindOf(step).silhouette(step, world))
+}
+
+/** Whether what lies beneath a step must be dry before it. */
+const needsDry = (step: Step): boolean => kindOf(step).waits(step)
+
+const after = (from: number, to: number, why: Why, least = 0, most = Infinity): StepLag => ({
+  from,
+  to,
+  least,
+  most,
+  why,
+})
+
+/** What lies over what, and how long it waits for it to dry. */
+function stacking(steps: readonly Step[], world: World): StepLag[] {
+  const cells = steps.map(s => cellsOf(s, world))
+  const meet = (a: Cells | null, b: Cells | null) => !a || !b || a.meets(b)
+  return steps.flatMap((above, to) =>
+    steps.slice(0, to).flatMap((below, from): StepLag[] => {
+      if (isKind('guide', above) || isKind('guide', below) || !meet(cells[from]!, cells[to]!)) return []
+      const wait = needsDry(above) && !laysNothing(below) ? kindOf(below).dries(below) : 0
+      return [after(from, to, wait > 0 ? 'must be dry' : 'lies over', wait)]
+    }),
+  )
+}
+
+/** Share of its drying time for which a film is wet enough for glitter: see `stateAfter`. */
+const WET_SHARE = 0.5
+
+/** What belongs to another step: on its wet paint, around it, registered on it. */
+function belonging(steps: readonly Step[]): StepLag[] {
+  const at = (id: string) => steps.findIndex(s => s.id === id)
+  return steps.flatMap((step, to) => {
+    const kind = kindOf(step)
+    const wetOn = kind.boundTo(step)
+    const hosts = [
+      ...kind.follows(step),
+      ...(isKind('sheet', step) && step.register ? [step.register.on] : []),
+    ]
+    // Gel holds its glitter itself, on dry paint too.
+    const loose = isKind('glitter', step) && step.sort !== 'gel'
+    const window = (from: number) => (loose ? WET_SHARE * kindOf(steps[from]!).dries(steps[from]!) : Infinity)
+    return [
+      ...(wetOn !== null && at(wetOn) >= 0 && at(wetOn) < to
+        ? [after(at(wetOn), to, 'goes on wet', 0, window(at(wetOn)))]
+        : []),
+      ...hosts.flatMap(id => (at(id) >= 0 && at(id) < to ? [after(at(id), to, 'follows')] : [])),
+    ]
+  })
+}
+
+/** A mark comes before the step that it was made for, and is there until then. */
+const marks = (steps: readonly Step[]): StepLag[] =>
+  steps.flatMap((step, n) => {
+    if (!isKind('guide', step)) return []
+    const next = steps.findIndex((s, i) => i > n && !isKind('guide', s))
+    return next < 0 ? [] : [after(n, next, 'marked for')]
+  })
+
+/** Sheets that are dabbed with one tool and colour keep their order where one goes on with what another left. */
+function sameLoads(steps: readonly Step[]): StepLag[] {
+  const last = new Map<string, number>()
+  const lags: StepLag[] = []
+  for (const step of ofKind('sheet', steps)) {
+    const to = steps.indexOf(step)
+    for (const pass of step.passes) {
+      const key = toolWith(pass)
+      const from = last.get(key)
+      if (pass.carries && from !== undefined && from !== to) lags.push(after(from, to, 'same load'))
+      last.set(key, to)
+    }
+  }
+  return lags
+}
+
+/** A step that stays keeps everything before it before it, and everything behind it behind it. */
+const staying = (steps: readonly Step[], kept: ReadonlySet<string>): StepLag[] =>
+  steps.flatMap((step, n) =>
+    kept.has(step.id)
+      ? steps.flatMap((_, i) => (i === n ? [] : i < n ? [after(i, n, 'stays')] : [after(n, i, 'stays')]))
+      : [],
+  )
+
+/**
+ * A look as work for one pair of hands: how long each step takes, what must come after what and how long after,
+ * read off from where the prints lie. Steps that touch nowhere may change places.
+ * @param stays ids of the steps that keep their place
+ */
+export function workOf(
+  look: Pick<Look, 'steps'>,
+  world: World,
+  stays: ReadonlySet<string> = new Set(),
+): LookWork {
+  const steps = look.steps.filter(s => !world.off?.has(s.id))
+  const quick: World = { ...world, flat: true, quick: true }
+  const tasks = steps.map((step): Task => ({
+    seconds: stepEffort(step, world).seconds,
+    worth: step.optional ? step.worth : null,
+  }))
+  const lags = [
+    ...stacking(steps, quick),
+    ...belonging(steps),
+    ...marks(steps),
+    ...sameLoads(steps),
+    ...staying(steps, stays),
+  ]
+  const needs = lags.flatMap(({ from, to, why }) =>
+    why === 'goes on wet' || why === 'follows' ? [[to, from] as const] : [],
+  )
+  return { problem: { tasks, lags, pairs: [], needs }, lags, steps }
+}
