@@ -1,10 +1,12 @@
 // Measures what must be fast, and holds it against limits: npm run bench. With -- --check it fails past a limit,
 // with -- --core it leaves out what needs the built server and a browser.
 import { coreRows } from './core'
+import { orderRows } from './order'
 import { siteRows } from './site'
 import { Table } from './table'
 
 const table = new Table()
 coreRows(table)
+await orderRows(table)
 if (!process.argv.includes('--core')) await siteRows(table)
 table.finish(process.argv.includes('--check'))

@@ -1,7 +1,7 @@
 import type { Lag, Problem, Task } from '#core/order'
 
 /** Repeatable random numbers in [0, 1): the same work each time (Park and Miller 1988, minimal standard). */
-export function dice(seed: number): () => number {
+function dice(seed: number): () => number {
   let state = seed % 2147483647 || 1
   return () => (state = (state * 48271) % 2147483647) / 2147483647
 }

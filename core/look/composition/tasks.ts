@@ -5,7 +5,7 @@ import { Cells } from './cells'
 import { toolWith } from './carried'
 
 /** Why one step comes after another. */
-export type Why =
+type Why =
   'lies over' | 'must be dry' | 'goes on wet' | 'follows' | 'marked for' | 'same load' | 'stays'
 
 /** One step after another, with the reason. */
