@@ -80,7 +80,7 @@ test('the gallery renames, copies, and undoes a deletion', async ({ page }) => {
   await page.goto('/')
   const more = (name: string) => page.getByRole('button', { name: `More for ${name}`, exact: true })
   // Only the cards that are in view are there, and other tests have made looks of their own.
-  await page.getByLabel('Search looks').fill('Fern')
+  await page.getByLabel('Search looks').fill('Stag')
   await more('Plain Fern Stag').click()
   await page.getByRole('menuitem', { name: 'Duplicate' }).click()
   await more('Plain Fern Stag copy').click()

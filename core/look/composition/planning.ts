@@ -60,13 +60,23 @@ function timeline({ problem, lags, steps }: LookWork, { order, starts, finish }:
   }
 }
 
-/** Fewer changes of tool first, then less that moves against the order as it was entered. */
+/** A step that lies so much higher than the one before takes the hand back over wet paint, mm. */
+const UPWARD = 10
+
+/** Fewer changes of tool first, then from top to bottom, then as it was entered. */
 const tasteOf =
   ({ steps }: LookWork) =>
   (order: readonly number[]): number[] => {
+    const height = (n: number) => kindOf<Step>(steps[n]!).anchor(steps[n]!)?.[1] ?? null
+    const goesUp = (n: number, i: number) => {
+      const before = i ? height(order[i - 1]!) : null
+      const now = height(n)
+      return before !== null && now !== null && now < before - UPWARD
+    }
     const tools = order.map(n => kindOf<Step>(steps[n]!).tool(steps[n]!))
     return [
       tools.filter((tool, i) => i > 0 && tool !== tools[i - 1]).length,
+      order.filter(goesUp).length,
       order.reduce((sum, n, i) => sum + Math.abs(n - i), 0),
     ]
   }

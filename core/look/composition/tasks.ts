@@ -5,8 +5,7 @@ import { Cells } from './cells'
 import { toolWith } from './carried'
 
 /** Why one step comes after another. */
-type Why =
-  'lies over' | 'must be dry' | 'goes on wet' | 'follows' | 'marked for' | 'same load' | 'stays'
+type Why = 'lies over' | 'must be dry' | 'goes on wet' | 'follows' | 'marked for' | 'same load' | 'stays'
 
 /** One step after another, with the reason. */
 export interface StepLag extends Lag {

@@ -23,6 +23,12 @@ watch(
   () => again(),
   { immediate: true },
 )
+const root = useTemplateRef<HTMLElement>('root')
+// What was pressed may be gone with the list: the focus stays in the dialog, where Escape closes it.
+watch(found, async () => {
+  await nextTick()
+  if (document.activeElement === document.body) root.value?.focus()
+})
 const step = (id: string) => session.look!.steps.find(s => s.id === id)
 const saved = computed(() => (plan.value ? plan.value.entered.finish - plan.value.planned.finish : 0))
 const which = ref<'planned' | 'entered'>('planned')
@@ -40,7 +46,7 @@ function take(): void {
 </script>
 
 <template>
-  <div class="min-h-64">
+  <div ref="root" class="min-h-64 outline-none" tabindex="-1">
     <p v-for="s in failed" :key="s" role="alert" class="text-stop">{{ s }}</p>
     <WaitBar v-if="!found && !failed.length" words="Looking for the shortest order…" @stop="emit('close')" />
     <div v-if="conflict.length" class="rounded-xl border border-care bg-card p-3" data-testid="plan-conflict">

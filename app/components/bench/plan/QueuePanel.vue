@@ -128,9 +128,9 @@ function keep(): void {
             ><strong class="tabular-nums">{{ whole ? clock(whole.timeline.finish) : '–' }}</strong>
           </p>
           <label v-for="q in QUEUES" :key="q.key" class="block text-[0.8rem] text-soft"
-            >{{ q.words
-            }}<input
-              class="field w-24 tabular-nums"
+            ><span class="block">{{ q.words }}</span
+            ><input
+              class="field w-24! tabular-nums"
               :value="clock(secondsFor(q.key))"
               :aria-label="`Time with ${q.words}`"
               @change="put(q.key, $event)"

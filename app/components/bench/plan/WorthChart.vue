@@ -61,11 +61,12 @@ const words = computed(
 </script>
 
 <template>
-  <VChart
-    class="h-64 w-full rounded-xl border border-rule bg-card"
-    :option="option"
-    autoresize
+  <!-- The chart fills what it stands in, whatever its own class says. -->
+  <div
+    class="h-72 w-full overflow-hidden rounded-xl border border-rule bg-card"
     role="img"
     :aria-label="words"
-  />
+  >
+    <VChart :option="option" autoresize />
+  </div>
 </template>
