@@ -167,17 +167,12 @@ const views = [
     },
   ],
   [
-    'arrangements',
-    '/looks/demo-dew-weaver',
+    'order',
+    '/looks/demo-fern-stag',
     async page => {
-      await ready(page)
-      await changed(page, 'demo-dew-weaver', look => {
-        look.steps = look.steps.slice(0, 1)
-      })
-      await tab(page, 'Line')
-      await page.getByRole('button', { name: 'arrangements' }).click()
-      await page.locator('[data-starter="crown"]').click()
-      await page.locator('[data-starter="swoops"]').click()
+      await page.waitForTimeout(3000)
+      await page.getByRole('button', { name: 'Order', exact: true }).click()
+      await page.getByRole('button', { name: 'Take this order' }).waitFor()
     },
   ],
   [

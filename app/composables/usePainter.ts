@@ -43,8 +43,8 @@ export function usePainter() {
       onAnalysis(p => p.paint(plain(look), pxPerMm, upTo)),
     thumbs: (look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> =>
       onAnalysis(p => p.thumbs(plain(look), pxPerMm, have)),
-    findings: (look: Look, today: string, shows: readonly Shows[], ways: Ways) =>
-      onAnalysis(p => p.findings(plain(look), today, plain([...shows]), plain(ways))),
+    findings: (look: Look, today: string, shows: readonly Shows[], ways: Ways, driesBy: number) =>
+      onAnalysis(p => p.findings(plain(look), today, plain([...shows]), plain(ways), driesBy)),
     composition: (look: Look) => onAnalysis(p => p.composition(plain(look))),
     wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
       onAsked(p => p.wrapped(plain(look), pxPerMm, upTo)),
@@ -52,9 +52,10 @@ export function usePainter() {
       onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, proxy(onProgress))),
     compare: (look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number) =>
       onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
-    plan: (look: Look): Promise<OrderPlan | OrderConflict> => onAsked(async p => p.plan(plain(look))),
-    shortened: (look: Look, budgets: readonly number[], points: number) =>
-      onAsked(p => p.shortened(plain(look), [...budgets], points)),
+    plan: (look: Look, driesBy: number): Promise<OrderPlan | OrderConflict> =>
+      onAsked(async p => p.plan(plain(look), driesBy)),
+    shortened: (look: Look, driesBy: number, budgets: readonly number[], points: number) =>
+      onAsked(p => p.shortened(plain(look), driesBy, [...budgets], points)),
     /** Gives up what was asked for by a press. */
     stop: () => asked.giveUp(),
   }

@@ -4,6 +4,7 @@ import type { Finding } from '#core/checks'
 import type { Outcome } from '~/workers/outcomes'
 import { useScene } from './scene'
 import { useSession } from './session'
+import { useSettings } from './settings'
 import { useWays } from './ways'
 
 const today = (): string => new Date().toISOString().slice(0, 10)
@@ -17,6 +18,7 @@ export const useAnalysis = defineStore('analysis', () => {
   const scene = useScene()
   const painter = usePainter()
   const ways = useWays()
+  const settings = useSettings()
   const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map())
   const findings = shallowRef<readonly Finding[]>([])
   const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
@@ -37,7 +39,7 @@ export const useAnalysis = defineStore('analysis', () => {
     const now = session.look
     if (!now || !scene.loaded) return
     const complete = seen.value === now
-    const found = await painter.findings(now, today(), [...shows.value.values()], ways.now)
+    const found = await painter.findings(now, today(), [...shows.value.values()], ways.now, settings.driesBy)
     if (session.look?.id !== now.id) return
     if (complete) checked.value = now
     findings.value = found.findings
@@ -52,7 +54,7 @@ export const useAnalysis = defineStore('analysis', () => {
     seen.value = of
     check()
   }
-  watch(() => ways.now, check)
+  watch([() => ways.now, () => settings.driesBy], () => check())
   // Of another look nothing is known.
   watch(
     () => session.opened,

@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { MM_PER_INCH } from '#core/geometry'
 import { FINGER_MM } from '#core/look'
+import { dryingFactor, roomProblem, USUAL_ROOM, type Room } from '#core/order'
 
 /** What the painter has set once, on this device. */
 export const useSettings = defineStore('settings', () => {
@@ -15,6 +16,9 @@ export const useSettings = defineStore('settings', () => {
   const twinNew = useLocalStorage('janusform-twin-new', true)
   /** Whether sheets that are moved go to features and to the rims of other prints. */
   const snap = useLocalStorage('janusform-snap', true)
+  /** The room in which people are painted: how long films take to dry. */
+  const room = useLocalStorage<Room>('janusform-room', { ...USUAL_ROOM })
+  const driesBy = computed(() => (roomProblem(room.value) ? 1 : dryingFactor(room.value)))
   const grid = useLocalStorage('janusform-grid', false)
   const lift = useLocalStorage('janusform-lift', false)
   /** A length in the chosen unit, with it. */
@@ -33,6 +37,8 @@ export const useSettings = defineStore('settings', () => {
     fingerMeasured,
     twinNew,
     snap,
+    room,
+    driesBy,
     grid,
     lift,
     length,

@@ -176,11 +176,12 @@ const painter = {
    * What there is to say of a look, and what comes of its steps.
    * @param ways how the painter works
    * @param shows how steps show in the stage's picture, as far as it is painted
+   * @param driesBy how many times as long as usual films take to dry
    */
-  findings(look: Look, today: string, shows: Shows[], ways: Ways): Told {
+  findings(look: Look, today: string, shows: Shows[], ways: Ways, driesBy: number): Told {
     const world = { ...worldOf(look), ways }
     return {
-      waits: [...beneathAll(look.steps, world)].map(([id, under]) => [id, under.wait]),
+      waits: [...beneathAll(look.steps, { ...world, driesBy })].map(([id, under]) => [id, under.wait]),
       paintUse: paintUseOf(look, world),
       findings: findingsOf(look, world, [...paints.values()], shows, today),
       outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []),
@@ -239,10 +240,11 @@ const painter = {
     )
   },
   /** The shortest order of a look; see planOf. */
-  plan: (look: Look): OrderPlan | OrderConflict => planned(look, worldOf(look)),
+  plan: (look: Look, driesBy: number): OrderPlan | OrderConflict =>
+    planned(look, { ...worldOf(look), driesBy }),
   /** What a look is for less time; see shorter. */
-  shortened: (look: Look, budgets: readonly number[], points: number): ShorterLooks =>
-    shorter(look, worldOf(look), budgets, points),
+  shortened: (look: Look, driesBy: number, budgets: readonly number[], points: number): ShorterLooks =>
+    shorter(look, { ...worldOf(look), driesBy }, budgets, points),
   /** The painted skin without light on the chart that leaves steep skin its width: for the turned head. */
   wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
     const world = worldOf(look)

@@ -1,9 +1,9 @@
 import { centroidOf, type Polygon } from '../geometry'
 import {
+  drySeconds,
   ageOf,
   anchorOf,
   coverOf,
-  kindOf,
   type GemStep,
   type GlitterStep,
   type Step,
@@ -121,7 +121,7 @@ export const sparkle: Check = at => [...glitter(at), ...gems(at)]
 function driedBy(at: Case, host: Step, from: number): Found[] {
   const { look, index, world } = at
   const seconds = look.steps.slice(from + 1, index).reduce((s, b) => s + stepEffort(b, world).seconds, 0)
-  const wet = kindOf(host).dries(host) / 2
+  const wet = drySeconds(host, world) / 2
   if (seconds <= wet) return []
   return [
     {

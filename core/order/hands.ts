@@ -42,6 +42,24 @@ export function loadsFor(
   return Math.max(1, Math.ceil(((areaMm2 / 100) * filmPerDab * dabs) / (USED * tool.capacity)))
 }
 
+/** How often each place of a base is met: dabs overlap there, so that none shows (common practice). */
+const OVERLAPS = 2.5
+/** Seconds to begin a place of a base, and to soften its edge in each layer (common practice). */
+const BEGINS = 2
+const EDGE = 2
+
+/**
+ * Seconds of sponging a base: dabs that overlap, and for each separate place of it a beginning and an edge that is
+ * softened (common practice: six places of a face in three layers take about a minute and a half).
+ * @param areaMm2 of all places together
+ */
+export const baseSeconds = (
+  areaMm2: number,
+  places: number,
+  layers: number,
+  tool: Pick<Tool, 'tip'>,
+): number => dabSeconds(OVERLAPS * areaMm2, layers, tool) + places * (BEGINS + EDGE * layers)
+
 /** Seconds of dabbing over an area: one dab for each footprint of the tool's tip, for each layer. */
 export function dabSeconds(areaMm2: number, dabs: number, tool: Pick<Tool, 'tip'>): number {
   const footprint = (Math.PI / 4) * tool.tip ** 2

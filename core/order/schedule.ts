@@ -156,7 +156,7 @@ class Branching {
   }
 
   private branch(order: number[], done: Uint8Array, begun: Begun, windows: Distances | null): void {
-    if (order.length === this.all.length) return this.consider(timed(this.network, order))
+    if (order.length === this.all.length) return this.consider(timed(this.network, [...order]))
     if (this.isOver() || this.cannotBeat(done, begun, windows) || this.wasMet(done, begun)) return
     const ready = this.ready(done).map(n => ({ n, start: this.startOf(n, begun) }))
     ready.sort((a, b) => a.start - b.start || this.tails[b.n]! - this.tails[a.n]!)

@@ -2,7 +2,7 @@ import type { Box } from '../../geometry'
 import { stateAfter } from '../../order'
 import type { FilmState } from '../../paint'
 import { heldAll } from './carried'
-import { hostsIn, kindOf, type Step, type World, stepEffort } from '../kinds'
+import { drySeconds, hostsIn, kindOf, type Step, type World, stepEffort } from '../kinds'
 
 export const overlap = (a: readonly Box[], b: readonly Box[]): boolean =>
   a.some(p => b.some(q => p.minX < q.maxX && q.minX < p.maxX && p.minY < q.maxY && q.minY < p.maxY))
@@ -36,7 +36,7 @@ export function beneathAll(steps: readonly Step[], world: World): Map<string, Be
       between = 0
     for (let j = i - 1; j >= 0; j--) {
       const below = steps[j]!
-      const drying = kindOf(below).dries(below)
+      const drying = drySeconds(below, world)
       const state = stateAfter(between, drying)
       if (state !== 'dry' && overlap(boxes[i]!, boxes[j]!)) {
         films.set(below.id, state)

@@ -1,5 +1,5 @@
 import type { Lag, Problem, Task } from '../../order'
-import { isKind, kindOf, laysNothing, ofKind, stepEffort, type Step, type World } from '../kinds'
+import { drySeconds, isKind, kindOf, laysNothing, ofKind, stepEffort, type Step, type World } from '../kinds'
 import type { Look } from '../look'
 import { Cells } from './cells'
 import { toolWith } from './carried'
@@ -43,7 +43,7 @@ function stacking(steps: readonly Step[], world: World): StepLag[] {
   return steps.flatMap((above, to) =>
     steps.slice(0, to).flatMap((below, from): StepLag[] => {
       if (isKind('guide', above) || isKind('guide', below) || !meet(cells[from]!, cells[to]!)) return []
-      const wait = needsDry(above) && !laysNothing(below) ? kindOf(below).dries(below) : 0
+      const wait = needsDry(above) && !laysNothing(below) ? drySeconds(below, world) : 0
       return [after(from, to, wait > 0 ? 'must be dry' : 'lies over', wait)]
     }),
   )
@@ -53,7 +53,7 @@ function stacking(steps: readonly Step[], world: World): StepLag[] {
 const WET_SHARE = 0.5
 
 /** What belongs to another step: on its wet paint, around it, registered on it. */
-function belonging(steps: readonly Step[]): StepLag[] {
+function belonging(steps: readonly Step[], world: World): StepLag[] {
   const at = (id: string) => steps.findIndex(s => s.id === id)
   return steps.flatMap((step, to) => {
     const kind = kindOf(step)
@@ -64,7 +64,7 @@ function belonging(steps: readonly Step[]): StepLag[] {
     ]
     // Gel holds its glitter itself, on dry paint too.
     const loose = isKind('glitter', step) && step.sort !== 'gel'
-    const window = (from: number) => (loose ? WET_SHARE * kindOf(steps[from]!).dries(steps[from]!) : Infinity)
+    const window = (from: number) => (loose ? WET_SHARE * drySeconds(steps[from]!, world) : Infinity)
     return [
       ...(wetOn !== null && at(wetOn) >= 0 && at(wetOn) < to
         ? [after(at(wetOn), to, 'goes on wet', 0, window(at(wetOn)))]
@@ -124,7 +124,7 @@ export function workOf(
   }))
   const lags = [
     ...stacking(steps, quick),
-    ...belonging(steps),
+    ...belonging(steps, world),
     ...marks(steps),
     ...sameLoads(steps),
     ...staying(steps, stays),

@@ -49,6 +49,10 @@ export function stepEffort(step: Step, world: World): Effort {
   return step.eyes === 'shut' ? { ...effort, seconds: effort.seconds + SHUT_SECONDS } : effort
 }
 
+/** Seconds until what a step lays is dry, in the room as the world knows it. */
+export const drySeconds = (step: Step, { driesBy = 1 }: Pick<World, 'driesBy'>): number =>
+  driesBy * kindOf(step).dries(step)
+
 /** What the step sheet says of a step: when the eyes are shut, before anything else. */
 export const cardLines = (step: Step, world: World): CardLine[] => [
   ...(step.eyes === 'shut' ? [EYES_SHUT] : []),

@@ -62,6 +62,8 @@ export interface World {
   readonly memo?: Memo
   /** Leave the lift of sheets out of the spread: quicker, for vector drawings. */
   readonly flat?: boolean
+  /** How many times as long as usual films take to dry in this room; as usual when left out. */
+  readonly driesBy?: number
   /** How the painter works; as usual when left out. */
   readonly ways?: Ways
   /** Width of the painter's finger, mm; a usual one when left out. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dabSeconds, HANDS, loadsFor } from '#core/order'
+import { baseSeconds, dabSeconds, HANDS, loadsFor } from '#core/order'
 import { TOOLS } from '#core/paint'
 import { freshSheet, freshWash, kindOf } from '#core/look'
 import { ground, MIDLINE, paint, world } from '../world'
@@ -39,6 +39,32 @@ describe('dabbing', () => {
     const footprint = (Math.PI / 4) * TOOLS.dauber.tip ** 2
     expect(dabSeconds(footprint * 2.5, 2, TOOLS.dauber)).toBeCloseTo(3 * 2 * HANDS.dab, 12)
     expect(dabSeconds(1, 1, TOOLS.dauber)).toBeCloseTo(HANDS.dab, 12)
+  })
+})
+
+describe('a base by sponge', () => {
+  it('takes by hand as long for six places in three layers as painters say it does', () => {
+    // Lids, brows, nose and muzzle: about a minute and a half (common practice).
+    const step = {
+      ...freshWash(
+        'a',
+        'Base',
+        ['left.lid', 'right.lid', 'left.brow', 'right.brow', 'nose', 'muzzle'],
+        [paint('gull')],
+        ground,
+      ),
+      dabs: 3,
+    }
+    const { seconds } = kindOf(step).effort(step, world)
+    expect(seconds).toBeGreaterThan(60)
+    expect(seconds).toBeLessThan(110)
+  })
+
+  it('takes longer for two places than for one of their size, and for more layers', () => {
+    const one = baseSeconds(2000, 1, 1, TOOLS.openCell)
+    expect(baseSeconds(2000, 2, 1, TOOLS.openCell)).toBeGreaterThan(one)
+    expect(baseSeconds(2000, 1, 3, TOOLS.openCell)).toBeGreaterThan(2 * one - 4)
+    expect(baseSeconds(0, 0, 1, TOOLS.openCell)).toBeLessThan(1)
   })
 })
 

@@ -9,6 +9,7 @@ onBeforeUnmount(painter.stop)
 
 <template>
   <PanelDialog open huge title="Order and time" @close="emit('close')">
+    <RoomField class="mb-3" />
     <TabGroup>
       <TabList class="mb-3 flex gap-1.5">
         <Tab

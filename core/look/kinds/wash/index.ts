@@ -1,5 +1,5 @@
 import { boxOf, type Point } from '../../../geometry'
-import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
+import { baseSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
 import { brushFilm, BRUSHES, filmOf, opacityOf, TAKES_UP, takesUpOf, TOOLS } from '../../../paint'
 import { zoneWords } from '../../../skin'
 import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
@@ -128,6 +128,8 @@ const FILLS = 90
 
 function effortOf(wash: Wash, world: World): Effort {
   const area = washArea(wash, world.ground)
+  // Each zone is taken by itself, also where it touches the next.
+  const places = wash.zones.length || washSides(wash, world.ground).length
   if (wash.brush) {
     const loads = Math.max(1, Math.ceil(area / BRUSHES[wash.brush].line / 2))
     return { loads, seconds: HANDS.brushLoad * loads + area / FILLS }
@@ -139,7 +141,7 @@ function effortOf(wash: Wash, world: World): Effort {
   const reload = HANDS.reload * Math.max(loads, colours)
   return {
     loads,
-    seconds: reload + dabSeconds(area, wash.dabs, tool) + blend + (wash.glitter ? HANDS.glitter : 0),
+    seconds: reload + baseSeconds(area, places, wash.dabs, tool) + blend + (wash.glitter ? HANDS.glitter : 0),
   }
 }
 
