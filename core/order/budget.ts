@@ -15,6 +15,9 @@ interface Unit {
   readonly seconds: number
 }
 
+/** As many searches' time may be spent on one budget: then the best found counts. */
+const LONGER = 8
+
 /** More units than these are not tried in all combinations: the least worthy go first then. */
 const MOST_UNITS = 14
 
@@ -72,15 +75,22 @@ function combinations(problem: Problem, must: readonly boolean[], units: readonl
 export class Budget {
   private readonly all: ReturnType<typeof combinations>
   private readonly seconds: number
-  /** Whether every combination is tried. */
-  readonly complete: boolean
+  private readonly tried: boolean
+  private late = false
+
+  private readonly must: boolean[]
 
   constructor(private readonly problem: Problem) {
-    const must = musts(problem)
+    const must = (this.must = musts(problem))
     const units = unitsOf(problem, must).sort((a, b) => b.worth - a.worth)
-    this.complete = units.length <= MOST_UNITS
+    this.tried = units.length <= MOST_UNITS
     this.all = combinations(problem, must, units.slice(0, MOST_UNITS))
     this.seconds = problem.tasks.reduce((sum, t, n) => sum + (must[n] ? t.seconds : 0), 0)
+  }
+
+  /** Whether every combination was tried for the last budget. */
+  get complete(): boolean {
+    return this.tried && !this.late
   }
 
   /**
@@ -90,9 +100,14 @@ export class Budget {
    */
   within(budget: number, search: Search): Choice | null {
     let best: Choice | null = null
+    const until = search.clock() + LONGER * search.limitMs
+    this.late = false
     for (const { chosen, worth, seconds } of this.all) {
       if (best && worth < best.worth - CLOSE) break
       if (this.seconds + seconds > budget + CLOSE) continue
+      // Out of time what must be done alone is tried still, so that nothing is called impossible that is not.
+      this.late ||= search.clock() > until
+      if (this.late && (best || worth > 0)) continue
       const inTime = shortest(this.problem, { ...search, enough: budget }, chosen)
       if (!inTime || inTime.finish > budget + CLOSE) continue
       const plan = shortest(this.problem, search, chosen) ?? inTime
@@ -103,12 +118,15 @@ export class Budget {
 
   /** The shortest that there is: only what must be done; null when it cannot be. */
   least(search: Search): Plan | null {
-    return shortest(this.problem, search, this.all.at(-1)!.chosen)
+    return shortest(this.problem, search, this.must)
   }
 
   /** Everything, in its shortest order; null when it cannot be. */
   whole(search: Search): Choice | null {
-    return this.within(Infinity, search)
+    const { tasks } = this.problem
+    const plan = shortest(this.problem, search)
+    const worth = tasks.reduce((sum, t) => sum + (t.worth ?? 0), 0)
+    return plan && { chosen: tasks.map(() => true), worth, plan }
   }
 
   /** Worth against time: what can be had for ever less time, the whole first. */

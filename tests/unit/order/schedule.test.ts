@@ -125,6 +125,24 @@ describe('what is done in some time', () => {
     expect(new Budget(problem).least(LONG)!.finish).toBe(60)
   })
 
+  it('is all of it in the whole, also what is worth nothing', () => {
+    const tasks = [...problem.tasks, { seconds: 15, worth: 0 }]
+    const budget = new Budget({ ...problem, tasks })
+    expect(budget.whole(LONG)!.chosen).toEqual([true, true, true, true, true])
+    expect(budget.least(LONG)!.finish).toBe(60)
+  })
+
+  it('falls back on what must be done when there was no time to try more, and says so', () => {
+    let now = 0
+    const clock = () => (now += 10_000)
+    const budget = new Budget(problem)
+    const found = budget.within(120, { limitMs: 1, clock })!
+    expect(found.chosen).toEqual([true, false, false, false])
+    expect(budget.complete).toBe(false)
+    budget.within(120, LONG)
+    expect(budget.complete).toBe(true)
+  })
+
   it('falls from the whole to the least, and never gains worth for less time', () => {
     const curve = new Budget(problem).curve(20, LONG)
     expect(curve[0]).toMatchObject({ worth: 19, chosen: [true, true, true, true] })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MousePointerClick } from '@lucide/vue'
-import { sourceRings, type DotsStep, type LineStep, type Source, isSparkle } from '#core/look'
+import { laysNothing, sourceRings, type DotsStep, type LineStep, type Source, isSparkle } from '#core/look'
 import { zoneWords, type ZoneId } from '#core/skin'
 
 /** What an outline or a run of dots goes around: an earlier step, some of its openings, or zones. */
@@ -19,7 +19,7 @@ const hosts = computed(() =>
       0,
       session.look!.steps.findIndex(s => s.id === props.step.id),
     )
-    .filter(s => !isSparkle(s)),
+    .filter(s => !isSparkle(s) && !laysNothing(s)),
 )
 const lost = computed(
   () => props.step.of !== null && sourceRings(props.step.of, props.step.id, scene.world).length === 0,
