@@ -69,6 +69,8 @@ test('a sheet that is moved goes to a line of the face, not with the switch off'
   await page.locator('[data-sheet="swirl-small"]').press('Enter')
   await expect(page.locator('[data-step]')).toHaveCount(1)
   await painted(page)
+  // Where it lies is read off the server.
+  await saved(page)
   const lies = async () => (await steps(page, id))[0].at as [number, number]
   /** Moves the sheet in small steps and tells at which it said that it was drawn to something. */
   async function told(): Promise<boolean> {
