@@ -1,5 +1,15 @@
-import type { Lag, Problem, Task } from '../../order'
-import { drySeconds, isKind, kindOf, laysNothing, ofKind, stepEffort, type Step, type World } from '../kinds'
+import { Network, timed, type Lag, type Problem, type Task } from '../../order'
+import {
+  drySeconds,
+  isKind,
+  isSparkle,
+  kindOf,
+  laysNothing,
+  ofKind,
+  stepEffort,
+  type Step,
+  type World,
+} from '../kinds'
 import type { Look } from '../look'
 import { Cells } from './cells'
 import { toolWith } from './carried'
@@ -107,6 +117,35 @@ const staying = (steps: readonly Step[], kept: ReadonlySet<string>): StepLag[] =
   )
 
 /**
+ * Lets nothing be painted onto what is wetter than it was in the order as it was entered: there the hands came later,
+ * and what lies beneath was drier. What is strewn on wet paint or works it over is not held up.
+ */
+function noWetter(
+  lags: readonly StepLag[],
+  tasks: readonly Task[],
+  steps: readonly Step[],
+  world: World,
+): StepLag[] {
+  // As it was entered, whatever windows that order may miss.
+  const problem = { tasks, lags: lags.map(l => ({ ...l, most: Infinity })), pairs: [], needs: [] }
+  const order = steps.map((_, n) => n)
+  const found = timed(
+    new Network(
+      problem,
+      order.map(() => true),
+    ),
+    order,
+  )
+  return lags.map(lag => {
+    const [below, above] = [steps[lag.from]!, steps[lag.to]!]
+    if (!found || lag.why !== 'lies over' || laysNothing(below) || laysNothing(above) || isSparkle(above))
+      return lag
+    const passed = found.starts[lag.to]! - found.starts[lag.from]! - tasks[lag.from]!.seconds
+    return { ...lag, least: Math.min(drySeconds(below, world), Math.max(0, passed)) }
+  })
+}
+
+/**
  * A look as work for one pair of hands: how long each step takes, what must come after what and how long after,
  * read off from where the prints lie. Steps that touch nowhere may change places.
  * @param stays ids of the steps that keep their place
@@ -122,13 +161,14 @@ export function workOf(
     seconds: stepEffort(step, world).seconds,
     worth: step.optional ? step.worth : null,
   }))
-  const lags = [
+  const entered = [
     ...stacking(steps, quick),
     ...belonging(steps, world),
     ...marks(steps),
     ...sameLoads(steps),
     ...staying(steps, stays),
   ]
+  const lags = noWetter(entered, tasks, steps, world)
   const needs = lags.flatMap(({ from, to, why }) =>
     why === 'goes on wet' || why === 'follows' ? [[to, from] as const] : [],
   )

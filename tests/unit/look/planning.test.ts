@@ -10,6 +10,7 @@ import {
   freshOutline,
   freshRework,
   freshSheet,
+  freshWash,
   groundFor,
   keepPlace,
   kindOf,
@@ -125,6 +126,22 @@ describe('the order of a look', () => {
     expect(why[0]).toMatch(
       /^Paint "Swirl with a tail" and "Teardrop" while "Base" dries, before "Scales": \d+ s less/,
     )
+  })
+
+  it('paints nothing onto what is wetter than it was as it was entered', () => {
+    // The stroke on the chin's base came when that was dry, since the hands had waited for the forehead's.
+    const both = freshWash('base', 'Base', ['forehead', 'chin'], [gull], ground)
+    const over: Step = { ...chin, id: 'over' }
+    const three = lookOf(both, scales, over)
+    const { planned: best } = planned(three)
+    const end = best.ends[best.order.indexOf('base')]!
+    expect(best.starts[best.order.indexOf('over')]! - end).toBeGreaterThanOrEqual(
+      kindOf(base).dries(base) - 1e-6,
+    )
+    // One that was entered right after it was meant for the wet base, and may go there.
+    const wet = lookOf(both, over, scales)
+    const { lags } = workOf(wet, worldOf(...wet.steps))
+    expect(lags.find(l => l.to === 1)).toMatchObject({ why: 'lies over', least: 0 })
   })
 
   it('stays as it was entered where nothing is gained', () => {
