@@ -1,5 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
 import { join } from 'node:path'
+import { bundleOffline } from './scripts/offline.mjs'
 import { bundleWorker, digestOfCore, workerOfSources } from './scripts/worker.mjs'
 
 export default defineNuxtConfig({
@@ -33,7 +34,10 @@ export default defineNuxtConfig({
       // The worker threads run a file of their own beside the server's.
       compiled: async ({ options }) => {
         if (options.dev) await workerOfSources()
-        else await bundleWorker(join(options.output.serverDir, 'worker.mjs'))
+        else {
+          await bundleWorker(join(options.output.serverDir, 'worker.mjs'))
+          await bundleOffline(options.output.publicDir, join(options.output.serverDir, 'offline.js'))
+        }
       },
     },
   },

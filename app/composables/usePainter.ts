@@ -54,8 +54,13 @@ export function usePainter() {
       onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
     plan: (look: Look, driesBy: number): Promise<OrderPlan | OrderConflict> =>
       onAsked(async p => p.plan(plain(look), driesBy)),
-    shortened: (look: Look, driesBy: number, budgets: readonly number[], points: number) =>
-      onAsked(p => p.shortened(plain(look), driesBy, [...budgets], points)),
+    shortened: (
+      look: Look,
+      driesBy: number,
+      budgets: readonly number[],
+      points: number,
+      behind: readonly string[] = [],
+    ) => onAsked(p => p.shortened(plain(look), driesBy, [...budgets], points, [...behind])),
     /** Gives up what was asked for by a press. */
     stop: () => asked.giveUp(),
   }

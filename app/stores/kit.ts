@@ -40,10 +40,10 @@ export const useKit = defineStore('kit', () => {
     paints.value = paints.value.filter(p => p.id !== id)
   }
   /** Keeps a reading of the ladder or of a tool, or takes one back. */
-  const read = async <K extends keyof Readings>(of: K, reading: Readings[K][number]): Promise<void> => {
+  const read = async <K extends 'edges' | 'tools'>(of: K, reading: Readings[K][number]): Promise<void> => {
     readings.value = await $fetch<KeptReadings>(`/api/readings/${of}`, { method: 'POST', body: reading })
   }
-  const unread = async (of: keyof Readings, id: number): Promise<void> => {
+  const unread = async (of: 'edges' | 'tools', id: number): Promise<void> => {
     readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' })
   }
   return {

@@ -18,6 +18,16 @@ export const useSettings = defineStore('settings', () => {
   const snap = useLocalStorage('janusform-snap', true)
   /** The room in which people are painted: how long films take to dry. */
   const room = useLocalStorage<Room>('janusform-room', { ...USUAL_ROOM })
+  /** The room as the house knows it, where another device has set it. */
+  async function readRoom(): Promise<void> {
+    const kept = await $fetch<Room | null>('/api/settings/room').catch(() => null)
+    if (kept) room.value = kept
+  }
+  /** Sets the room, on this device and for the house. */
+  function setRoom(next: Room): void {
+    room.value = next
+    void $fetch('/api/settings/room', { method: 'PUT', body: next }).catch(() => {})
+  }
   const driesBy = computed(() => (roomProblem(room.value) ? 1 : dryingFactor(room.value)))
   const grid = useLocalStorage('janusform-grid', false)
   const lift = useLocalStorage('janusform-lift', false)
@@ -38,6 +48,8 @@ export const useSettings = defineStore('settings', () => {
     twinNew,
     snap,
     room,
+    readRoom,
+    setRoom,
     driesBy,
     grid,
     lift,

@@ -242,9 +242,23 @@ const painter = {
   /** The shortest order of a look; see planOf. */
   plan: (look: Look, driesBy: number): OrderPlan | OrderConflict =>
     planned(look, { ...worldOf(look), driesBy }),
-  /** What a look is for less time; see shorter. */
-  shortened: (look: Look, driesBy: number, budgets: readonly number[], points: number): ShorterLooks =>
-    shorter(look, { ...worldOf(look), driesBy }, budgets, points),
+  /**
+   * What a look is for less time; see shorter.
+   * @param behind ids of steps that are done already, or will not be
+   */
+  shortened: (
+    look: Look,
+    driesBy: number,
+    budgets: readonly number[],
+    points: number,
+    behind: readonly string[],
+  ): ShorterLooks =>
+    shorter(
+      { steps: look.steps.filter(s => !behind.includes(s.id)) },
+      { ...worldOf(look), driesBy },
+      budgets,
+      points,
+    ),
   /** The painted skin without light on the chart that leaves steep skin its width: for the turned head. */
   wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
     const world = worldOf(look)

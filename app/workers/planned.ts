@@ -25,18 +25,28 @@ export interface ShorterLooks {
   readonly curve: Shortened[]
   readonly within: (Shortened | null)[]
   readonly least: number | null
+  /** The shortest order of what must be done. */
+  readonly leastOrder: readonly string[] | null
 }
 
 /**
  * What a look is for less time.
  * @param budgets seconds for each of which it is told what goes
+ * @param look with the steps that are still to be painted
  * @param points as many points of worth against time are told; none for 0
  */
-export function shorter(look: Look, world: World, budgets: readonly number[], points: number): ShorterLooks {
+export function shorter(
+  look: Pick<Look, 'steps'>,
+  world: World,
+  budgets: readonly number[],
+  points: number,
+): ShorterLooks {
   const found = new Shortening(look, world, { limitMs: SHORT_MS, clock })
+  const least = found.least()
   return {
     curve: points > 0 ? found.curve(points) : [],
     within: budgets.map(b => found.within(b)),
-    least: found.least(),
+    least: least?.finish ?? null,
+    leastOrder: least?.order ?? null,
   }
 }

@@ -1,5 +1,6 @@
 import { parse, formatHex } from 'culori'
 import Papa from 'papaparse'
+import { FORMULA, unescaped } from './cells'
 
 /** A colour of a palette. */
 export interface Swatch {
@@ -16,19 +17,12 @@ export function gplOf(title: string, swatches: readonly Swatch[]): string {
   return ['GIMP Palette', `Name: ${title.replace(/[\r\n]/g, ' ')}`, 'Columns: 6', '#', ...rows, ''].join('\n')
 }
 
-/** What a spreadsheet would take for the beginning of a formula (OWASP, CSV injection), escaped or not. */
-const FORMULA = /^'*[=+\-@\t\r]/
-
 /** Colours as CSV with a head line; a name that begins like a formula gets an apostrophe, as spreadsheets do. */
 export const csvOf = (swatches: readonly Swatch[]): string =>
   Papa.unparse(
     { fields: ['name', 'colour'], data: swatches.map(s => [s.name, s.colour]) },
     { newline: '\r\n', escapeFormulae: FORMULA },
   ) + '\r\n'
-
-/** A name without the apostrophe that keeps it from being a formula. */
-const unescaped = (name: string): string =>
-  name.startsWith("'") && FORMULA.test(name.slice(1)) ? name.slice(1) : name
 
 /**
  * Reads a palette from a GPL file or from CSV with the columns name and colour.

@@ -22,10 +22,18 @@ export interface ToolReading {
   readonly value: number
 }
 
-/** Everything that a painter has read of the own tools. */
+/** How fast the painter does a kind of task: times as long as by the starting values. */
+export interface OwnPace {
+  readonly task: string
+  readonly factor: number
+}
+
+/** Everything that a painter has read of the own tools and the own hands. */
 export interface Readings {
   readonly edges: readonly EdgeReading[]
   readonly tools: readonly ToolReading[]
+  /** From the times that were logged; as usual when left out. */
+  readonly paces?: readonly OwnPace[]
 }
 export const NO_READINGS: Readings = { edges: [], tools: [] }
 
@@ -71,7 +79,9 @@ export const toolKnown = ({ tools }: Readings, tool: ToolId, measure: ToolMeasur
 export function ownTools(readings: Readings): {
   tool: (id: ToolId) => Tool
   edge: (tool: ToolId, wetness: Wetness) => number
+  pace: (task: string) => number
 } {
+  const paces = new Map(readings.paces?.map(p => [p.task, p.factor]))
   const read = new Set(readings.tools.map(r => r.tool))
   return {
     tool: id =>
@@ -84,5 +94,6 @@ export function ownTools(readings: Readings): {
           }
         : TOOLS[id],
     edge: (tool, wetness) => edgeKnown(readings, tool, wetness).value,
+    pace: task => paces.get(task) ?? 1,
   }
 }

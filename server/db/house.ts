@@ -4,6 +4,8 @@ import { paintsIn } from './paints'
 import { picturesIn } from './pictures'
 import { readingsIn } from './readings'
 import { revisionsIn } from './revisions'
+import { runsIn } from './runs'
+import { settingsIn } from './settings'
 import { stencilsIn } from './stencils'
 import { sparklesIn } from './sparkles'
 import { waysIn } from './ways'
@@ -17,6 +19,7 @@ let openings = 0
 export function openHouse(file?: string) {
   const db = openDb(file)
   const opened = ++openings
+  const runs = runsIn(db)
   const changes = db.prepare('SELECT total_changes()').pluck()
   return {
     db,
@@ -27,9 +30,11 @@ export function openHouse(file?: string) {
     pictures: picturesIn(db),
     stencils: stencilsIn(db),
     paints: paintsIn(db),
-    readings: readingsIn(db),
+    readings: readingsIn(db, () => runs.paces()),
     ways: waysIn(db),
     sparkles: sparklesIn(db),
+    runs,
+    settings: settingsIn(db),
   }
 }
 

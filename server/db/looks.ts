@@ -80,6 +80,11 @@ const statements = (db: Db) => ({
   known: db.prepare<[string]>('SELECT 1 FROM looks WHERE id = ?'),
   list: db.prepare<[], ListedRow>(`${LISTED} WHERE deleted_at IS NULL ORDER BY updated_at DESC, name`),
   one: db.prepare<[string], ListedRow>(`${LISTED} WHERE id = ? AND deleted_at IS NULL`),
+  newest: db
+    .prepare<[string, number], string>(
+      'SELECT doc FROM looks WHERE deleted_at IS NULL AND id <> ? ORDER BY updated_at DESC LIMIT ?',
+    )
+    .pluck(),
   gone: db.prepare<[], { id: string; name: string; version: number; deletedAt: string }>(
     'SELECT id, name, version, deleted_at AS deletedAt FROM looks WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC',
   ),
@@ -101,7 +106,7 @@ const statements = (db: Db) => ({
 
 /** Looks, each with its facts in columns. Their earlier versions: see revisionsIn. */
 export function looksIn(db: Db) {
-  const { live, known, list, one, gone, insert, update, keep, mark } = statements(db)
+  const { live, known, list, one, newest, gone, insert, update, keep, mark } = statements(db)
 
   return {
     /** Every look as a list shows it, the newest first; no document is read. */
@@ -128,6 +133,8 @@ export function looksIn(db: Db) {
     },
     /** The document of a look as text, as it is kept. */
     doc: (id: string): string | null => live.get(id)?.doc ?? null,
+    /** The documents of the newest looks but one, as text. */
+    newestDocs: (most: number, but: string): string[] => newest.all(but, most),
     /** Whether the id was ever used, by a deleted look too. */
     knows: (id: string): boolean => known.get(id) !== undefined,
     create: db.transaction((look: Look, at: string): LookRecord => {

@@ -152,4 +152,30 @@ CREATE TABLE sparkles (
 ) STRICT;
 `,
   },
+  {
+    // How paintings went, one row each: columns for the list, and the whole record as JSON.
+    sql: `
+CREATE TABLE runs (
+  id TEXT PRIMARY KEY,
+  look_id TEXT,
+  look_name TEXT NOT NULL,
+  started_at TEXT NOT NULL,
+  ended_at TEXT,
+  device TEXT NOT NULL,
+  doc TEXT NOT NULL,
+  -- How often it was sent: of two that cross, the later one stays.
+  sent INTEGER NOT NULL,
+  heard_at TEXT NOT NULL,
+  picture BLOB,
+  deleted_at TEXT
+) STRICT;
+CREATE INDEX runs_newest ON runs (started_at DESC) WHERE deleted_at IS NULL;
+CREATE INDEX runs_of_look ON runs (look_id);
+-- The room in which people are painted, and other things that are set once for the house.
+CREATE TABLE settings (
+  key TEXT PRIMARY KEY,
+  value TEXT NOT NULL
+) STRICT;
+`,
+  },
 ]

@@ -1,4 +1,4 @@
-import type { EdgeReading, ToolReading } from '../../core/paint'
+import type { EdgeReading, OwnPace, ToolReading } from '../../core/paint'
 import type { Db } from './open'
 
 interface Kept {
@@ -11,10 +11,18 @@ export type KeptTool = ToolReading & Kept
 export interface KeptReadings {
   edges: KeptEdge[]
   tools: KeptTool[]
+  /** From the log: times as long as by the starting values, for each kind of task. */
+  paces?: OwnPace[]
 }
 
-/** The painter's readings of the bridge ladder and of the own tools. */
-export function readingsIn(db: Db) {
+/** Decimals of a pace: pictures depend on it, and need not follow every second. */
+const FINE = 20
+
+/**
+ * The painter's readings of the bridge ladder and of the own tools.
+ * @param paces how fast the painter does each kind of task, by the log
+ */
+export function readingsIn(db: Db, paces: () => readonly OwnPace[]) {
   const edges = db.prepare<[], KeptEdge>(
     'SELECT id, tool, wetness, bridge, read_at AS readAt FROM edge_readings ORDER BY id',
   )
@@ -32,9 +40,12 @@ export function readingsIn(db: Db) {
     tools: db.prepare<[number]>('DELETE FROM tool_readings WHERE id = ?'),
   }
   return {
-    all: (): KeptReadings => ({ edges: edges.all(), tools: tools.all() }),
+    all(): KeptReadings {
+      const own = paces().map(({ task, factor }) => ({ task, factor: Math.round(FINE * factor) / FINE }))
+      return { edges: edges.all(), tools: tools.all(), ...(own.length && { paces: own }) }
+    },
     addEdge: (reading: EdgeReading, at: string): void => void addEdge.run({ ...reading, at }),
     addTool: (reading: ToolReading, at: string): void => void addTool.run({ ...reading, at }),
-    remove: (of: keyof KeptReadings, id: number): boolean => remove[of].run(id).changes > 0,
+    remove: (of: 'edges' | 'tools', id: number): boolean => remove[of].run(id).changes > 0,
   }
 }

@@ -1,3 +1,4 @@
+import { habitsOf, type Habits } from '../../core/checks'
 import { cut, type CutReport } from '../../core/cutter'
 import { lookSvg, sheetDxf, sheetFromJson, sheetJson, sheetSvg } from '../../core/formats'
 import { lookSeconds, parseLook, type ParsedLook } from '../../core/look'
@@ -11,6 +12,7 @@ import {
   type SheetGeometry,
 } from '../../core/stencil'
 import type { ShapeKept } from '../db/stencils'
+import { jsonOr } from '../db/ways'
 import { readBackup, writeBackup } from './backup'
 import { CARD_PX, lookPng } from './pictures'
 import { sheetPdf } from './sheetPdf'
@@ -76,6 +78,15 @@ export const jobs = {
   lookSvg(sent: LookSent): string {
     const { look, world } = worldSent(sent)
     return lookSvg(look, world)
+  },
+  /** What looks have by habit, from their documents as JSON text; damaged ones are passed over. */
+  habits(docs: readonly string[]): Habits {
+    return habitsOf(
+      docs.flatMap(doc => {
+        const read = parseLook(jsonOr(doc))
+        return read.ok ? [read.look] : []
+      }),
+    )
   },
   /** A look from JSON text, checked. */
   readLook({ text, within }: { text: string; within: 'look' | null }): LookRead {

@@ -11,6 +11,7 @@ const IDLE_MS = 120_000
 /** How long a job may take before it is given up, ms. */
 const DEADLINE_MS: Readonly<Record<keyof Jobs, number>> = {
   picture: 60_000,
+  habits: 5_000,
   card: 60_000,
   lookSvg: 30_000,
   readLook: 5_000,

@@ -4,6 +4,7 @@ import { jobs } from './jobs'
 export const {
   picture,
   card,
+  habits,
   lookSvg,
   readLook,
   readSent,

@@ -23,10 +23,8 @@ export function refusal(
   return createError({ statusCode, message: list[0], data: { sentences: list, ...data } })
 }
 
-/**
- * The body as text, counted while it is read; refused as soon as it is larger than any sheet or look can be.
- */
-export async function bodyText(event: H3Event): Promise<string> {
+/** The body, counted while it is read; refused as soon as it is larger than any sheet or look can be. */
+export async function bodyBytes(event: H3Event): Promise<Buffer> {
   const { req, res } = event.node
   const announced = Number(req.headers['content-length'] ?? 0)
   const size = announced
@@ -45,10 +43,13 @@ export async function bodyText(event: H3Event): Promise<string> {
       res.setHeader('connection', 'close')
       reject(tooLarge())
     })
-    req.on('end', () => resolve(Buffer.concat(parts).toString('utf8')))
+    req.on('end', () => resolve(Buffer.concat(parts)))
     req.on('error', reject)
   })
 }
+
+/** The body as text; see bodyBytes. */
+export const bodyText = async (event: H3Event): Promise<string> => (await bodyBytes(event)).toString('utf8')
 
 const NO_JSON = 'This is not JSON: the file is damaged or of another kind.'
 

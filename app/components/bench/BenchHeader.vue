@@ -11,6 +11,7 @@ import {
   ListOrdered,
   LoaderCircle,
   OctagonX,
+  PersonStanding,
   Redo2,
   Undo2,
   Users,
@@ -72,9 +73,9 @@ async function out(words: string, path: string): Promise<void> {
   await saver.value.flush()
   await fetchFile(words, `/api/looks/${look.value.id}/${path}`, `${look.value.name}.png`)
 }
-async function card(): Promise<void> {
+async function go(to: 'steps' | 'chair'): Promise<void> {
   await saver.value.flush()
-  await navigateTo(`/looks/${look.value.id}/steps`)
+  await navigateTo(`/looks/${look.value.id}/${to}`)
 }
 function budget(event: Event): void {
   const text = (event.target as HTMLInputElement).value.trim()
@@ -212,6 +213,7 @@ function budget(event: Event): void {
     >
       <WaitBar :words="exporting.words" @stop="exporting.stop" />
     </div>
-    <button class="btn-main shrink-0" @click="card"><ListOrdered :size="16" />Step list</button>
+    <button class="btn shrink-0" @click="go('steps')"><ListOrdered :size="16" />Step list</button>
+    <button class="btn-main shrink-0" @click="go('chair')"><PersonStanding :size="16" />Chair</button>
   </header>
 </template>

@@ -3,6 +3,7 @@ const pages = [
   ['/', 'Looks'],
   ['/drawer', 'Drawer'],
   ['/kit', 'Kit'],
+  ['/log', 'Log'],
 ] as const
 const route = useRoute()
 const here = (path: string) => (path === '/' ? route.path === '/' : route.path.startsWith(path))

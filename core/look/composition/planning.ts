@@ -206,9 +206,10 @@ export class Shortening {
     const found = this.budget.within(seconds, this.search)
     return found && this.told(seconds, found)
   }
-  /** The seconds that what must be done takes at least; null when it cannot be done. */
-  least(): number | null {
-    return this.budget.least(this.search)?.finish ?? null
+  /** What must be done in its shortest order; null when it cannot be done. */
+  least(): Timeline | null {
+    const plan = this.budget.least(this.search)
+    return plan && timeline(this.work, plan)
   }
   /** Ever shorter versions, the whole look first. */
   curve(points: number): Shortened[] {

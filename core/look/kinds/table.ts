@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { TOOLS } from '../../paint'
 import type { PaintRef } from '../document'
 import { dotsKind } from './dots'
 import { gemKind } from './gem'
@@ -43,10 +44,27 @@ export function kindOf<S extends Step>(step: S): StepKind<S> {
 /** Asking for shut eyes, and waiting until the lids are dry, s (common practice: about ten seconds). */
 const SHUT_SECONDS = 12
 
-/** What a step takes, with the wait for shut eyes: seconds of the hands and loads. */
+/** The kind of task that a step is for the hands: times that were logged for it count for all such steps. */
+export const taskOf = (step: Step): string =>
+  step.kind === 'sheet'
+    ? `sheet, ${kindOf(step).tool(step)}`
+    : step.kind === 'wash'
+      ? `wash, ${step.brush ? 'brush' : 'sponge'}`
+      : step.kind
+
+/** A kind of task in words. */
+export function taskWords(task: string): string {
+  const [kind, tool] = task.split(', ')
+  const words = KINDS[kind as KindName]?.words ?? kind
+  const by = tool && ((TOOLS as Record<string, { name: string }>)[tool]?.name ?? tool)
+  return by ? `${words}, ${by}` : words
+}
+
+/** What a step takes, at the painter's own pace and with the wait for shut eyes: seconds of the hands and loads. */
 export function stepEffort(step: Step, world: World): Effort {
   const effort = kindOf(step).effort(step, world)
-  return step.eyes === 'shut' ? { ...effort, seconds: effort.seconds + SHUT_SECONDS } : effort
+  const hands = effort.seconds * (world.pace?.(taskOf(step)) ?? 1)
+  return { ...effort, seconds: step.eyes === 'shut' ? hands + SHUT_SECONDS : hands }
 }
 
 /** Seconds until what a step lays is dry, in the room as the world knows it. */

@@ -64,6 +64,8 @@ export interface World {
   readonly flat?: boolean
   /** How many times as long as usual films take to dry in this room; as usual when left out. */
   readonly driesBy?: number
+  /** Times as long as by the starting values that the painter takes for a kind of task; as usual when left out. */
+  readonly pace?: (task: string) => number
   /** How the painter works; as usual when left out. */
   readonly ways?: Ways
   /** Width of the painter's finger, mm; a usual one when left out. */

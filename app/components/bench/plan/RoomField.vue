@@ -5,6 +5,7 @@ import { roomProblem, type Room } from '#core/order'
 /** The room in which people are painted: typed, or read from the room's sensor (a simulated one ships with this). */
 const settings = useSettings()
 const failed = ref('')
+onMounted(() => settings.readRoom())
 const reading = ref(false)
 const AIRS = [
   ['still', 'still air'],
@@ -14,7 +15,7 @@ const AIRS = [
 function put(change: Partial<Room>): boolean {
   const next = { ...settings.room, ...change }
   failed.value = roomProblem(next) ?? ''
-  if (!failed.value) settings.room = next
+  if (!failed.value) settings.setRoom(next)
   return !failed.value
 }
 function typed(event: Event, of: (v: number) => Partial<Room>, now: number): void {

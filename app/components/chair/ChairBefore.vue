@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import { CircleAlert, ListChecks, Play } from '@lucide/vue'
+import { finishOf, type Length } from '#core/chair'
+import { forgottenIn, type Finding, type Habits } from '#core/checks'
+import { waysFor, type OrderPlan, type Shortened } from '#core/look'
+
+/** Before somebody sits down: what is asked, what may have been forgotten, and how long the look may take. */
+const chair = useChair()
+const painter = usePainter()
+const settings = useSettings()
+const ways = useWays()
+const places = usePlaces()
+const look = computed(() => chair.look!)
+const ticket = ref(look.value.sitting.ticket)
+
+const entered = computed(() => chair.painted.map(s => s.id))
+const timeOf = computed(() => new Map(chair.screens.map(s => [s.id, s.planned])))
+const timeFor = (order: readonly string[]) => finishOf(order, id => timeOf.value.get(id) ?? 0, chair.gates)
+interface Choice {
+  readonly length: Length
+  readonly words: string
+  readonly order: readonly string[]
+  readonly seconds: number
+  readonly budget?: number
+}
+const plan = shallowRef<OrderPlan | null>(null)
+const short = shallowRef<{ three: Shortened | null; ten: Shortened | null }>({ three: null, ten: null })
+const optional = computed(() => new Set(chair.painted.filter(s => s.optional).map(s => s.id)))
+/** How long it takes is worked out once the page stands. */
+const ready = ref(false)
+const choices = computed<Choice[]>(() => {
+  if (!ready.value) return []
+  const choice = (length: Length, words: string, order: readonly string[], budget?: number): Choice => ({
+    length,
+    words,
+    order,
+    seconds: timeFor(order),
+    ...(budget !== undefined && { budget }),
+  })
+  const { three, ten } = short.value
+  const without = entered.value.filter(id => !optional.value.has(id))
+  const saves = plan.value ? plan.value.entered.finish - plan.value.planned.finish : 0
+  return [
+    choice('whole', 'All of it, as entered', entered.value),
+    ...(plan.value && saves >= 1
+      ? [choice('whole', 'All of it, planned order', plan.value.planned.order)]
+      : []),
+    ...(three?.without.length
+      ? [choice('three waiting', 'Three waiting', three.timeline.order, three.budget)]
+      : []),
+    ...(ten?.without.length ? [choice('ten waiting', 'Ten waiting', ten.timeline.order, ten.budget)] : []),
+    ...(optional.value.size && without.length ? [choice('shorter', 'Only what must be', without)] : []),
+  ]
+})
+const chosen = ref(0)
+const findings = shallowRef<readonly Finding[]>([])
+const habits = shallowRef<Habits | null>(null)
+const forgotten = computed(() => forgottenIn(look.value, chair.painted, chair.world, habits.value))
+const stops = computed(() => findings.value.filter(f => f.level === 'stop' || f.stepId === null))
+const QUESTIONS = ['allergies', 'skin', 'eyes', 'lips'] as const
+const open = computed(() => QUESTIONS.filter(q => look.value.sitting[q] === 'not asked'))
+const WORDS = {
+  allergies: 'Any allergies?',
+  skin: 'Is the skin sound there?',
+  eyes: 'Near the eyes?',
+  lips: 'Lips?',
+}
+const asked = ref<string[]>([])
+const tell = (id: string | null) => chair.painted.findIndex(s => s.id === id) + 1
+
+/** The page is shown before anything else is worked out, ms. */
+const REST_MS = 250
+/** What is worked out beside the first look: the page is of use without it. */
+async function work(): Promise<void> {
+  const { queue } = look.value
+  habits.value = await $fetch<Habits>('/api/looks/habits', { query: { but: look.value.id } }).catch(
+    () => null,
+  )
+  try {
+    const found = await painter.plan(look.value, settings.driesBy)
+    plan.value = 'planned' in found ? found : null
+    if (queue && optional.value.size) {
+      const told = await painter.shortened(look.value, settings.driesBy, [queue.three, queue.ten], 0)
+      short.value = { three: told.within[0] ?? null, ten: told.within[1] ?? null }
+    }
+    await ways.load().catch(() => {})
+    const own = waysFor(look.value.ways, ways.house)
+    const today = new Date().toISOString().slice(0, 10)
+    findings.value = (await painter.findings(look.value, today, [], own, settings.driesBy)).findings
+  } catch (error) {
+    if (!(error instanceof GivenUp)) chair.problems = [...chair.problems, ...sentencesOf(error)]
+  }
+}
+onMounted(() =>
+  setTimeout(() => {
+    chair.timed = true
+    ready.value = true
+    // The first picture is there before it is asked for.
+    places.ask(1)
+    setTimeout(() => void work(), REST_MS)
+  }, REST_MS),
+)
+function begin(): void {
+  const choice = choices.value[chosen.value] ?? { order: entered.value, length: 'whole' as const }
+  chair.begin(choice.order, choice.length, ticket.value.trim().slice(0, 20))
+}
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 flex-col" data-testid="chair-before">
+    <div class="min-h-0 flex-1 space-y-4 overflow-y-auto p-4 md:columns-2 md:gap-6 md:space-y-6">
+      <header class="flex items-center gap-3 break-inside-avoid">
+        <img
+          :src="`/api/looks/${look.id}/card.png`"
+          :alt="`${look.name}, painted`"
+          class="h-28 w-24 rounded-xl bg-stage object-cover"
+        />
+        <div class="min-w-0">
+          <h1 class="font-display text-2xl leading-tight font-bold">{{ look.name }}</h1>
+          <p class="chair-soft">{{ chair.painted.length }} steps</p>
+          <label class="mt-1 flex items-center gap-2"
+            >ticket<input
+              v-model="ticket"
+              class="chair-field w-24"
+              maxlength="20"
+              inputmode="numeric"
+              placeholder="no name"
+              aria-label="Ticket number, no name"
+          /></label>
+        </div>
+      </header>
+      <section class="min-h-40 break-inside-avoid" aria-label="How much of it">
+        <div class="grid gap-1.5" role="radiogroup" aria-label="How much of it">
+          <button
+            v-for="(c, i) in choices"
+            :key="c.words"
+            role="radio"
+            :aria-checked="chosen === i"
+            class="flex min-h-13 items-center gap-3 rounded-xl border-2 bg-card px-3 text-left"
+            :class="chosen === i ? 'border-mulberry' : 'border-rule'"
+            @click="chosen = i"
+          >
+            <span class="flex-1 font-semibold">{{ c.words }}</span><span class="chair-soft"
+              >{{ c.order.length }} steps</span
+            ><strong class="font-display text-xl tabular-nums">{{ clock(c.seconds) }}</strong>
+          </button>
+        </div>
+        <p class="chair-soft mt-1">
+          With drying in this room. <EstimateMark />
+          <template v-if="!look.queue && optional.size">
+            On the bench, "Order" says what it may take when others wait.</template
+          >
+        </p>
+      </section>
+      <section
+        v-if="stops.length"
+        class="break-inside-avoid rounded-xl border-2 border-stop bg-card p-3"
+        aria-label="First of all"
+      >
+        <p v-for="f in stops" :key="`${f.stepId} ${f.title}`" class="flex gap-2 leading-snug">
+          <CircleAlert :size="20" class="mt-0.5 shrink-0 text-stop" />
+          <span
+            ><strong>{{ tell(f.stepId) ? `Step ${tell(f.stepId)}: ` : '' }}{{ f.title }}.</strong>
+            {{ f.why }}</span
+          >
+        </p>
+      </section>
+      <section v-if="open.length" class="break-inside-avoid" aria-label="Ask first">
+        <h2 class="font-display text-lg font-semibold">Ask first</h2>
+        <label v-for="q in open" :key="q" class="flex min-h-11 items-center gap-3"
+          ><input v-model="asked" type="checkbox" class="size-6 accent-mulberry" :value="q" />{{
+            WORDS[q]
+          }}</label
+        >
+        <label class="flex min-h-11 items-center gap-3"
+          ><input v-model="asked" type="checkbox" class="size-6 accent-mulberry" value="patch" />A test patch
+          offered</label
+        >
+      </section>
+      <section class="break-inside-avoid" aria-label="Forgotten?" data-testid="forgotten">
+        <h2 class="flex items-center gap-2 font-display text-lg font-semibold">
+          <ListChecks :size="20" />Anything forgotten?
+        </h2>
+        <ul v-if="forgotten.length" class="space-y-1.5">
+          <li v-for="f in forgotten" :key="f.text" class="border-l-3 border-care pl-2 leading-snug">
+            {{ f.text }}
+          </li>
+        </ul>
+        <p v-else-if="ready" class="chair-soft">Nothing that can be seen from the look.</p>
+      </section>
+      <p class="chair-soft break-inside-avoid leading-snug">
+        One clean sponge for one person; washed and disinfected sheets. No paint on broken or sore skin, or on
+        anyone who is ill. Local rules, the product's label and the insurer come first.
+      </p>
+    </div>
+    <div class="shrink-0 border-t border-rule p-3">
+      <button class="chair-main w-full" data-testid="begin" :disabled="!chair.painted.length" @click="begin">
+        <Play :size="26" />Begin
+      </button>
+    </div>
+  </div>
+</template>

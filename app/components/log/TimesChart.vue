@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { BarChart } from 'echarts/charts'
+import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { CanvasRenderer } from 'echarts/renderers'
+import VChart from 'vue-echarts'
+
+/** Planned against real minutes, a pair of bars for each name. */
+const props = defineProps<{
+  rows: readonly {
+    readonly name: string
+    readonly planned: number
+    readonly took: number
+    readonly count: number
+  }[]
+}>()
+use([BarChart, GridComponent, LegendComponent, TooltipComponent, CanvasRenderer])
+const INK = '#23201d'
+const FONT = { fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 13, color: INK }
+const ROW_PX = 44
+const height = computed(() => `${70 + ROW_PX * props.rows.length}px`)
+/** Seconds as minutes and seconds on the axis. */
+const option = computed(() => ({
+  textStyle: FONT,
+  animation: false,
+  grid: { left: 8, right: 60, top: 30, bottom: 8, containLabel: true },
+  legend: { top: 0, left: 0, itemHeight: 10, textStyle: FONT },
+  tooltip: { trigger: 'axis', valueFormatter: (v: number) => clock(v) },
+  xAxis: {
+    type: 'value',
+    axisLabel: { formatter: (v: number) => clock(v), ...FONT },
+    splitLine: { lineStyle: { color: '#DDD7CC' } },
+  },
+  yAxis: {
+    type: 'category',
+    inverse: true,
+    data: props.rows.map(r => `${r.name} (${r.count})`),
+    axisLabel: { ...FONT, width: 170, overflow: 'truncate' },
+    axisTick: { show: false },
+  },
+  series: [
+    {
+      name: 'planned',
+      type: 'bar',
+      barMaxWidth: 10,
+      itemStyle: { color: '#B9AF9F' },
+      data: props.rows.map(r => Math.round(r.planned)),
+    },
+    {
+      name: 'as it was',
+      type: 'bar',
+      barMaxWidth: 10,
+      itemStyle: { color: '#7A2E5D' },
+      label: { show: true, position: 'right', formatter: (p: { value: number }) => clock(p.value), ...FONT },
+      data: props.rows.map(r => Math.round(r.took)),
+    },
+  ],
+}))
+</script>
+
+<template>
+  <div
+    :style="{ height }"
+    role="img"
+    :aria-label="rows.map(r => `${r.name}: planned ${clock(r.planned)}, took ${clock(r.took)}`).join('; ')"
+  >
+    <VChart class="size-full!" :option="option" autoresize />
+  </div>
+</template>

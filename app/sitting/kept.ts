@@ -1,0 +1,91 @@
+import { createStore, del, entries, get, update } from 'idb-keyval'
+import { inQueue } from '~/utils/inQueue'
+import { plain } from '~/utils/plain'
+import type { Clocks, Event, Outcome, Run } from '#core/chair'
+
+/** A sitting as this device keeps it: its deeds, the record made of them, and what of it the server has. */
+export interface KeptSitting {
+  readonly run: Run
+  readonly events: readonly Event[]
+  readonly went: Readonly<Record<string, Outcome>>
+  /** What the clocks said at the last deed. */
+  readonly clocks: Clocks
+  /** How often it changed, and the change that the server has heard of. */
+  readonly changes: number
+  readonly heard: number
+  /** Whether nothing more is to be said of it. */
+  readonly closed: boolean
+  /** A picture that waits to be sent. */
+  readonly picture?: Blob | undefined
+}
+
+let opened: ReturnType<typeof createStore> | null = null
+const sittings = () => (opened ??= createStore('janusform-chair', 'sittings'))
+const all = async (): Promise<KeptSitting[]> =>
+  (await entries<string, KeptSitting>(sittings())).map(([, s]) => s)
+
+/** What the server says to a run. */
+export interface Heard {
+  readonly what: 'kept' | 'older' | 'deleted'
+  readonly elsewhere: readonly { readonly startedAt: string; readonly ticket: string }[]
+  readonly lookGone: boolean
+}
+
+/** Keeps a sitting on this device; what of it was heard, and a picture that waits, stay as they are. */
+export const keepSitting = ({ picture, ...rest }: Omit<KeptSitting, 'heard'>): Promise<void> =>
+  update<KeptSitting>(
+    rest.run.id,
+    before => ({ ...plain(rest), heard: before?.heard ?? 0, picture: picture ?? before?.picture }),
+    sittings(),
+  )
+
+/** The sitting of a look that was not brought to its end; null when there is none. */
+export const openSitting = async (lookId: string): Promise<KeptSitting | null> =>
+  (await all()).filter(s => s.run.look.id === lookId && !s.closed).at(-1) ?? null
+
+/** Sends one sitting, with its picture, and notes what of it was heard; what changed meanwhile stays to be sent. */
+async function send(id: string): Promise<Heard | null> {
+  const sitting = await get<KeptSitting>(id, sittings())
+  if (!sitting) return null
+  const { run, changes, picture, closed } = sitting
+  const heard = await $fetch<Heard>(`/api/runs/${id}`, { method: 'PUT', body: { run, sent: changes } })
+  if (picture) await $fetch(`/api/runs/${id}/picture`, { method: 'PUT', body: picture })
+  let gone = false
+  await update<KeptSitting | undefined>(
+    id,
+    now => {
+      gone = now === undefined || (closed && now.changes === changes)
+      return now && { ...now, heard: changes, picture: now.picture === picture ? undefined : now.picture }
+    },
+    sittings(),
+  )
+  if (gone) await del(id, sittings())
+  return heard
+}
+
+const inTurn = inQueue()
+
+/**
+ * Sends a sitting: one at a time, so that no older one overtakes a newer one.
+ * @returns what the server said; null where it does not answer
+ */
+export async function sendSitting(id: string): Promise<Heard | null> {
+  try {
+    return (await inTurn(() => send(id))).answer
+  } catch {
+    return null
+  }
+}
+
+/** Gives a sitting up that is not to be written down, on this device and, after whatever is on its way, in the log. */
+export async function dropSitting(id: string): Promise<void> {
+  await del(id, sittings())
+  await inTurn(async () => {
+    await $fetch<unknown>(`/api/runs/${id}`, { method: 'DELETE' })
+  }).catch(() => {})
+}
+
+/** Sends whatever the server has not heard of yet. */
+export async function sendSittings(): Promise<void> {
+  for (const { run, changes, heard } of await all()) if (changes > heard) await sendSitting(run.id)
+}

@@ -1,0 +1,4 @@
+export * from './record'
+export * from './progress'
+export * from './screens'
+export * from './written'

@@ -1,0 +1,1 @@
+export function bundleOffline(publicDir: string, outfile: string): Promise<void>

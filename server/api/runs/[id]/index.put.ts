@@ -1,0 +1,22 @@
+import { parseRun } from '../../../../core/chair'
+
+/**
+ * Keeps a run, once, however often it is sent; and tells where else the same look is being painted, and whether
+ * it was deleted meanwhile.
+ */
+export default defineEventHandler(async event => {
+  const body = Object(await bodyJson(event)) as { run?: unknown; sent?: unknown }
+  const parsed = parseRun(body.run)
+  if (!parsed.ok) throw refusal(422, parsed.errors)
+  const { run } = parsed
+  if (run.id !== getRouterParam(event, 'id')) throw refusal(422, 'The run is of another id than its address.')
+  const { runs, looks } = useRepositories()
+  const sent = Number.isInteger(body.sent) ? (body.sent as number) : runs.sent(run.id) + 1
+  const what = runs.put(run, sent, now())
+  usePaintAhead().soon()
+  return {
+    what,
+    elsewhere: run.endedAt === null ? runs.elsewhere(run, new Date()) : [],
+    lookGone: run.look.id !== null && looks.listed(run.look.id) === null,
+  }
+})

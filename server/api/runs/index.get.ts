@@ -1,0 +1,2 @@
+/** How paintings went, the newest first. */
+export default defineEventHandler(() => useRepositories().runs.all())

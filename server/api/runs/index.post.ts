@@ -1,0 +1,16 @@
+import { runsFromText } from '../../../core/formats'
+
+/**
+ * Takes runs from a file, JSON or CSV: all of them or, when one cannot be read, none. One that is there already
+ * stays as it is.
+ */
+export default defineEventHandler(async event => {
+  const read = runsFromText(await bodyText(event))
+  if (!read.ok) throw refusal(422, read.errors)
+  const { runs } = useRepositories()
+  const fresh = read.runs.filter(run => runs.sent(run.id) === 0)
+  for (const run of fresh) runs.put(run, 1, now())
+  usePaintAhead().soon()
+  setResponseStatus(event, 201)
+  return { taken: fresh.length, known: read.runs.length - fresh.length }
+})

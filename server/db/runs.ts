@@ -1,0 +1,123 @@
+import { pacesIn, parseRun, type Run } from '../../core/chair'
+import type { Pace } from '../../core/order'
+import type { Db } from './open'
+import { jsonOr } from './ways'
+
+/** A run as it is kept: the record, and whether there is a picture of it. */
+export interface KeptRun {
+  readonly run: Run
+  readonly picture: boolean
+}
+
+/** Another device on which the same look is being painted. */
+export interface ElsewhereRun {
+  readonly startedAt: string
+  readonly ticket: string
+}
+
+interface Row {
+  doc: string
+  pictured: number
+}
+
+/** Runs that were heard of within so many ms are still going on. */
+const GOING_ON_MS = 15 * 60_000
+
+const COLUMNS = 'doc, picture IS NOT NULL AS pictured'
+
+const statements = (db: Db) => ({
+  all: db.prepare<[], Row>(
+    `SELECT ${COLUMNS} FROM runs WHERE deleted_at IS NULL ORDER BY started_at DESC, id`,
+  ),
+  one: db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM runs WHERE id = ? AND deleted_at IS NULL`),
+  known: db.prepare<[string], { sent: number; gone: number }>(
+    'SELECT sent, deleted_at IS NOT NULL AS gone FROM runs WHERE id = ?',
+  ),
+  put: db.prepare(
+    `INSERT INTO runs (id, look_id, look_name, started_at, ended_at, device, doc, sent, heard_at)
+     VALUES (@id, @lookId, @lookName, @startedAt, @endedAt, @device, @doc, @sent, @heardAt)
+     ON CONFLICT (id) DO UPDATE SET look_id = @lookId, look_name = @lookName, started_at = @startedAt,
+       ended_at = @endedAt, device = @device, doc = @doc, sent = @sent, heard_at = @heardAt`,
+  ),
+  bury: db.prepare<[string, string]>('UPDATE runs SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL'),
+  raise: db.prepare<[string]>('UPDATE runs SET deleted_at = NULL WHERE id = ?'),
+  others: db.prepare<[string, string, string, string], { doc: string }>(
+    `SELECT doc FROM runs WHERE look_id = ? AND device <> ? AND id <> ? AND ended_at IS NULL
+       AND deleted_at IS NULL AND heard_at > ?`,
+  ),
+  setPicture: db.prepare<[Buffer | null, string]>('UPDATE runs SET picture = ? WHERE id = ?'),
+  picture: db.prepare<[string], Buffer>('SELECT picture FROM runs WHERE id = ?').pluck(),
+  /** Another text whenever a run that counts is changed. */
+  stamp: db
+    .prepare<[], string>(
+      `SELECT count(*) || ' ' || coalesce(sum(sent), 0) || ' ' || coalesce(max(heard_at), '') FROM runs
+       WHERE deleted_at IS NULL`,
+    )
+    .pluck(),
+})
+
+const readRow = ({ doc, pictured }: Row): KeptRun[] => {
+  const parsed = parseRun(jsonOr(doc))
+  return parsed.ok ? [{ run: parsed.run, picture: pictured === 1 }] : []
+}
+
+/** The painter's own paces: asked for with every picture, and changed only with the runs. */
+function pacesFrom({ stamp, all }: ReturnType<typeof statements>): () => Pace[] {
+  let paces: { key: string; found: Pace[] } | null = null
+  return () => {
+    const key = stamp.get() ?? ''
+    if (paces?.key !== key)
+      paces = {
+        key,
+        found: pacesIn(
+          all
+            .all()
+            .flatMap(readRow)
+            .map(r => r.run),
+        ),
+      }
+    return paces.found
+  }
+}
+
+/** How paintings went. */
+export function runsIn(db: Db) {
+  const sql = statements(db)
+  const { all, one, known, put, bury, raise, others, setPicture, picture } = sql
+  return {
+    /** All runs, the newest first; one that nobody can read any more is passed over. */
+    all: (): KeptRun[] => all.all().flatMap(readRow),
+    find: (id: string): KeptRun | null => one.all(id).flatMap(readRow)[0] ?? null,
+    /**
+     * Keeps a run, once, however often it is sent.
+     * @param sent how often its device has changed it: an older one never replaces a newer one
+     * @returns what was done with it
+     */
+    put(run: Run, sent: number, heardAt: string): 'kept' | 'older' | 'deleted' {
+      const before = known.get(run.id)
+      if (before?.gone) return 'deleted'
+      if (before && before.sent > sent) return 'older'
+      const { id, look, startedAt, endedAt, device } = run
+      const doc = JSON.stringify(run)
+      put.run({ id, lookId: look.id, lookName: look.name, startedAt, endedAt, device, doc, sent, heardAt })
+      return 'kept'
+    },
+    /** How often a run was changed so far; 0 for one that is not there. */
+    sent: (id: string): number => known.get(id)?.sent ?? 0,
+    remove: (id: string, at: string): boolean => bury.run(at, id).changes > 0,
+    restore: (id: string): boolean => raise.run(id).changes > 0,
+    /** Where else the same look is being painted now. */
+    elsewhere({ id, look, device }: Run, now: Date): ElsewhereRun[] {
+      if (look.id === null) return []
+      const since = new Date(now.getTime() - GOING_ON_MS).toISOString()
+      return others.all(look.id, device, id, since).flatMap(({ doc }) => {
+        const parsed = parseRun(jsonOr(doc))
+        return parsed.ok ? [{ startedAt: parsed.run.startedAt, ticket: parsed.run.ticket }] : []
+      })
+    },
+    setPicture: (id: string, png: Buffer | null): boolean => setPicture.run(png, id).changes > 0,
+    picture: (id: string): Buffer | null => picture.get(id) ?? null,
+    /** The painter's own paces, from all runs. */
+    paces: pacesFrom(sql),
+  }
+}

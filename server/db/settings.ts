@@ -1,0 +1,23 @@
+import { roomProblem, type Room } from '../../core/order'
+import { runSchema } from '../../core/chair'
+import type { Db } from './open'
+import { jsonOr } from './ways'
+
+const roomSchema = runSchema.shape.room.unwrap()
+
+/** What is set once for the house. */
+export function settingsIn(db: Db) {
+  const get = db.prepare<[string], string>('SELECT value FROM settings WHERE key = ?').pluck()
+  const put = db.prepare<[string, string]>(
+    'INSERT INTO settings (key, value) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value',
+  )
+  return {
+    /** The room in which people are painted; null when nobody said. */
+    room(): Room | null {
+      const text = get.get('room')
+      const parsed = roomSchema.safeParse(text === undefined ? null : jsonOr(text))
+      return parsed.success && roomProblem(parsed.data) === null ? parsed.data : null
+    },
+    setRoom: (room: Room): void => void put.run('room', JSON.stringify(room)),
+  }
+}
