@@ -34,7 +34,7 @@ function stepWords(step: Step, world: World): unknown {
     kind.lines(step, world),
     kind.effort(step, world),
     kind.boxes(step, world),
-    kind.dries(step),
+    kind.dries(step, world),
     kind.lays(step, world),
     kind.pointers(step, world),
     kind.outlines(step, world).map(o => [...o.ring]),

@@ -1,6 +1,7 @@
 import { proxy, type Remote } from 'comlink'
-import type { Look, OrderConflict, OrderPlan, Pass, Shows, Ways } from '#core/look'
+import type { Look, OrderConflict, Pass, Shows, Ways } from '#core/look'
 import type { Painter, Picture } from '~/workers/painter'
+import type { Planned } from '~/workers/planned'
 import type { Thumbs } from '~/workers/thumbStrip'
 import type { Update } from '~/workers/stagePicture'
 import { ToldPainter } from '~/utils/toldPainter'
@@ -52,7 +53,7 @@ export function usePainter() {
       onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, proxy(onProgress))),
     compare: (look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number) =>
       onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
-    plan: (look: Look, driesBy: number): Promise<OrderPlan | OrderConflict> =>
+    plan: (look: Look, driesBy: number): Promise<Planned | OrderConflict> =>
       onAsked(async p => p.plan(plain(look), driesBy)),
     shortened: (
       look: Look,

@@ -13,7 +13,6 @@ import {
   type Flow,
   type Look,
   type OrderConflict,
-  type OrderPlan,
   type Pass,
   type Shows,
   type Ways,
@@ -41,7 +40,7 @@ import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
 import { outcomeOf, type Outcome } from './outcomes'
-import { planned, shorter, type ShorterLooks } from './planned'
+import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
 
@@ -240,7 +239,7 @@ const painter = {
     )
   },
   /** The shortest order of a look; see planOf. */
-  plan: (look: Look, driesBy: number): OrderPlan | OrderConflict =>
+  plan: (look: Look, driesBy: number): Planned | OrderConflict =>
     planned(look, { ...worldOf(look), driesBy }),
   /**
    * What a look is for less time; see shorter.

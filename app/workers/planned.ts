@@ -1,10 +1,14 @@
 import {
+  orderRules,
   planOf,
   Shortening,
+  timeRows,
   type Look,
   type OrderConflict,
   type OrderPlan,
+  type OrderRule,
   type Shortened,
+  type TimeRows,
   type World,
 } from '#core/look'
 
@@ -14,10 +18,22 @@ const PLAN_MS = 2000
 const SHORT_MS = 500
 const clock = () => performance.now()
 
+/** The order of a look, with both orders in time and the rules that any order keeps. */
+export interface Planned extends OrderPlan {
+  readonly rows: { readonly entered: TimeRows; readonly planned: TimeRows }
+  readonly rules: readonly OrderRule[]
+}
+
 /** The shortest order of a look: the steps that are locked keep their place. */
-export function planned(look: Look, world: World): OrderPlan | OrderConflict {
+export function planned(look: Look, world: World): Planned | OrderConflict {
   const stays = new Set(look.steps.flatMap(s => (s.locked ? [s.id] : [])))
-  return planOf(look, world, { limitMs: PLAN_MS, clock }, stays)
+  const plan = planOf(look, world, { limitMs: PLAN_MS, clock }, stays)
+  if (!('planned' in plan)) return plan
+  const rows = {
+    entered: timeRows(look, world, plan.entered),
+    planned: timeRows(look, world, plan.planned),
+  }
+  return { ...plan, rows, rules: orderRules(look, world) }
 }
 
 /** How a look can be shortened: worth against time, what is left for some budgets, and the least it takes, s. */

@@ -7,6 +7,7 @@ import {
   kindOf,
   placementsOf,
   placeWords,
+  SHUT_AFTER,
   stepEffort,
   taskOf,
   workOf,
@@ -77,9 +78,6 @@ export interface Screen {
   /** What could bleed: the narrowest bridge there (mm), and what it is dabbed with. */
   readonly bridge: { readonly tool: ToolId; readonly wetness: Wetness; readonly width: number } | null
 }
-
-/** After a lid is worked the eyes stay shut so long, s (common practice). */
-const SHUT_AFTER = 10
 
 const refsOfPass = (step: SheetStep, index: number): PaintRef[] =>
   kindOf(step)
@@ -208,7 +206,7 @@ export function handRestsOn(step: Step, before: readonly Step[], world: World): 
   if (!work) return null
   // What was painted just before is wet for sure; what lies further back has had time to dry.
   const last = before.filter(s => !world.off?.has(s.id)).at(-1)
-  const painted = last && kindOf(last).dries(last) > 0 && around(kindOf(last).boxes(last, world))
+  const painted = last && kindOf(last).dries(last, world) > 0 && around(kindOf(last).boxes(last, world))
   return last && painted && restsOn(work, painted) ? last : null
 }
 

@@ -1,7 +1,6 @@
 import { distance, type Point } from '../geometry'
-import { labOf, linearOf } from '../paint'
 import { handRestsOn } from '../chair'
-import { isBase, isKind, kindOf, ofKind, paintsOf, type Look, type Step, type World } from '../look'
+import { isBase, isHighlight, isKind, kindOf, ofKind, type Look, type Step, type World } from '../look'
 
 /** Something that may have been forgotten, and the step that it concerns; null for the whole look. */
 export interface Forgotten {
@@ -19,18 +18,6 @@ const FEATURE_WORDS: Readonly<Record<Feature, string>> = {
   dots: 'dots',
   sparkle: 'glitter or gems',
   lips: 'painted lips',
-}
-
-/** As light as this, and hardly coloured, is a highlight: CIELAB lightness and chroma (common practice). */
-const LIGHT = 88
-const PALE = 14
-
-function isHighlight(step: Step): boolean {
-  if (!isKind('line', step) && !isKind('dots', step)) return false
-  return paintsOf(step).some(({ colour }) => {
-    const { l, a, b } = labOf(linearOf(colour))
-    return l >= LIGHT && Math.hypot(a, b) <= PALE
-  })
 }
 
 const HAS: Readonly<Record<Feature, (step: Step) => boolean>> = {

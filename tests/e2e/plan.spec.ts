@@ -55,3 +55,31 @@ test('for a growing queue it is told what goes, with two pictures, and kept as a
   await page.getByLabel('Time with three waiting').press('Enter')
   await expect(told).toContainText('Nothing has to go')
 })
+
+test('the look stands in time: it is played, and a step that cannot come earlier goes back', async ({
+  page,
+}) => {
+  const wrong = complaints(page)
+  const id = 'plain-midnight-moth'
+  await openBench(page, id)
+  await page.getByRole('button', { name: 'Order', exact: true }).click()
+  await page.getByRole('tab', { name: 'In time' }).click()
+  const rows = page.getByTestId('time-rows')
+  const entered = (await look(page, id)).look.steps.map((s: { id: string }) => s.id)
+  await expect(rows.locator('[data-bar]')).toHaveCount(entered.length)
+  await expect(rows).toContainText('forehead')
+  await page.getByRole('button', { name: '60×' }).click()
+  await page.getByRole('button', { name: 'Play', exact: true }).last().click()
+  await expect(page.getByTestId('time-face')).toHaveAttribute('data-done', String(entered.length), {
+    timeout: 20_000,
+  })
+  // The last before the base: it lies on it.
+  await rows
+    .locator('[data-bar]')
+    .last()
+    .dragTo(rows.locator('[data-bar]').first(), { targetPosition: { x: 2, y: 20 } })
+  await expect(page.getByRole('alert')).toContainText('comes after it')
+  await expect(rows.locator('[data-bar]').first()).toHaveAttribute('data-bar', entered[0])
+  expect((await look(page, id)).look.steps.map((s: { id: string }) => s.id)).toEqual(entered)
+  expect(wrong).toEqual([])
+})

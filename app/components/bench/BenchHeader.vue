@@ -213,7 +213,9 @@ function budget(event: Event): void {
     >
       <WaitBar :words="exporting.words" @stop="exporting.stop" />
     </div>
-    <button class="btn shrink-0" @click="go('steps')"><ListOrdered :size="16" />Step list</button>
+    <button class="btn shrink-0" title="Step list" aria-label="Step list" @click="go('steps')">
+      <ListOrdered :size="16" />
+    </button>
     <button class="btn-main shrink-0" @click="go('chair')"><PersonStanding :size="16" />Chair</button>
   </header>
 </template>

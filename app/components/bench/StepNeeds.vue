@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Star } from '@lucide/vue'
-import type { Step } from '#core/look'
+import { usualWorth, type Step } from '#core/look'
 
 /** What a step needs of the person and of the clock: shut eyes, its variant, whether it can go, what it is worth. */
 const props = defineProps<{ step: Step }>()
@@ -11,7 +11,7 @@ const variants = useVariants()
 const switches = computed(() => session.look!.switches ?? [])
 /** Stars stand for worths of 2 to 10. */
 const STARS = [1, 2, 3, 4, 5] as const
-const stars = computed(() => Math.round(props.step.worth / 2))
+const stars = computed(() => Math.round(usualWorth(props.step) / 2))
 const MOST_SWITCHES = 8
 function belong(event: Event): void {
   const box = event.target as HTMLSelectElement

@@ -22,33 +22,40 @@ const NONE: ReadonlyMap<string, FilmState> = new Map()
 const WET: readonly FilmState[] = ['dry', 'tacky', 'wet']
 
 /**
- * What every step finds beneath it when the hands go on without waiting: films dry while the steps between
- * are painted.
+ * What every step finds beneath it, by the clock: the hands go on without waiting, but for steps that wait until
+ * what lies beneath them is dry; everything dries meanwhile, wherever it lies.
  */
 export function beneathAll(steps: readonly Step[], world: World): Map<string, Beneath> {
-  const off = (s: Step) => world.off?.has(s.id)
-  const boxes = steps.map(s => (off(s) ? [] : kindOf(s).boxes(s, world)))
-  const seconds = steps.map(s => (off(s) ? 0 : stepEffort(s, world).seconds))
-  const found = new Map<string, Beneath>()
-  steps.forEach((step, i) => {
+  const painted = steps.filter(s => !world.off?.has(s.id))
+  const found = new Map<string, Beneath>(
+    steps.map(s => [s.id, { state: 'dry', by: null, wait: 0, films: new Map() }]),
+  )
+  const laid: {
+    readonly step: Step
+    readonly boxes: readonly Box[]
+    readonly end: number
+    readonly dry: number
+  }[] = []
+  let now = 0
+  for (const step of painted) {
+    const boxes = kindOf(step).boxes(step, world)
     const films = new Map<string, FilmState>()
-    let worst: Omit<Beneath, 'films'> = { state: 'dry', by: null, wait: 0 },
-      between = 0
-    for (let j = i - 1; j >= 0; j--) {
-      const below = steps[j]!
-      const drying = drySeconds(below, world)
-      const state = stateAfter(between, drying)
-      if (state !== 'dry' && overlap(boxes[i]!, boxes[j]!)) {
-        films.set(below.id, state)
-        if (WET.indexOf(state) > WET.indexOf(worst.state))
-          worst = { state, by: below, wait: Math.ceil(drying - between) }
-      }
-      // A gate before a step between lets everything beneath it dry.
-      if (kindOf(below).waits(below) && found.get(below.id)?.by) break
-      between += seconds[j]!
+    let worst: Omit<Beneath, 'films'> = { state: 'dry', by: null, wait: 0 }
+    let wait = 0
+    // The last one first: of two that are as wet, it is the one that is told.
+    for (const below of laid.toReversed()) {
+      const state = stateAfter(now - below.end, below.dry - below.end)
+      if (state === 'dry' || !overlap(boxes, below.boxes)) continue
+      films.set(below.step.id, state)
+      wait = Math.max(wait, below.dry - now)
+      if (WET.indexOf(state) > WET.indexOf(worst.state))
+        worst = { state, by: below.step, wait: Math.ceil(below.dry - now) }
     }
-    found.set(step.id, { ...worst, films })
-  })
+    found.set(step.id, { ...worst, wait: Math.max(worst.wait, Math.ceil(wait)), films })
+    if (kindOf(step).waits(step)) now += wait
+    now += stepEffort(step, world).seconds
+    laid.push({ step, boxes, end: now, dry: now + drySeconds(step, world) })
+  }
   return found
 }
 

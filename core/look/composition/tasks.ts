@@ -13,6 +13,7 @@ import {
 import type { Look } from '../look'
 import { Cells } from './cells'
 import { toolWith } from './carried'
+import { usualWorth } from './worth'
 
 /** Why one step comes after another. */
 type Why = 'lies over' | 'must be dry' | 'goes on wet' | 'follows' | 'marked for' | 'same load' | 'stays'
@@ -159,7 +160,7 @@ export function workOf(
   const quick: World = { ...world, flat: true, quick: true }
   const tasks = steps.map((step): Task => ({
     seconds: stepEffort(step, world).seconds,
-    worth: step.optional ? step.worth : null,
+    worth: step.optional ? usualWorth(step) : null,
   }))
   const entered = [
     ...stacking(steps, quick),

@@ -176,7 +176,7 @@ export interface StepKind<S> {
   readonly tool: (step: S) => string | null
   readonly effort: (step: S, world: World) => Effort
   /** Seconds until what it lays is dry. */
-  readonly dries: (step: S) => number
+  readonly dries: (step: S, world: World) => number
   /** Whether the hands wait for what lies beneath to dry first. */
   readonly waits: (step: S) => boolean
 

@@ -41,8 +41,10 @@ export function kindOf<S extends Step>(step: S): StepKind<S> {
   return KINDS[step.kind] as unknown as StepKind<S>
 }
 
-/** Asking for shut eyes, and waiting until the lids are dry, s (common practice: about ten seconds). */
-const SHUT_SECONDS = 12
+/** After a lid was worked the eyes stay shut so long, s (common practice). */
+export const SHUT_AFTER = 10
+/** Asking for shut eyes, and waiting until the lids are dry, s (common practice). */
+const SHUT_SECONDS = 2 + SHUT_AFTER
 
 /** The kind of task that a step is for the hands: times that were logged for it count for all such steps. */
 export const taskOf = (step: Step): string =>
@@ -68,8 +70,8 @@ export function stepEffort(step: Step, world: World): Effort {
 }
 
 /** Seconds until what a step lays is dry, in the room as the world knows it. */
-export const drySeconds = (step: Step, { driesBy = 1 }: Pick<World, 'driesBy'>): number =>
-  driesBy * kindOf(step).dries(step)
+export const drySeconds = (step: Step, world: World): number =>
+  (world.driesBy ?? 1) * kindOf(step).dries(step, world)
 
 /** What the step sheet says of a step: when the eyes are shut, before anything else. */
 export const cardLines = (step: Step, world: World): CardLine[] => [

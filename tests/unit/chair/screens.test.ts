@@ -104,20 +104,17 @@ describe('what may have been forgotten', () => {
     steps: Step[],
     habits: Habits | null = null,
     change: Partial<ReturnType<typeof freshLook>> = {},
-  ) =>
-    forgottenIn({ ...freshLook('l', 'L'), ...change, steps }, steps, worldOf(...steps), habits).map(
-      f => f.what,
-    )
+  ) => forgottenIn({ ...freshLook('l', 'L'), ...change }, steps, worldOf(...steps), habits).map(f => f.what)
   const twinned = (id: string, x: number, y: number) => ({
     ...freshLine(id, 'teardrop', [x, y], soot, ground, [0, 0]),
-    twin: MIDLINE,
+    twin: { ...MIDLINE, own: null },
   })
 
   it('is one side of an even look', () => {
     const even = [twinned('a', 40, 20), twinned('b', 45, -20)]
     const alone = freshLine('c', 'teardrop', [40, 60], soot, ground, [0, 0])
     expect(told(even)).not.toContain('twin')
-    expect(told([...even, { ...alone, twin: { ...alone.twin, rule: 'none' } }])).toContain('twin')
+    expect(told([...even, { ...alone, twin: { ...alone.twin, rule: 'none' as const } }])).toContain('twin')
     // Two that mirror one another are a pair without being twins.
     const other = { ...freshLine('d', 'teardrop', [-40, 60], soot, ground, [0, 0]) }
     const none = (s: Step): Step => ({ ...s, twin: { ...s.twin, rule: 'none' } }) as Step

@@ -156,7 +156,7 @@ describe('every kind of step', () => {
   it.each(samples)('%s takes time', (_, step) => {
     const kind = kindOf(step)
     expect(kind.effort(step, worldOf(step)).seconds).toBeGreaterThan(0)
-    expect(kind.dries(step)).toBeGreaterThanOrEqual(0)
+    expect(kind.dries(step, worldOf(step))).toBeGreaterThanOrEqual(0)
   })
 })
 

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../looks'
+import { dryingSeconds } from '#core/order'
 import {
+  againstOrder,
   applied,
+  beneathAll,
   freshGem,
   freshGlitter,
   freshGuide,
@@ -12,14 +15,18 @@ import {
   freshSheet,
   freshWash,
   groundFor,
+  isHighlight,
   keepPlace,
   kindOf,
   leaveOut,
+  orderRules,
   parseLook,
   plannedOrder,
   planOf,
   Shortening,
   stepsOff,
+  timeRows,
+  usualWorth,
   withSteps,
   workOf,
   type Look,
@@ -52,7 +59,7 @@ describe('the tasks of a look', () => {
   it('are in order where their prints touch, and only there', () => {
     expect(lagsOf(base, scales, chin)).toEqual([[0, 1, 'must be dry']])
     const { lags } = workOf({ steps: [base, scales] }, worldOf(base, scales))
-    expect(lags[0]).toMatchObject({ least: kindOf(base).dries(base), most: Infinity })
+    expect(lags[0]).toMatchObject({ least: kindOf(base).dries(base, bare), most: Infinity })
   })
 
   it('lie over one another without a wait where nothing must be dry', () => {
@@ -89,7 +96,7 @@ describe('the tasks of a look', () => {
     const loose = { ...freshGlitter('dust', 'print', [0, -40], 'base', ground), sort: 'fine' as const }
     const window = (step: Step) =>
       workOf({ steps: [base, step] }, worldOf(base, step)).lags.find(l => l.why === 'goes on wet')!.most
-    expect(window(loose)).toBe(kindOf(base).dries(base) / 2)
+    expect(window(loose)).toBe(kindOf(base).dries(base, bare) / 2)
     expect(window({ ...loose, sort: 'gel' })).toBe(Infinity)
   })
 
@@ -136,7 +143,7 @@ describe('the order of a look', () => {
     const { planned: best } = planned(three)
     const end = best.ends[best.order.indexOf('base')]!
     expect(best.starts[best.order.indexOf('over')]! - end).toBeGreaterThanOrEqual(
-      kindOf(base).dries(base) - 1e-6,
+      kindOf(base).dries(base, bare) - 1e-6,
     )
     // One that was entered right after it was meant for the wet base, and may go there.
     const wet = lookOf(both, over, scales)
@@ -210,4 +217,75 @@ it('of every look of the tests is proven within a minute, and none is longer tha
     expect(found.planned.finish).toBeLessThanOrEqual(found.entered.finish + 1e-6)
     expect([...found.planned.order].sort()).toEqual([...found.entered.order].sort())
   }
+})
+
+describe('a look in time', () => {
+  const lid = { ...chin, id: 'lid', eyes: 'shut' as const }
+  const look = lookOf(base, scales, cheek, lid)
+  const world = worldOf(...look.steps)
+  const plan = planned(look)
+  const rows = timeRows(look, world, plan.entered)
+
+  it('has a bar of the hands for each step, and says where each film dries and how long', () => {
+    expect(rows.hands.map(s => s.stepId)).toEqual(plan.entered.order)
+    const films = rows.zones.flatMap(z => z.films)
+    const film = films.find(f => f.stepId === 'base')!
+    expect(film.from).toBe(plan.entered.ends[0])
+    expect(film.to - film.from).toBeCloseTo(kindOf(base).dries(base, world), 9)
+    expect(film.wetUntil - film.from).toBeCloseTo((film.to - film.from) / 2, 9)
+    expect(rows.zones.find(z => z.films.includes(film))!.words).toBe('forehead')
+    // The scales begin when the base is dry, and no earlier.
+    expect(rows.hands.find(s => s.stepId === 'scales')!.from).toBeGreaterThanOrEqual(film.to - 1e-6)
+  })
+
+  it('keeps the eyes shut for ten seconds more', () => {
+    const span = rows.hands.find(s => s.stepId === 'lid')!
+    expect(rows.eyes).toEqual([{ ...span, to: span.to + 10 }])
+  })
+
+  it('knows what cannot come before what, and says why', () => {
+    const rules = orderRules(look, world)
+    expect(againstOrder(['cheek', 'base', 'lid', 'scales'], rules)).toBeNull()
+    expect(againstOrder(['scales', 'base', 'cheek', 'lid'], rules)).toBe(
+      '"Scales" lies on, and waits for, "Base": it comes after it.',
+    )
+  })
+})
+
+describe('drying by the film', () => {
+  it('takes a thick film longer than a thin one, within bounds', () => {
+    const thin = freshWash('w', 'W', ['forehead'], [gull], ground)
+    const seconds = (dabs: number) => kindOf(thin).dries({ ...thin, dabs }, bare)
+    expect(seconds(4)).toBeCloseTo(2 * seconds(2), 9)
+    expect(seconds(12)).toBe(3 * 60)
+    expect(dryingSeconds('tacky', false, 0.01)).toBeCloseTo(20 / 3, 9)
+    expect(dryingSeconds('tacky', false, 1.5)).toBe(20)
+  })
+
+  it('goes on everywhere while the hands wait for one place', () => {
+    const cheekBase = {
+      ...base,
+      id: 'cheek base',
+      points: base.points.map(([x, y]) => [x, y + 110] as [number, number]),
+    }
+    const onCheek = { ...scales, id: 'on cheek', at: [0, 70] as [number, number], dry: false }
+    const steps: Step[] = [cheekBase, base, scales, onCheek]
+    const under = beneathAll(steps, worldOf(...steps))
+    // While the forehead dried the other base dried too.
+    expect(under.get('scales')!.wait).toBeGreaterThan(10)
+    expect(under.get('on cheek')!.state).toBe('dry')
+    const alone: Step[] = [cheekBase, onCheek]
+    expect(beneathAll(alone, worldOf(...alone)).get('on cheek')!.state).toBe('wet')
+  })
+})
+
+describe('what a step is worth', () => {
+  it('is as its kind usually is until the painter says', () => {
+    const outline = { ...chin, of: { step: 'scales', openings: null } } as unknown as Step
+    expect(usualWorth(chin)).toBeGreaterThan(usualWorth(outline))
+    expect(usualWorth(base)).toBe(10)
+    expect(usualWorth({ ...chin, worth: 2 })).toBe(2)
+    expect(isHighlight(freshLine('h', 'teardrop', [0, 0], gull, ground, [0, 0]))).toBe(true)
+    expect(isHighlight(chin)).toBe(false)
+  })
 })

@@ -13,7 +13,7 @@ onBeforeUnmount(painter.stop)
     <TabGroup>
       <TabList class="mb-3 flex gap-1.5">
         <Tab
-          v-for="words in ['Order of the steps', 'When the queue grows']"
+          v-for="words in ['Order of the steps', 'When the queue grows', 'In time']"
           :key="words"
           v-slot="{ selected }"
           as="template"
@@ -24,6 +24,7 @@ onBeforeUnmount(painter.stop)
       <TabPanels>
         <TabPanel><OrderPanel @close="emit('close')" /></TabPanel>
         <TabPanel><QueuePanel @close="emit('close')" /></TabPanel>
+        <TabPanel><TimePanel /></TabPanel>
       </TabPanels>
     </TabGroup>
   </PanelDialog>

@@ -104,7 +104,7 @@ export const pullKind: StepKind<Pull> = {
   ],
   tool: step => step.tool,
   effort: effortOf,
-  dries: step => dryingSeconds(step.wetness, true),
+  dries: (step, world) => dryingSeconds(step.wetness, true, pullFilm(step, world)),
   waits: () => false,
   prints: printsOf,
   outlines: () => [],

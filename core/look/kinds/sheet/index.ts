@@ -95,7 +95,8 @@ export const sheetKind: StepKind<SheetStep> = {
   lays: laysOf,
   tool: step => step.passes[0]?.tool ?? null,
   effort: effortOf,
-  dries: step => Math.max(...step.passes.map(p => dryingSeconds(p.wetness, false))),
+  dries: (step, world) =>
+    Math.max(...step.passes.map(p => dryingSeconds(p.wetness, false, passFilm(p, world)))),
   waits: step => step.dry,
   prints: printsOf,
   outlines: outlinesOf,

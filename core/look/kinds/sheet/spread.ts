@@ -2,7 +2,7 @@ import { dryingSeconds, HANDS, stateAfter } from '../../../order'
 import { edgeSpread, type FilmState } from '../../../paint'
 import type { PreparedSheet } from '../../../stencil'
 import { edgeIn, type World } from '../world'
-import { passSeconds } from './effort'
+import { passFilm, passSeconds } from './effort'
 import { partShare } from './part'
 import { openingNumbers } from './openings'
 import type { Pass, SheetStep } from './schema'
@@ -25,7 +25,7 @@ function underPass(
     const pass = step.passes[i]!
     const state =
       pass.wetness === 'damp' || pass.wetness === 'runny'
-        ? stateAfter(since + HANDS.reload, dryingSeconds(pass.wetness, false))
+        ? stateAfter(since + HANDS.reload, dryingSeconds(pass.wetness, false, passFilm(pass, world)))
         : 'dry'
     for (const n of openingNumbers(pass, sheet)) if (!found.has(n)) found.set(n, state)
     since += passSeconds(pass, sheet, world, partShare(pass, step, world))

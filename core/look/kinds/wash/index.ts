@@ -184,7 +184,7 @@ export const washKind: StepKind<Wash> = {
   ],
   tool: wash => wash.brush ?? wash.tool,
   effort: effortOf,
-  dries: wash => dryingSeconds(wash.wetness, true),
+  dries: (wash, world) => dryingSeconds(wash.wetness, true, filmOn(wash, world)),
   waits: () => false,
   prints: printsOf,
   outlines: () => [],
