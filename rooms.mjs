@@ -31,6 +31,7 @@ export const ROOMS = [
   { path: 'core/raster', does: 'pixels: the bare skin, masks, films, particles, the finished picture' },
   { path: 'core/checks', does: 'what there is to say of a look, and the change that mends it' },
   { path: 'core/formats', does: 'sheets and looks as open files' },
+  { path: 'core/cards', does: 'step cards and templates on paper: PDF with fonts of their own' },
   { path: 'core/cutter', does: 'the simulated cutting machine' },
   { path: 'server', does: 'routes, repositories, pictures' },
   { path: 'app', does: 'pages, stores, workers, the stage' },

@@ -49,16 +49,6 @@ const views = [
     },
   ],
   [
-    'lift',
-    '/looks/demo-midnight-moth',
-    async page => {
-      await ready(page)
-      await pick(page, 'Scales, temples')
-      await page.getByRole('button', { name: 'Lift', exact: true }).click()
-      await page.getByRole('button', { name: 'Sheet grid' }).click()
-    },
-  ],
-  [
     'turned',
     '/looks/demo-midnight-moth',
     async page => {
@@ -105,17 +95,6 @@ const views = [
       await page.getByLabel('How to register').selectOption('bridges')
       await page.getByRole('button', { name: 'Register', exact: true }).click()
       await page.getByTestId('register-report').scrollIntoViewIfNeeded()
-    },
-  ],
-  [
-    'canvas',
-    '/looks/demo-midnight-moth',
-    async page => {
-      await ready(page)
-      await page.getByRole('button', { name: /, \d+ y$/ }).click()
-      await page.getByLabel('Age, years').fill('5')
-      await page.locator('[data-misfit]').first().waitFor({ timeout: 30_000 })
-      await page.waitForTimeout(2500)
     },
   ],
   [
@@ -201,6 +180,55 @@ const views = [
       await page.waitForTimeout(6000)
     },
   ],
+  [
+    'chair',
+    '/',
+    async page => {
+      // A phone in the light and in the dark, and a tablet.
+      const shots = []
+      for (const [width, height, dark, steps] of [
+        [390, 844, false, 3],
+        [390, 844, true, 2],
+        [820, 1180, false, 3],
+      ]) {
+        const context = await browser.newContext({
+          viewport: { width, height },
+          deviceScaleFactor: 844 / height,
+          colorScheme: dark ? 'dark' : 'light',
+        })
+        const own = await context.newPage()
+        await own.goto(`${base}/looks/demo-${dark ? 'koi-lantern' : 'ember-wing'}/chair`)
+        await own.getByTestId('begin').click()
+        for (let n = 0; n < steps; n++) {
+          await own.waitForTimeout(1500)
+          await own.getByTestId('done').click()
+        }
+        await own.locator('[data-testid=place][data-px="4"]').waitFor()
+        await own.waitForTimeout(1500)
+        shots.push((await own.screenshot()).toString('base64'))
+        await context.close()
+      }
+      await page.setViewportSize({ width: 1420, height: 860 })
+      await page.setContent(
+        `<body style="margin:8px;display:flex;gap:16px;background:#B9AF9F">${shots.map(s => `<img style="height:844px;border-radius:16px" src="data:image/png;base64,${s}">`).join('')}</body>`,
+      )
+      await page.waitForTimeout(500)
+    },
+  ],
+  [
+    'log',
+    '/log',
+    async page => {
+      const looks = (await (await page.request.get(`${base}/api/looks`)).json()).filter(l =>
+        l.id.startsWith('demo-'),
+      )
+      for (const [n, look] of looks.slice(0, 9).entries())
+        await page.request.put(`${base}/api/runs/shot-${n}`, { data: runOf(look, n) })
+      await page.goto(`${base}/log`)
+      await page.locator('[data-run]').first().waitFor()
+      await page.waitForTimeout(1500)
+    },
+  ],
   ['drawer', '/drawer', async page => page.waitForTimeout(1200)],
   ['sheet', '/drawer/diamonds', async page => page.getByText('One piece').waitFor()],
   [
@@ -209,6 +237,50 @@ const views = [
     async page => page.getByRole('img', { name: 'Face after step 5' }).waitFor(),
   ],
 ]
+
+/** A made-up evening: how a look went, by ticket number. */
+function runOf({ id, name, version, seconds }, n) {
+  const tasks = ['wash, sponge', 'sheet, makeup', 'line', 'dots', 'line', 'gem']
+  const planned = Math.round(seconds * 1.2)
+  const steps = tasks.map((task, i) => ({
+    id: `s${i}`,
+    label: ['Base', 'Scales', 'Edge', 'Dots', 'Lights', 'Gem'][i],
+    task,
+    planned: Math.round(planned / 6),
+    usual: Math.round(planned / 6),
+    seconds: Math.round((planned / 6) * (0.8 + ((n * 7 + i * 5) % 9) / 12)),
+    waited: i === 1 ? 18 + n : 0,
+    lost: 0,
+    ending: i === 5 && n % 3 === 0 ? 'left out' : 'done',
+    swapped: false,
+    again: 0,
+    went: (n + i) % 7 === 0 ? 'bled' : (n + i) % 5 === 0 ? 'smudged' : 'fine',
+    bridge: null,
+  }))
+  const took = steps.reduce((sum, s) => sum + s.seconds + s.waited, 0)
+  const began = new Date(2026, 10, 20, 17, 10 + 12 * n)
+  return {
+    sent: 1,
+    run: {
+      format: 'janusform-run',
+      version: 1,
+      id: `shot-${n}`,
+      look: { id, name, version },
+      length: n % 3 === 0 ? 'three waiting' : 'whole',
+      device: 'tablet',
+      typed: false,
+      startedAt: began.toISOString(),
+      endedAt: new Date(began.getTime() + 1000 * took).toISOString(),
+      ticket: String(11 + 3 * n).padStart(3, '0'),
+      room: { temperature: 17.5, humidity: 0.66, air: 'still' },
+      planned,
+      seconds: took,
+      paused: 0,
+      note: ['windy at the quay', '', 'sat very still', ''][n % 4],
+      steps,
+    },
+  }
+}
 
 const browser = await chromium.launch({
   executablePath: execSync('command -v chromium').toString().trim(),

@@ -235,3 +235,24 @@ test('notes and tags of the look are kept, and stand on the step list', async ({
   await page.getByRole('button', { name: 'Step list' }).click()
   await expect(page.getByText('Ticket 031. Left brow sits higher.')).toBeVisible()
 })
+
+test('cards, the placing template and the sheet of marks come as PDF', async ({ page }) => {
+  const wrong = complaints(page)
+  await page.goto('/looks/plain-barn-owl/steps')
+  for (const [name, most] of [
+    ['Step card, A4', 4_000_000],
+    ['Step card, A6', 4_000_000],
+    ['Placing template, 1:1', 1_000_000],
+    ['Sheet of marks', 1_000_000],
+  ] as const) {
+    await page.getByRole('button', { name: 'PDF' }).click({ timeout: 30_000 })
+    const coming = page.waitForEvent('download')
+    await page.getByRole('menuitem', { name }).click()
+    const file = await (await coming).createReadStream()
+    const bytes = Buffer.concat(await file.toArray())
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(bytes.length).toBeGreaterThan(5_000)
+    expect(bytes.length).toBeLessThan(most)
+  }
+  expect(wrong).toEqual([])
+})

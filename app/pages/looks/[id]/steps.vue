@@ -9,6 +9,7 @@ import {
   sheetsOf,
   stepsOff,
   beneathAll,
+  paintsOf,
   type World,
   stepEffort,
   cardLines,
@@ -98,6 +99,30 @@ onMounted(async () => {
   picture.value = canvasOf(await painter.paint(look.value, 2)).toDataURL()
 })
 const print = () => window.print()
+/** The card in words, for paper. */
+const text = computed<CardText>(() => ({
+  name: look.value!.name,
+  about: about.value,
+  asked: `Asked: ${asked.value}.`,
+  notes: look.value!.notes,
+  cautions: [...cautions, always.value],
+  steps: rows.value.map(({ step, words, lines, effort, wait }) => ({
+    title: step.label || words,
+    words,
+    optional: step.optional,
+    wait,
+    time: `~${clock(effort.seconds)}, ${effort.loads} ${effort.loads === 1 ? 'load' : 'loads'}`,
+    swatches: paintsOf(step).map(p => kit.find(p.id)?.colour ?? p.colour),
+    lines,
+  })),
+}))
+const about = computed(
+  () =>
+    `${canvasWords(look.value!.canvas)}, ${look.value!.skin.age} years; ${rows.value.length} ${rows.value.length === 1 ? 'step' : 'steps'}, about ${clock(lookSeconds(look.value!, world.value))} min of painting (estimate)${look.value!.budget === null ? '' : `, ${clock(look.value!.budget)} min there`}`,
+)
+const steps = computed(() => rows.value.map(r => r.step))
+/** The face, and the face after each step; empty until they are painted. */
+const pictures = computed(() => (picture.value ? [picture.value, ...thumbs.value.slice(1)] : []))
 const CLEANED = { wetBrush: 'a wet brush', wipe: 'a damp wipe' } as const
 const SPARKLE = {
   lifting: 'before the sheet is lifted',
@@ -121,7 +146,12 @@ const cautions = [
   <main class="mx-auto max-w-[188mm] p-4 print:max-w-none print:p-0">
     <nav class="no-print mb-4 flex items-center justify-between">
       <NuxtLink :to="`/looks/${id}`" class="btn"><ArrowLeft :size="16" />Back to the bench</NuxtLink>
-      <button class="btn-main" :disabled="!picture" @click="print"><Printer :size="16" />Print on A4</button>
+      <span class="flex gap-2">
+        <PdfMenu v-if="look" :look="look" :steps="steps" :world="world" :text="text" :pictures="pictures" />
+        <button class="btn-main" :disabled="!picture" @click="print">
+          <Printer :size="16" />Print on A4
+        </button>
+      </span>
     </nav>
     <div v-if="failed.length" role="alert" class="rounded-xl border border-stop p-4">
       <p v-for="s in failed" :key="s">{{ s }}</p>

@@ -1,0 +1,4 @@
+export * from './pen'
+export * from './stepCard'
+export * from './template'
+export * from './placing'
