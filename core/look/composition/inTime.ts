@@ -12,7 +12,7 @@ export interface Span {
 }
 
 /** A film that dries: wet until one second, tacky until another. */
-export interface DryingSpan extends Span {
+interface DryingSpan extends Span {
   readonly wetUntil: number
 }
 
