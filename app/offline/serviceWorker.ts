@@ -1,14 +1,11 @@
 import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching'
 import { registerRoute } from 'workbox-routing'
 import { NetworkFirst } from 'workbox-strategies'
-import { KEPT } from './kept'
+import { KEPT, NEEDED } from './kept'
 
 /** The application's files, listed when it is built: their names change with what is in them. */
 declare const __FILES__: readonly string[]
 declare const self: ServiceWorkerGlobalScope
-
-/** After so long without an answer what is kept is shown, s. */
-const PATIENCE = 3
 
 self.addEventListener('install', () => void self.skipWaiting())
 self.addEventListener('activate', event => event.waitUntil(self.clients.claim()))
@@ -17,9 +14,9 @@ precacheAndRoute(__FILES__.map(url => ({ url, revision: null })))
 cleanupOutdatedCaches()
 
 /** The page of the chair, and what it reads: from the server while it answers, else as it was last. */
-const fresh = new NetworkFirst({ cacheName: KEPT, networkTimeoutSeconds: PATIENCE })
+const fresh = new NetworkFirst({ cacheName: KEPT })
 registerRoute(
   ({ url, request }) => request.mode === 'navigate' && /^\/looks\/[\w-]+\/chair$/.test(url.pathname),
   fresh,
 )
-registerRoute(({ url, request }) => request.method === 'GET' && url.pathname.startsWith('/api/'), fresh)
+registerRoute(({ url, request }) => request.method === 'GET' && NEEDED.test(url.pathname), fresh)

@@ -1,3 +1,4 @@
+import { FetchError } from 'ofetch'
 import { createStore, del, entries, get, update } from 'idb-keyval'
 import { inQueue } from '~/utils/inQueue'
 import { plain } from '~/utils/plain'
@@ -27,6 +28,8 @@ const all = async (): Promise<KeptSitting[]> =>
 /** What the server says to a run. */
 export interface Heard {
   readonly what: 'kept' | 'older' | 'deleted'
+  /** How often the server has heard of it as changed. */
+  readonly sent: number
   readonly elsewhere: readonly { readonly startedAt: string; readonly ticket: string }[]
   readonly lookGone: boolean
 }
@@ -39,9 +42,24 @@ export const keepSitting = ({ picture, ...rest }: Omit<KeptSitting, 'heard'>): P
     sittings(),
   )
 
-/** The sitting of a look that was not brought to its end; null when there is none. */
-export const openSitting = async (lookId: string): Promise<KeptSitting | null> =>
-  (await all()).filter(s => s.run.look.id === lookId && !s.closed).at(-1) ?? null
+/** A sitting that nobody touched for so long is not gone on with, ms. */
+const OVER_MS = 6 * 3_600_000
+
+/**
+ * The sitting of a look that was not brought to its end; null when there is none. One that was left long ago is
+ * closed: it is in the log as far as it went.
+ */
+export async function openSitting(lookId: string): Promise<KeptSitting | null> {
+  const open = (await all())
+    .filter(s => s.run.look.id === lookId && !s.closed)
+    .sort((a, b) => a.clocks.wall - b.clocks.wall)
+  const over = open.filter(s => Math.abs(Date.now() - s.clocks.wall) > OVER_MS)
+  for (const s of over) await keepSitting({ ...s, closed: true, changes: s.changes + 1 })
+  return open.filter(s => !over.includes(s)).at(-1) ?? null
+}
+
+/** What the server refuses with a sentence would be refused again. */
+const refused = (error: unknown): boolean => error instanceof FetchError && error.response !== undefined
 
 /** Sends one sitting, with its picture, and notes what of it was heard; what changed meanwhile stays to be sent. */
 async function send(id: string): Promise<Heard | null> {
@@ -49,13 +67,26 @@ async function send(id: string): Promise<Heard | null> {
   if (!sitting) return null
   const { run, changes, picture, closed } = sitting
   const heard = await $fetch<Heard>(`/api/runs/${id}`, { method: 'PUT', body: { run, sent: changes } })
-  if (picture) await $fetch(`/api/runs/${id}/picture`, { method: 'PUT', body: picture })
+  if (picture && heard.what === 'kept')
+    await $fetch(`/api/runs/${id}/picture`, { method: 'PUT', body: picture }).catch(error => {
+      if (!refused(error)) throw error
+    })
   let gone = false
   await update<KeptSitting | undefined>(
     id,
     now => {
-      gone = now === undefined || (closed && now.changes === changes)
-      return now && { ...now, heard: changes, picture: now.picture === picture ? undefined : now.picture }
+      const older = heard.what === 'older'
+      gone = now === undefined || (closed && now.changes === changes && !older)
+      // It was changed in the log meanwhile: what was done in the chair counts, and is sent again as newer.
+      const next = older ? heard.sent + 1 : (now?.changes ?? 0)
+      return (
+        now && {
+          ...now,
+          changes: next,
+          heard: older ? 0 : changes,
+          picture: now.picture === picture ? undefined : now.picture,
+        }
+      )
     },
     sittings(),
   )
@@ -67,12 +98,13 @@ const inTurn = inQueue()
 
 /**
  * Sends a sitting: one at a time, so that no older one overtakes a newer one.
- * @returns what the server said; null where it does not answer
+ * @returns what the server said; null where it does not answer. Throws FetchError when it refuses it.
  */
 export async function sendSitting(id: string): Promise<Heard | null> {
   try {
     return (await inTurn(() => send(id))).answer
-  } catch {
+  } catch (error) {
+    if (refused(error)) throw error
     return null
   }
 }
@@ -87,5 +119,6 @@ export async function dropSitting(id: string): Promise<void> {
 
 /** Sends whatever the server has not heard of yet. */
 export async function sendSittings(): Promise<void> {
-  for (const { run, changes, heard } of await all()) if (changes > heard) await sendSitting(run.id)
+  for (const { run, changes, heard } of await all())
+    if (changes > heard) await sendSitting(run.id).catch(() => {})
 }

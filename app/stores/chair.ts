@@ -56,9 +56,16 @@ function keeping({ events, frame, tell, of, progress, clock, view }: Store) {
     await keepSitting(kept).catch(() =>
       tell('This device keeps nothing: leave the page open until the server has answered.'),
     )
-    const answer = await sendSitting(run.id)
-    away.value = answer === null
-    if (answer) heard.value = answer
+    try {
+      const answer = await sendSitting(run.id)
+      away.value = answer === null
+      if (!answer) return
+      heard.value = answer
+      // It was changed in the log meanwhile: what is done in the chair counts from there.
+      changes.value = Math.max(changes.value, answer.sent)
+    } catch (error) {
+      tell(`The server does not keep this: ${sentencesOf(error).join(' ')} It stays on this device.`)
+    }
   }
   return { changes, heard, away, keep }
 }

@@ -1,11 +1,11 @@
-import { KEPT } from '~/offline/kept'
+import { KEPT, NEEDED } from '~/offline/kept'
 
 /** What the page has read from the server so far. */
 const asked = (): string[] =>
   performance
     .getEntriesByType('resource')
     .map(({ name }) => new URL(name))
-    .filter(({ origin, pathname }) => origin === location.origin && pathname.startsWith('/api/'))
+    .filter(({ origin, pathname }) => origin === location.origin && NEEDED.test(pathname))
     .map(({ pathname, search }) => pathname + search)
 
 /** An installation that fails, as where a file did not come, is begun again so often. */
@@ -31,8 +31,7 @@ export async function keepForOffline(): Promise<void> {
   try {
     const installed = install()
     const store = await caches.open(KEPT)
-    const reads = asked().filter(path => !path.startsWith('/api/runs'))
-    await Promise.allSettled([...new Set([location.pathname, ...reads])].map(path => store.add(path)))
+    await Promise.allSettled([...new Set([location.pathname, ...asked()])].map(path => store.add(path)))
     await installed
   } catch {
     // Nothing is lost: the page holds all that it needs.

@@ -185,7 +185,7 @@ function done(progress: Progress, event: Event): Progress {
         : { ...progress, left: event.order, steps: put(progress, id, { swapped: true }) }
     }
     case 'back':
-      return back(progress)
+      return { ...back(progress), ended: false }
     case 'again':
       return again(progress)
     case 'shorten':

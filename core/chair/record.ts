@@ -107,8 +107,9 @@ export const timesIn = ({ steps }: Pick<Run, 'steps'>): TaskTime[] =>
     ending === 'done' && took !== null && took > 0 && again === 0 ? [{ task, usual, seconds: took }] : [],
   )
 
-/** The painter's own paces from all runs. */
-export const pacesIn = (runs: readonly Pick<Run, 'steps'>[]): Pace[] => pacesOf(runs.flatMap(timesIn))
+/** The painter's own paces from all runs that were ended. */
+export const pacesIn = (runs: readonly Pick<Run, 'steps' | 'endedAt'>[]): Pace[] =>
+  pacesOf(runs.flatMap(run => (run.endedAt === null ? [] : timesIn(run))))
 
 /** Past a bridge that bled, the narrowest that is still clear is at least so many times as wide (common practice). */
 const CLEARS = 1.25

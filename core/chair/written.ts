@@ -11,7 +11,9 @@ export type RunFrame = Pick<
   readonly went: Readonly<Record<string, Outcome>>
 }
 
-const tenths = (seconds: number): number => Math.round(10 * seconds) / 10
+/** Nobody sits longer than a day, whatever a clock says, s. */
+const DAY = 86_400
+const tenths = (seconds: number): number => Math.min(DAY, Math.round(10 * seconds) / 10)
 
 function stepOf(screen: Screen, progress: Progress, went: RunFrame['went']): RunStep {
   const { seconds, waited, lost, again, swapped, ending } = stateIn(progress, screen.id)

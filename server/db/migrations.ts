@@ -158,16 +158,17 @@ CREATE TABLE sparkles (
 CREATE TABLE runs (
   id TEXT PRIMARY KEY,
   look_id TEXT,
-  look_name TEXT NOT NULL,
   started_at TEXT NOT NULL,
   ended_at TEXT,
   device TEXT NOT NULL,
-  doc TEXT NOT NULL,
-  -- How often it was sent: of two that cross, the later one stays.
+  -- How often it was changed: of two that cross, the later one stays.
   sent INTEGER NOT NULL,
   heard_at TEXT NOT NULL,
-  picture BLOB,
-  deleted_at TEXT
+  deleted_at TEXT,
+  -- What it says of the painter's pace, as JSON: read for every picture, so it stands before what is long.
+  times TEXT NOT NULL,
+  doc TEXT NOT NULL,
+  picture BLOB
 ) STRICT;
 CREATE INDEX runs_newest ON runs (started_at DESC) WHERE deleted_at IS NULL;
 CREATE INDEX runs_of_look ON runs (look_id);

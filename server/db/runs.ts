@@ -1,5 +1,5 @@
-import { pacesIn, parseRun, type Run } from '../../core/chair'
-import type { Pace } from '../../core/order'
+import { parseRun, timesIn, type Run } from '../../core/chair'
+import { pacesOf, type Pace, type TaskTime } from '../../core/order'
 import type { Db } from './open'
 import { jsonOr } from './ways'
 
@@ -26,18 +26,19 @@ const GOING_ON_MS = 15 * 60_000
 const COLUMNS = 'doc, picture IS NOT NULL AS pictured'
 
 const statements = (db: Db) => ({
+  // Nothing is parsed to be listed: what is damaged is passed over by the database.
   all: db.prepare<[], Row>(
-    `SELECT ${COLUMNS} FROM runs WHERE deleted_at IS NULL ORDER BY started_at DESC, id`,
+    `SELECT ${COLUMNS} FROM runs WHERE deleted_at IS NULL AND json_valid(doc) ORDER BY started_at DESC, id`,
   ),
   one: db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM runs WHERE id = ? AND deleted_at IS NULL`),
   known: db.prepare<[string], { sent: number; gone: number }>(
     'SELECT sent, deleted_at IS NOT NULL AS gone FROM runs WHERE id = ?',
   ),
   put: db.prepare(
-    `INSERT INTO runs (id, look_id, look_name, started_at, ended_at, device, doc, sent, heard_at)
-     VALUES (@id, @lookId, @lookName, @startedAt, @endedAt, @device, @doc, @sent, @heardAt)
-     ON CONFLICT (id) DO UPDATE SET look_id = @lookId, look_name = @lookName, started_at = @startedAt,
-       ended_at = @endedAt, device = @device, doc = @doc, sent = @sent, heard_at = @heardAt`,
+    `INSERT INTO runs (id, look_id, started_at, ended_at, device, sent, heard_at, times, doc)
+     VALUES (@id, @lookId, @startedAt, @endedAt, @device, @sent, @heardAt, @times, @doc)
+     ON CONFLICT (id) DO UPDATE SET look_id = @lookId, started_at = @startedAt, ended_at = @endedAt,
+       device = @device, sent = @sent, heard_at = @heardAt, times = @times, doc = @doc`,
   ),
   bury: db.prepare<[string, string]>('UPDATE runs SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL'),
   raise: db.prepare<[string]>('UPDATE runs SET deleted_at = NULL WHERE id = ?'),
@@ -47,11 +48,15 @@ const statements = (db: Db) => ({
   ),
   setPicture: db.prepare<[Buffer | null, string]>('UPDATE runs SET picture = ? WHERE id = ?'),
   picture: db.prepare<[string], Buffer>('SELECT picture FROM runs WHERE id = ?').pluck(),
-  /** Another text whenever a run that counts is changed. */
+  /** Only what was brought to its end tells of a pace. */
+  times: db
+    .prepare<[], string>('SELECT times FROM runs WHERE deleted_at IS NULL AND ended_at IS NOT NULL')
+    .pluck(),
+  /** Another text whenever a run that tells of a pace is changed. */
   stamp: db
     .prepare<[], string>(
       `SELECT count(*) || ' ' || coalesce(sum(sent), 0) || ' ' || coalesce(max(heard_at), '') FROM runs
-       WHERE deleted_at IS NULL`,
+       WHERE deleted_at IS NULL AND ended_at IS NOT NULL`,
     )
     .pluck(),
 })
@@ -61,21 +66,15 @@ const readRow = ({ doc, pictured }: Row): KeptRun[] => {
   return parsed.ok ? [{ run: parsed.run, picture: pictured === 1 }] : []
 }
 
-/** The painter's own paces: asked for with every picture, and changed only with the runs. */
-function pacesFrom({ stamp, all }: ReturnType<typeof statements>): () => Pace[] {
+/** The painter's own paces: asked for with every picture, and changed only when a run was ended. */
+function pacesFrom({ stamp, times }: ReturnType<typeof statements>): () => Pace[] {
   let paces: { key: string; found: Pace[] } | null = null
   return () => {
     const key = stamp.get() ?? ''
-    if (paces?.key !== key)
-      paces = {
-        key,
-        found: pacesIn(
-          all
-            .all()
-            .flatMap(readRow)
-            .map(r => r.run),
-        ),
-      }
+    if (paces?.key !== key) {
+      const all = times.all().flatMap(text => (jsonOr(text) ?? []) as TaskTime[])
+      paces = { key, found: pacesOf(all) }
+    }
     return paces.found
   }
 }
@@ -84,26 +83,42 @@ function pacesFrom({ stamp, all }: ReturnType<typeof statements>): () => Pace[] 
 export function runsIn(db: Db) {
   const sql = statements(db)
   const { all, one, known, put, bury, raise, others, setPicture, picture } = sql
+  /** Keeps a run, once, however often it is sent: an older one never replaces a newer one. */
+  function keep(run: Run, sent: number, heardAt: string): 'kept' | 'older' | 'deleted' {
+    const before = known.get(run.id)
+    if (before?.gone) return 'deleted'
+    if (before && before.sent > sent) return 'older'
+    const { id, look, startedAt, endedAt, device } = run
+    const times = JSON.stringify(timesIn(run))
+    const doc = JSON.stringify(run)
+    put.run({ id, lookId: look.id, startedAt, endedAt, device, sent, heardAt, times, doc })
+    return 'kept'
+  }
+  const sentSoFar = (id: string): number => known.get(id)?.sent ?? 0
   return {
-    /** All runs, the newest first; one that nobody can read any more is passed over. */
+    /** All runs that can be read, the newest first. */
     all: (): KeptRun[] => all.all().flatMap(readRow),
+    /** The same as JSON text, a KeptRun each. */
+    listed: (): string =>
+      `[${all
+        .all()
+        .map(r => `{"run":${r.doc},"picture":${r.pictured === 1}}`)
+        .join(',')}]`,
     find: (id: string): KeptRun | null => one.all(id).flatMap(readRow)[0] ?? null,
     /**
-     * Keeps a run, once, however often it is sent.
-     * @param sent how often its device has changed it: an older one never replaces a newer one
+     * Keeps a run.
+     * @param sent how often its device has changed it
      * @returns what was done with it
      */
-    put(run: Run, sent: number, heardAt: string): 'kept' | 'older' | 'deleted' {
-      const before = known.get(run.id)
-      if (before?.gone) return 'deleted'
-      if (before && before.sent > sent) return 'older'
-      const { id, look, startedAt, endedAt, device } = run
-      const doc = JSON.stringify(run)
-      put.run({ id, lookId: look.id, lookName: look.name, startedAt, endedAt, device, doc, sent, heardAt })
-      return 'kept'
-    },
+    put: keep,
+    /** Takes those of some runs that are not there yet, all at once; returns how many they were. */
+    take: db.transaction((runs: readonly Run[], at: string): number => {
+      const fresh = runs.filter(run => sentSoFar(run.id) === 0)
+      for (const run of fresh) keep(run, 1, at)
+      return fresh.length
+    }),
     /** How often a run was changed so far; 0 for one that is not there. */
-    sent: (id: string): number => known.get(id)?.sent ?? 0,
+    sent: sentSoFar,
     remove: (id: string, at: string): boolean => bury.run(at, id).changes > 0,
     restore: (id: string): boolean => raise.run(id).changes > 0,
     /** Where else the same look is being painted now. */
@@ -117,7 +132,7 @@ export function runsIn(db: Db) {
     },
     setPicture: (id: string, png: Buffer | null): boolean => setPicture.run(png, id).changes > 0,
     picture: (id: string): Buffer | null => picture.get(id) ?? null,
-    /** The painter's own paces, from all runs. */
+    /** The painter's own paces, from all runs that were ended. */
     paces: pacesFrom(sql),
   }
 }

@@ -30,7 +30,7 @@ const optional = computed(() => new Set(chair.painted.filter(s => s.optional).ma
 const ready = ref(false)
 const choices = computed<Choice[]>(() => {
   if (!ready.value) return []
-  const choice = (length: Length, words: string, order: readonly string[], budget?: number): Choice => ({
+  const made = (length: Length, words: string, order: readonly string[], budget?: number): Choice => ({
     length,
     words,
     order,
@@ -41,18 +41,20 @@ const choices = computed<Choice[]>(() => {
   const without = entered.value.filter(id => !optional.value.has(id))
   const saves = plan.value ? plan.value.entered.finish - plan.value.planned.finish : 0
   return [
-    choice('whole', 'All of it, as entered', entered.value),
+    made('whole', 'All of it, as entered', entered.value),
     ...(plan.value && saves >= 1
-      ? [choice('whole', 'All of it, planned order', plan.value.planned.order)]
+      ? [made('whole', 'All of it, planned order', plan.value.planned.order)]
       : []),
     ...(three?.without.length
-      ? [choice('three waiting', 'Three waiting', three.timeline.order, three.budget)]
+      ? [made('three waiting', 'Three waiting', three.timeline.order, three.budget)]
       : []),
-    ...(ten?.without.length ? [choice('ten waiting', 'Ten waiting', ten.timeline.order, ten.budget)] : []),
-    ...(optional.value.size && without.length ? [choice('shorter', 'Only what must be', without)] : []),
+    ...(ten?.without.length ? [made('ten waiting', 'Ten waiting', ten.timeline.order, ten.budget)] : []),
+    ...(optional.value.size && without.length ? [made('shorter', 'Only what must be', without)] : []),
   ]
 })
-const chosen = ref(0)
+/** By its words: more choices come while one is made. */
+const chosen = ref('')
+const choice = computed(() => choices.value.find(c => c.words === chosen.value) ?? choices.value[0])
 const findings = shallowRef<readonly Finding[]>([])
 const habits = shallowRef<Habits | null>(null)
 const forgotten = computed(() => forgottenIn(look.value, chair.painted, chair.world, habits.value))
@@ -101,8 +103,8 @@ onMounted(() =>
   }, REST_MS),
 )
 function begin(): void {
-  const choice = choices.value[chosen.value] ?? { order: entered.value, length: 'whole' as const }
-  chair.begin(choice.order, choice.length, ticket.value.trim().slice(0, 20))
+  const taken = choice.value ?? { order: entered.value, length: 'whole' as const }
+  chair.begin(taken.order, taken.length, ticket.value.trim().slice(0, 20))
 }
 </script>
 
@@ -132,13 +134,13 @@ function begin(): void {
       <section class="min-h-40 break-inside-avoid" aria-label="How much of it">
         <div class="grid gap-1.5" role="radiogroup" aria-label="How much of it">
           <button
-            v-for="(c, i) in choices"
+            v-for="c in choices"
             :key="c.words"
             role="radio"
-            :aria-checked="chosen === i"
+            :aria-checked="c === choice"
             class="flex min-h-13 items-center gap-3 rounded-xl border-2 bg-card px-3 text-left"
-            :class="chosen === i ? 'border-mulberry' : 'border-rule'"
-            @click="chosen = i"
+            :class="c === choice ? 'border-mulberry' : 'border-rule'"
+            @click="chosen = c.words"
           >
             <span class="flex-1 font-semibold">{{ c.words }}</span><span class="chair-soft"
               >{{ c.order.length }} steps</span

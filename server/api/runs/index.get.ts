@@ -1,2 +1,5 @@
 /** How paintings went, the newest first. */
-export default defineEventHandler(() => useRepositories().runs.all())
+export default defineEventHandler(event => {
+  setHeader(event, 'content-type', 'application/json')
+  return useRepositories().runs.listed()
+})

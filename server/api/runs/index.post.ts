@@ -8,9 +8,8 @@ export default defineEventHandler(async event => {
   const read = runsFromText(await bodyText(event))
   if (!read.ok) throw refusal(422, read.errors)
   const { runs } = useRepositories()
-  const fresh = read.runs.filter(run => runs.sent(run.id) === 0)
-  for (const run of fresh) runs.put(run, 1, now())
+  const taken = runs.take(read.runs, now())
   usePaintAhead().soon()
   setResponseStatus(event, 201)
-  return { taken: fresh.length, known: read.runs.length - fresh.length }
+  return { taken, known: read.runs.length - taken }
 })

@@ -57,6 +57,12 @@ describe('a sitting', () => {
     expect(p.left).toEqual(['b', 'c', 'd'])
   })
 
+  it('is not ended any more when one goes back, and does not count what was said at its end', () => {
+    const all = ['done', 'done', 'done', 'done', 'end'].map(d => after(1, d as Deed))
+    const p = progressAfter([begin, ...all, after(50, 'back')], [])
+    expect(p).toMatchObject({ ended: false, left: ['d'], now: 5 })
+  })
+
   it('puts a step behind the next that may go before it', () => {
     const p = progressAfter([begin], [])
     expect(putLater(p, [])).toEqual(['b', 'a', 'c', 'd'])

@@ -66,6 +66,9 @@ const elsewhere = computed(() =>
 const told = computed(() => [
   ...chair.problems,
   ...elsewhere.value,
+  ...(chair.heard?.what === 'deleted'
+    ? ['This sitting was deleted in the log meanwhile. Bring it back there to keep it.']
+    : []),
   ...(chair.heard?.lookGone
     ? ['The look was deleted meanwhile. This sitting goes on and is kept; the look can be brought back.']
     : []),

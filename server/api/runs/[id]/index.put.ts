@@ -13,9 +13,11 @@ export default defineEventHandler(async event => {
   const { runs, looks } = useRepositories()
   const sent = Number.isInteger(body.sent) ? (body.sent as number) : runs.sent(run.id) + 1
   const what = runs.put(run, sent, now())
-  usePaintAhead().soon()
+  // What was ended tells of the painter's pace, and all times of looks follow.
+  if (run.endedAt !== null) usePaintAhead().soon()
   return {
     what,
+    sent: runs.sent(run.id),
     elsewhere: run.endedAt === null ? runs.elsewhere(run, new Date()) : [],
     lookGone: run.look.id !== null && looks.listed(run.look.id) === null,
   }
