@@ -1,7 +1,11 @@
 import tailwindcss from '@tailwindcss/vite'
+import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { bundleOffline } from './scripts/offline.mjs'
+import { bundleOffline, scriptsOf } from './scripts/offline.mjs'
 import { bundleWorker, digestOfCore, workerOfSources } from './scripts/worker.mjs'
+
+/** The scripts of the chair's page, which its address names ahead: known once the pages are built. */
+let chairScripts: string[] = []
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -37,6 +41,7 @@ export default defineNuxtConfig({
         else {
           await bundleWorker(join(options.output.serverDir, 'worker.mjs'))
           await bundleOffline(options.output.publicDir, join(options.output.serverDir, 'offline.js'))
+          writeFileSync(join(options.output.serverDir, 'chair.json'), JSON.stringify(chairScripts))
         }
       },
     },
@@ -46,6 +51,7 @@ export default defineNuxtConfig({
   hooks: {
     // What the bench needs is fetched once the gallery stands, not beside it.
     'build:manifest': manifest => {
+      chairScripts = scriptsOf(manifest, 'pages/looks/[id]/chair.vue')
       for (const file of Object.values(manifest)) {
         file.prefetch = false
         // The two fonts that every page is set in come beside its style, not after it.

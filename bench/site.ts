@@ -7,6 +7,7 @@ import { freshLook, freshSheet, NO_TWIN, type Look } from '../core/look'
 import { openHouse } from '../server/db/house'
 import { pictureKeys, rendererVersion } from '../server/pool/paintAhead'
 import { looks as demoLooks } from '../demo/looks'
+import { chairRows } from './chair'
 import type { Table } from './table'
 
 const WORKER = '.output/server/worker.mjs'
@@ -451,6 +452,7 @@ export async function siteRows(table: Table): Promise<void> {
   try {
     await galleryRows(table, server, browser)
     await openRows(table, browser)
+    await chairRows(table, browser, SITE)
     await saveRows(table)
     await badRequests(table, 1000)
     await killRows(table, server, 100)

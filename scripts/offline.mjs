@@ -32,3 +32,23 @@ export async function bundleOffline(publicDir, outfile) {
     logLevel: 'error',
   })
 }
+
+/**
+ * The script of a page and all that it is sure to read, by a manifest of the build.
+ * @param {Record<string, { file: string, src?: string, imports?: string[] }>} manifest
+ * @param {string} page the page's file
+ * @returns {string[]} their addresses
+ */
+export function scriptsOf(manifest, page) {
+  const files = new Set()
+  const read = key => {
+    const entry = manifest[key]
+    if (!entry || files.has(entry.file)) return
+    files.add(entry.file)
+    entry.imports?.forEach(read)
+  }
+  Object.keys(manifest)
+    .filter(key => key.endsWith(page))
+    .forEach(read)
+  return [...files].filter(file => file.endsWith('.js')).map(file => `/_nuxt/${file}`)
+}

@@ -30,12 +30,18 @@ export function sittingLook() {
     )
   })
   /** The steps that can be painted, in the order in which they were entered. */
-  const painted = computed<Step[]>(() => look.value!.steps.filter(s => !world.value.off?.has(s.id)))
+  const painted = computed<Step[]>(() => {
+    // Without the world, which takes a moment to work out.
+    const off = stepsOff(look.value!)
+    return look.value!.steps.filter(s => !off.has(s.id))
+  })
+  /** Whether its sheets and paints are there. */
+  const filled = ref(false)
   /** Gates take a moment to work out: the page stands before. */
   const timed = ref(false)
   const gates = computed<Gate[]>(() => (timed.value ? gatesOf(look.value!, world.value) : []))
   const inOrder = (ids: readonly string[]): Step[] =>
     ids.flatMap(id => look.value!.steps.find(s => s.id === id) ?? [])
-  return { record, look, world, painted, timed, gates, inOrder }
+  return { record, look, world, painted, filled, timed, gates, inOrder }
 }
 export type SittingLook = ReturnType<typeof sittingLook>

@@ -146,19 +146,26 @@ function loading({ events, frame, tell, of, clock }: Store, { changes }: ReturnT
     clock.goOn(clocks)
   }
   return async (id: string): Promise<void> => {
-    const [fetched] = await Promise.all([
+    const rest = Promise.all([drawer.load(), kit.load(), settings.readRoom()])
+    rest.catch(() => {})
+    const [fetched, open] = await Promise.all([
       $fetch<LookRecord>(`/api/looks/${id}`),
-      drawer.load(),
-      kit.load(),
-      settings.readRoom(),
+      openSitting(id).catch(() => null),
     ])
-    await drawer.ensure(sheetsOf(fetched.look))
-    const open = await openSitting(id).catch(() => null)
     events.value = []
     frame.value = null
-    of.timed.value = open !== null
+    of.filled.value = of.timed.value = false
     of.record.value = fetched
-    if (open) resume(open)
+    // The look itself is shown at once; its sheets and paints come in a moment.
+    const fill = async (): Promise<void> => {
+      await rest
+      await drawer.ensure(sheetsOf(fetched.look))
+      of.filled.value = true
+      of.timed.value ||= open !== null
+    }
+    if (!open) return void fill().catch(error => tell(sentencesOf(error).join(' ')))
+    await fill()
+    resume(open)
   }
 }
 
@@ -167,9 +174,9 @@ export const useChair = defineStore('chair', () => {
   const store = sitting()
   const { frame, problems, of, progress, live, view } = store
   const kept = keeping(store)
-  const { record, look, world, painted, timed, gates } = of
+  const { record, look, world, painted, filled, timed, gates } = of
   return {
-    ...{ record, look, world, painted, timed, gates },
+    ...{ record, look, world, painted, filled, timed, gates },
     ...{ frame, problems, progress, live },
     ...view,
     heard: kept.heard,

@@ -14,6 +14,10 @@ export const useKit = defineStore('kit', () => {
       useSparkles().load(),
     ])
   }
+  /** Fetches the readings again, where the room or the log has changed them. */
+  async function readAgain(): Promise<void> {
+    readings.value = await $fetch<KeptReadings>('/api/readings')
+  }
   const byId = computed(() => new Map(paints.value.map(p => [p.id, p])))
   const find = (id: string) => byId.value.get(id)
   const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
@@ -52,6 +56,7 @@ export const useKit = defineStore('kit', () => {
     singles,
     cakes,
     load,
+    readAgain,
     find,
     refOf,
     cakeRefOf,

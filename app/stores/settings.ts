@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { MM_PER_INCH } from '#core/geometry'
 import { FINGER_MM } from '#core/look'
+import { useKit } from './kit'
 import { dryingFactor, roomProblem, USUAL_ROOM, type Room } from '#core/order'
 
 /** What the painter has set once, on this device. */
@@ -24,9 +25,14 @@ export const useSettings = defineStore('settings', () => {
     if (kept) room.value = kept
   }
   /** Sets the room, on this device and for the house. */
-  function setRoom(next: Room): void {
+  async function setRoom(next: Room): Promise<void> {
     room.value = next
-    void $fetch('/api/settings/room', { method: 'PUT', body: next }).catch(() => {})
+    try {
+      await $fetch('/api/settings/room', { method: 'PUT', body: next })
+      await useKit().readAgain()
+    } catch {
+      // While the server is away the room counts on this device alone.
+    }
   }
   const driesBy = computed(() => (roomProblem(room.value) ? 1 : dryingFactor(room.value)))
   const grid = useLocalStorage('janusform-grid', false)

@@ -34,6 +34,8 @@ export interface Readings {
   readonly tools: readonly ToolReading[]
   /** From the times that were logged; as usual when left out. */
   readonly paces?: readonly OwnPace[]
+  /** How many times as long as usual films take to dry in the painter's room; as usual when left out. */
+  readonly driesBy?: number
 }
 export const NO_READINGS: Readings = { edges: [], tools: [] }
 
@@ -80,6 +82,7 @@ export function ownTools(readings: Readings): {
   tool: (id: ToolId) => Tool
   edge: (tool: ToolId, wetness: Wetness) => number
   pace: (task: string) => number
+  driesBy: number
 } {
   const paces = new Map(readings.paces?.map(p => [p.task, p.factor]))
   const read = new Set(readings.tools.map(r => r.tool))
@@ -95,5 +98,6 @@ export function ownTools(readings: Readings): {
         : TOOLS[id],
     edge: (tool, wetness) => edgeKnown(readings, tool, wetness).value,
     pace: task => paces.get(task) ?? 1,
+    driesBy: readings.driesBy ?? 1,
   }
 }

@@ -1,3 +1,4 @@
+import { dryingFactor, USUAL_ROOM } from '../../core/order'
 import { looksIn } from './looks'
 import { openDb } from './open'
 import { paintsIn } from './paints'
@@ -20,6 +21,7 @@ export function openHouse(file?: string) {
   const db = openDb(file)
   const opened = ++openings
   const runs = runsIn(db)
+  const settings = settingsIn(db)
   const changes = db.prepare('SELECT total_changes()').pluck()
   return {
     db,
@@ -30,11 +32,14 @@ export function openHouse(file?: string) {
     pictures: picturesIn(db),
     stencils: stencilsIn(db),
     paints: paintsIn(db),
-    readings: readingsIn(db, () => runs.paces()),
+    readings: readingsIn(db, {
+      paces: () => runs.paces(),
+      driesBy: () => dryingFactor(settings.room() ?? USUAL_ROOM),
+    }),
     ways: waysIn(db),
     sparkles: sparklesIn(db),
     runs,
-    settings: settingsIn(db),
+    settings,
   }
 }
 

@@ -13,16 +13,26 @@ export interface KeptReadings {
   tools: KeptTool[]
   /** From the log: times as long as by the starting values, for each kind of task. */
   paces?: OwnPace[]
+  /** From the room: times as long as usual that films take to dry. */
+  driesBy?: number
 }
 
-/** Decimals of a pace: pictures depend on it, and need not follow every second. */
+/** Parts of one to which a pace or the drying is told: pictures depend on it, and need not follow every second. */
 const FINE = 20
+const rounded = (factor: number): number => Math.round(FINE * factor) / FINE
+
+/** What the log and the room say of this painter's hands and paint. */
+interface Own {
+  /** How fast the painter does each kind of task. */
+  readonly paces: () => readonly OwnPace[]
+  /** How many times as long as usual films take to dry. */
+  readonly driesBy: () => number
+}
 
 /**
- * The painter's readings of the bridge ladder and of the own tools.
- * @param paces how fast the painter does each kind of task, by the log
+ * The painter's readings of the bridge ladder and of the own tools, with what the log and the room say.
  */
-export function readingsIn(db: Db, paces: () => readonly OwnPace[]) {
+export function readingsIn(db: Db, { paces, driesBy }: Own) {
   const edges = db.prepare<[], KeptEdge>(
     'SELECT id, tool, wetness, bridge, read_at AS readAt FROM edge_readings ORDER BY id',
   )
@@ -41,8 +51,14 @@ export function readingsIn(db: Db, paces: () => readonly OwnPace[]) {
   }
   return {
     all(): KeptReadings {
-      const own = paces().map(({ task, factor }) => ({ task, factor: Math.round(FINE * factor) / FINE }))
-      return { edges: edges.all(), tools: tools.all(), ...(own.length && { paces: own }) }
+      const own = paces().map(({ task, factor }) => ({ task, factor: rounded(factor) }))
+      const dries = rounded(driesBy())
+      return {
+        edges: edges.all(),
+        tools: tools.all(),
+        ...(own.length && { paces: own }),
+        ...(dries !== 1 && { driesBy: dries }),
+      }
     },
     addEdge: (reading: EdgeReading, at: string): void => void addEdge.run({ ...reading, at }),
     addTool: (reading: ToolReading, at: string): void => void addTool.run({ ...reading, at }),

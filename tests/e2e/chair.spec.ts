@@ -7,6 +7,12 @@ import { complaints, look } from './helpers'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
+// Runs change the times of every look: they are gone with the test that made them.
+test.afterEach(async ({ page }) => {
+  for (const { run } of (await (await page.request.get('/api/runs')).json()) as KeptRun[])
+    await page.request.delete(`/api/runs/${run.id}`)
+})
+
 interface KeptRun {
   run: {
     id: string

@@ -93,14 +93,19 @@ async function work(): Promise<void> {
     if (!(error instanceof GivenUp)) chair.problems = [...chair.problems, ...sentencesOf(error)]
   }
 }
-onMounted(() =>
-  setTimeout(() => {
-    chair.timed = true
-    ready.value = true
-    // The first picture is there before it is asked for.
-    places.ask(1)
-    setTimeout(() => void work(), REST_MS)
-  }, REST_MS),
+watch(
+  () => chair.filled,
+  filled => {
+    if (!filled) return
+    setTimeout(() => {
+      chair.timed = true
+      ready.value = true
+      // The first picture is there before it is asked for.
+      places.ask(1)
+      setTimeout(() => void work(), REST_MS)
+    }, REST_MS)
+  },
+  { immediate: true },
 )
 function begin(): void {
   const taken = choice.value ?? { order: entered.value, length: 'whole' as const }
@@ -196,7 +201,12 @@ function begin(): void {
       </p>
     </div>
     <div class="shrink-0 border-t border-rule p-3">
-      <button class="chair-main w-full" data-testid="begin" :disabled="!chair.painted.length" @click="begin">
+      <button
+        class="chair-main w-full"
+        data-testid="begin"
+        :disabled="!chair.filled || !chair.painted.length"
+        @click="begin"
+      >
         <Play :size="26" />Begin
       </button>
     </div>

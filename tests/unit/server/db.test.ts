@@ -82,7 +82,7 @@ describe('looks', () => {
 })
 
 it('keeps readings of the ladder and of tools apart, and takes single ones back', () => {
-  const readings = readingsIn(db, () => [])
+  const readings = readingsIn(db, { paces: () => [], driesBy: () => 1 })
   const at = '2026-05-01T10:00:00.000Z'
   readings.addEdge({ tool: 'makeup', wetness: 'damp', bridge: 0.8 }, at)
   readings.addTool({ tool: 'dauber', measure: 'tip', value: 17 }, at)

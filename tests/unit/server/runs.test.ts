@@ -89,9 +89,9 @@ describe('the log', () => {
 
   it('tells of the pace once a run was ended, with the readings of tools', () => {
     const runs = runsIn(db)
-    const readings = readingsIn(db, () => runs.paces())
+    const readings = readingsIn(db, { paces: () => runs.paces(), driesBy: () => 1.31 })
     runs.put(run(), 1, at)
-    expect(readings.all()).toEqual({ edges: [], tools: [] })
+    expect(readings.all()).toEqual({ edges: [], tools: [], driesBy: 1.3 })
     runs.put(run({ endedAt: at }), 2, at)
     // Twice the usual once: 2 to the power of a fifth, to a twentieth.
     expect(readings.all().paces).toEqual([{ task: 'line', factor: 1.15 }])

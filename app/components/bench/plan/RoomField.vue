@@ -15,7 +15,7 @@ const AIRS = [
 function put(change: Partial<Room>): boolean {
   const next = { ...settings.room, ...change }
   failed.value = roomProblem(next) ?? ''
-  if (!failed.value) settings.setRoom(next)
+  if (!failed.value) void settings.setRoom(next)
   return !failed.value
 }
 function typed(event: Event, of: (v: number) => Partial<Room>, now: number): void {
