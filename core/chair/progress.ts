@@ -20,6 +20,8 @@ export interface Gate {
   /** The least and the most seconds between them. */
   readonly least: number
   readonly most: number
+  /** Seconds of the second before it touches the skin: its tool is loaded while the first still dries. */
+  readonly lead: number
   /** Whether the second belongs to the first, and cannot come before it. */
   readonly bound: boolean
 }
@@ -254,7 +256,7 @@ export function finishOf(
   for (const id of order) {
     for (const g of gates) {
       const before = g.to === id ? done.get(g.from) : undefined
-      if (before !== undefined) now = Math.max(now, before + g.least)
+      if (before !== undefined) now = Math.max(now, before + g.least - g.lead)
     }
     now += secondsOf(id)
     done.set(id, now)

@@ -1,4 +1,4 @@
-import { EMPTY_BOX, type Box, type Ring } from '../geometry'
+import type { Box, Ring } from '../geometry'
 import {
   cardLines,
   GUIDE_TOOLS,
@@ -9,6 +9,7 @@ import {
   placeWords,
   SHUT_AFTER,
   stepEffort,
+  stepLead,
   taskOf,
   workOf,
   type CardLine,
@@ -21,7 +22,9 @@ import {
   type World,
 } from '../look'
 import { BRUSHES, TOOLS, type ToolId, type Wetness } from '../paint'
+import { summed, type HandTask } from '../order'
 import type { PreparedSheet } from '../stencil'
+import { around, handRestsOn } from './handRest'
 import type { Gate } from './progress'
 
 /** A tool with what is on it. */
@@ -64,6 +67,8 @@ export interface Screen {
   /** Seconds at the painter's own pace, and by the starting values alone. */
   readonly planned: number
   readonly usual: number
+  /** What the hands do for it, with the seconds of each kind of task. */
+  readonly tasks: readonly HandTask[]
   readonly lines: readonly CardLine[]
   readonly tools: readonly ToolInHand[]
   /** The sheet for the step, and for its twin. */
@@ -169,47 +174,6 @@ function kindPrompts(step: Step): Prompt[] {
   return []
 }
 
-/** A step that lies so far below wet paint takes the hand over it, mm (common practice). */
-const HAND_BELOW = 15
-/** The heel of the hand rests so far below what is painted, and as far to its sides, mm (common practice). */
-const HAND_REACH = 90
-const HAND_HALF = 45
-
-/** Whether a hand that works on a step would rest on what another has painted. */
-function restsOn(work: Box, painted: Box): boolean {
-  const middle = (work.minX + work.maxX) / 2
-  return (
-    painted.minY > work.maxY + HAND_BELOW &&
-    painted.minY < work.maxY + HAND_REACH &&
-    painted.maxX > middle - HAND_HALF &&
-    painted.minX < middle + HAND_HALF
-  )
-}
-
-/** A box around boxes; null around none. */
-const around = (boxes: readonly Box[]): Box | null =>
-  boxes.length
-    ? boxes.reduce(
-        (b, c) => ({
-          minX: Math.min(b.minX, c.minX),
-          minY: Math.min(b.minY, c.minY),
-          maxX: Math.max(b.maxX, c.maxX),
-          maxY: Math.max(b.maxY, c.maxY),
-        }),
-        { ...EMPTY_BOX },
-      )
-    : null
-
-/** The step, of those before, on whose wet paint the hand would rest; null when there is none. */
-export function handRestsOn(step: Step, before: readonly Step[], world: World): Step | null {
-  const work = around(kindOf(step).boxes(step, world))
-  if (!work) return null
-  // What was painted just before is wet for sure; what lies further back has had time to dry.
-  const last = before.filter(s => !world.off?.has(s.id)).at(-1)
-  const painted = last && kindOf(last).dries(last, world) > 0 && around(kindOf(last).boxes(last, world))
-  return last && painted && restsOn(work, painted) ? last : null
-}
-
 /** What is done before, in the middle of and after a step. */
 function promptsOf(
   step: Step,
@@ -273,6 +237,7 @@ export function screensOf(steps: readonly Step[], world: World, narrowest: Bridg
       optional: step.optional,
       planned: stepEffort(step, world).seconds,
       usual: stepEffort(step, usual).seconds,
+      tasks: summed(stepEffort(step, world).tasks),
       lines: cardLines(step, world),
       tools: toolsOf(step),
       sheets: sheetsOf(step, world),
@@ -288,9 +253,12 @@ export function screensOf(steps: readonly Step[], world: World, narrowest: Bridg
 /** What must be dry before what, and what is only wet so long, for the steps that are painted. */
 export function gatesOf(look: Pick<Look, 'steps'>, world: World): Gate[] {
   const { lags, steps } = workOf(look, world)
-  return lags.flatMap(({ from, to, least, most, why }) => {
-    const bound = why !== 'stays'
-    const tells = why === 'must be dry' || most < Infinity
-    return [{ from: steps[from]!.id, to: steps[to]!.id, least: tells ? least : 0, most, bound }]
-  })
+  return lags.map(({ from, to, dry = 0, most, why }) => ({
+    from: steps[from]!.id,
+    to: steps[to]!.id,
+    least: dry,
+    most,
+    lead: dry > 0 ? stepLead(steps[to]!, world) : 0,
+    bound: why !== 'stays',
+  }))
 }

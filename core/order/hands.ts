@@ -20,13 +20,20 @@ export const HANDS = {
 const BRUSH_SPEED = 60
 
 /**
- * Seconds and loads for some pulls of a brush: their lengths in mm, how much line a load gives, and lifting
+ * Seconds of loading and of drawing, and loads, for some pulls of a brush: their lengths in mm, how much line a load gives, and lifting
  * between two.
  */
-export function strokeEffort(lengths: readonly number[], line: number): { seconds: number; loads: number } {
+export function strokeEffort(
+  lengths: readonly number[],
+  line: number,
+): { loading: number; drawing: number; loads: number } {
   const total = lengths.reduce((s, l) => s + l, 0)
   const loads = lengths.length ? Math.max(1, Math.ceil(total / line)) : 0
-  return { loads, seconds: total / BRUSH_SPEED + HANDS.brushLoad * loads + HANDS.brushLift * lengths.length }
+  return {
+    loads,
+    loading: HANDS.brushLoad * loads,
+    drawing: total / BRUSH_SPEED + HANDS.brushLift * lengths.length,
+  }
 }
 
 /**

@@ -106,6 +106,9 @@ watch(
           <h1 class="min-w-0 flex-1 font-display text-[1.7rem] leading-tight font-bold">{{ step.label }}</h1>
           <span class="chair-soft shrink-0 tabular-nums">~{{ clock(step.planned) }}</span>
         </div>
+        <p class="chair-soft -mt-2! tabular-nums" data-testid="hand-tasks">
+          {{ step.tasks.map(t => `${t.what} ${Math.max(1, Math.round(t.seconds))} s`).join(' · ') }}
+        </p>
         <PromptList :key="`${step.id} before`" :prompts="before" :hand-test="null" />
         <div class="grid gap-3 md:grid-cols-2">
           <ToolInHand v-for="(hand, i) in step.tools" :key="`${step.id} ${i}`" :hand="hand" />

@@ -1,5 +1,5 @@
 import type { Box } from '../../geometry'
-import { stateAfter } from '../../order'
+import { leadOf, stateAfter } from '../../order'
 import type { FilmState } from '../../paint'
 import { heldAll } from './carried'
 import { drySeconds, hostsIn, kindOf, type Step, type World, stepEffort } from '../kinds'
@@ -52,8 +52,10 @@ export function beneathAll(steps: readonly Step[], world: World): Map<string, Be
         worst = { state, by: below.step, wait: Math.ceil(below.dry - now) }
     }
     found.set(step.id, { ...worst, wait: Math.max(worst.wait, Math.ceil(wait)), films })
-    if (kindOf(step).waits(step)) now += wait
-    now += stepEffort(step, world).seconds
+    const { seconds, tasks } = stepEffort(step, world)
+    // Its tool is loaded while the place still dries.
+    if (kindOf(step).waits(step)) now += Math.max(0, wait - leadOf(tasks))
+    now += seconds
     laid.push({ step, boxes, end: now, dry: now + drySeconds(step, world) })
   }
   return found

@@ -7,6 +7,7 @@ import {
   laysNothing,
   ofKind,
   stepEffort,
+  stepLead,
   type Step,
   type World,
 } from '../kinds'
@@ -21,6 +22,8 @@ type Why = 'lies over' | 'must be dry' | 'goes on wet' | 'follows' | 'marked for
 /** One step after another, with the reason. */
 export interface StepLag extends Lag {
   readonly why: Why
+  /** Seconds until the first is dry, where the second waits for it; it may be loaded for meanwhile. */
+  readonly dry?: number
 }
 
 /** A look as work to be put in order; tasks stand for the steps that are painted. */
@@ -54,8 +57,9 @@ function stacking(steps: readonly Step[], world: World): StepLag[] {
   return steps.flatMap((above, to) =>
     steps.slice(0, to).flatMap((below, from): StepLag[] => {
       if (isKind('guide', above) || isKind('guide', below) || !meet(cells[from]!, cells[to]!)) return []
-      const wait = needsDry(above) && !laysNothing(below) ? drySeconds(below, world) : 0
-      return [after(from, to, wait > 0 ? 'must be dry' : 'lies over', wait)]
+      const dry = needsDry(above) && !laysNothing(below) ? drySeconds(below, world) : 0
+      if (dry <= 0) return [after(from, to, 'lies over')]
+      return [{ ...after(from, to, 'must be dry', Math.max(0, dry - stepLead(above, world))), dry }]
     }),
   )
 }

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { Box, Point, Ring } from '../../geometry'
+import type { HandTask } from '../../order'
 import type { Ground, Placement } from '../../skin'
 import type { PreparedSheet } from '../../stencil'
 import type { CakeRef, PaintRef } from '../document'
@@ -75,6 +76,8 @@ export interface Field {
 export interface Effort {
   readonly seconds: number
   readonly loads: number
+  /** What the hands do one after the other; the seconds are theirs. */
+  readonly tasks: readonly HandTask[]
 }
 
 /** Paint that reaches the skin, mg, shared evenly by some paints. */

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { effortFrom, leadOf, task } from '../../order'
 import { TOOLS } from '../../paint'
 import type { PaintRef } from '../document'
 import { dotsKind } from './dots'
@@ -43,8 +44,8 @@ export function kindOf<S extends Step>(step: S): StepKind<S> {
 
 /** After a lid was worked the eyes stay shut so long, s (common practice). */
 export const SHUT_AFTER = 10
-/** Asking for shut eyes, and waiting until the lids are dry, s (common practice). */
-const SHUT_SECONDS = 2 + SHUT_AFTER
+/** Asking for shut eyes takes so long, s (common practice). */
+const ASKING = 2
 
 /** The kind of task that a step is for the hands: times that were logged for it count for all such steps. */
 export const taskOf = (step: Step): string =>
@@ -64,10 +65,18 @@ export function taskWords(task: string): string {
 
 /** What a step takes, at the painter's own pace and with the wait for shut eyes: seconds of the hands and loads. */
 export function stepEffort(step: Step, world: World): Effort {
-  const effort = kindOf(step).effort(step, world)
-  const hands = effort.seconds * (world.pace?.(taskOf(step)) ?? 1)
-  return { ...effort, seconds: step.eyes === 'shut' ? hands + SHUT_SECONDS : hands }
+  const { loads, tasks } = kindOf(step).effort(step, world)
+  const pace = world.pace?.(taskOf(step)) ?? 1
+  const own = tasks.map(t => task(t.what, pace * t.seconds))
+  const shut = step.eyes === 'shut'
+  return effortFrom(
+    [task('ask for shut eyes', shut ? ASKING : 0), ...own, task('shut eyes', shut ? SHUT_AFTER : 0)],
+    loads,
+  )
 }
+
+/** Seconds of a step before anything touches the skin: its tool is loaded while the place still dries. */
+export const stepLead = (step: Step, world: World): number => leadOf(stepEffort(step, world).tasks)
 
 /** Seconds until what a step lays is dry, in the room as the world knows it. */
 export const drySeconds = (step: Step, world: World): number =>

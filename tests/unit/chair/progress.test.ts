@@ -16,8 +16,8 @@ import {
 
 const begin: Event = { deed: 'begin', passed: 0, order: ['a', 'b', 'c', 'd'], length: 'whole' }
 const after = (passed: number, deed: Deed, more: Partial<Event> = {}): Event => ({ deed, passed, ...more })
-const dry: Gate = { from: 'a', to: 'c', least: 60, most: Infinity, bound: true }
-const wet: Gate = { from: 'a', to: 'b', least: 0, most: 30, bound: true }
+const dry: Gate = { from: 'a', to: 'c', least: 60, most: Infinity, lead: 0, bound: true }
+const wet: Gate = { from: 'a', to: 'b', least: 0, most: 30, lead: 0, bound: true }
 
 describe('a sitting', () => {
   it('counts the seconds of each step, and nothing of a pause', () => {

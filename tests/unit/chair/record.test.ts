@@ -106,6 +106,7 @@ describe('a run', () => {
       optional: false,
       planned: 25,
       usual: 20,
+      tasks: [],
       lines: [],
       tools: [],
       sheets: [],

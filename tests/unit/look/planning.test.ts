@@ -24,6 +24,8 @@ import {
   plannedOrder,
   planOf,
   Shortening,
+  stepEffort,
+  stepLead,
   stepsOff,
   timeRows,
   usualWorth,
@@ -59,7 +61,12 @@ describe('the tasks of a look', () => {
   it('are in order where their prints touch, and only there', () => {
     expect(lagsOf(base, scales, chin)).toEqual([[0, 1, 'must be dry']])
     const { lags } = workOf({ steps: [base, scales] }, worldOf(base, scales))
-    expect(lags[0]).toMatchObject({ least: kindOf(base).dries(base, bare), most: Infinity })
+    expect(lags[0]).toMatchObject({
+      // The sponge is loaded while the base still dries.
+      least: kindOf(base).dries(base, bare) - stepLead(scales, bare),
+      dry: kindOf(base).dries(base, bare),
+      most: Infinity,
+    })
   })
 
   it('lie over one another without a wait where nothing must be dry', () => {
@@ -125,7 +132,9 @@ describe('the order of a look', () => {
   it('paints something else while a base dries, and says what', () => {
     const { entered, planned: best, why, proven } = planned(look)
     expect(proven).toBe(true)
-    expect(entered.waits).toEqual([{ before: 'scales', on: 'base', seconds: expect.closeTo(60, 0) }])
+    expect(entered.waits).toEqual([
+      { before: 'scales', on: 'base', seconds: expect.closeTo(60 - stepLead(scales, bare), 6) },
+    ])
     expect(best.finish).toBeLessThan(entered.finish - 4)
     expect(best.order[0]).toBe('base')
     expect(best.order.at(-1)).toBe('scales')
@@ -234,8 +243,10 @@ describe('a look in time', () => {
     expect(film.to - film.from).toBeCloseTo(kindOf(base).dries(base, world), 9)
     expect(film.wetUntil - film.from).toBeCloseTo((film.to - film.from) / 2, 9)
     expect(rows.zones.find(z => z.films.includes(film))!.words).toBe('forehead')
-    // The scales begin when the base is dry, and no earlier.
-    expect(rows.hands.find(s => s.stepId === 'scales')!.from).toBeGreaterThanOrEqual(film.to - 1e-6)
+    // The scales touch the skin when the base is dry, and no earlier.
+    expect(rows.hands.find(s => s.stepId === 'scales')!.from).toBeGreaterThanOrEqual(
+      film.to - stepLead(scales, world) - 1e-6,
+    )
   })
 
   it('keeps the eyes shut for ten seconds more', () => {
@@ -287,5 +298,32 @@ describe('what a step is worth', () => {
     expect(usualWorth({ ...chin, worth: 2 })).toBe(2)
     expect(isHighlight(freshLine('h', 'teardrop', [0, 0], gull, ground, [0, 0]))).toBe(true)
     expect(isHighlight(chin)).toBe(false)
+  })
+})
+
+describe('what the hands do for a step', () => {
+  const what = (step: Step) => stepEffort(step, bare).tasks.map(t => t.what)
+
+  it('comes in its order: loaded, placed, dabbed, lifted, wiped and flipped for the other side', () => {
+    const side = {
+      ...scales,
+      at: [45, 20] as [number, number],
+      twin: { ...scales.twin, rule: 'midline' as const },
+    }
+    const once = ['load', 'place', 'dab', 'lift']
+    expect(what(scales)).toEqual(once)
+    expect(what(side).filter(w => w !== 'wipe')).toEqual([...once, ...once])
+    const glittered = { ...scales, passes: scales.passes.map(p => ({ ...p, glitter: true })) }
+    expect(what(glittered)).toEqual(['load', 'place', 'dab', 'glitter', 'lift'])
+  })
+
+  it('takes all of its seconds, and begins with what touches nothing yet', () => {
+    for (const step of [base, scales, chin, { ...chin, eyes: 'shut' as const }]) {
+      const { seconds, tasks } = stepEffort(step, bare)
+      expect(tasks.reduce((sum, t) => sum + t.seconds, 0)).toBeCloseTo(seconds, 9)
+      expect(stepLead(step, bare)).toBeGreaterThan(0)
+      expect(stepLead(step, bare)).toBeLessThan(seconds)
+    }
+    expect(what({ ...chin, eyes: 'shut' })).toEqual(['ask for shut eyes', 'load', 'stroke', 'shut eyes'])
   })
 })

@@ -91,7 +91,7 @@ describe('the effort of a step', () => {
 
   it('is nothing for a sheet that is not in the drawer', () => {
     const lost = { ...single, stencil: 'nowhere' }
-    expect(kindOf(lost).effort(lost, world)).toEqual({ seconds: 0, loads: 0 })
+    expect(kindOf(lost).effort(lost, world)).toEqual({ seconds: 0, loads: 0, tasks: [] })
     expect(kindOf(lost).prints(lost, world)).toEqual([])
     expect(kindOf(lost).outlines(lost, world)).toEqual([])
     expect(kindOf(lost).lines(lost, world)[0]!.text).toMatch(/missing sheet/)

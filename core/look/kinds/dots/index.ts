@@ -8,7 +8,7 @@ import {
   type Point,
   type Ring,
 } from '../../../geometry'
-import { HANDS } from '../../../order'
+import { effortFrom, HANDS, task } from '../../../order'
 import { BRUSHES, brushFilm, opacityOf, TAKES_UP } from '../../../paint'
 import { roundOn } from '../../../skin'
 import { dotsAlong, dotShape, valuesOf, type Dot } from '../../../stroke'
@@ -199,7 +199,7 @@ export const dotsKind: StepKind<DotsStep> = {
   effort(step, world) {
     const dots = all(step, world)
     const loads = Math.max(1, Math.ceil(dots.reduce((s, d) => s + d.size, 0) / 30))
-    return { seconds: HANDS.dot * dots.length + HANDS.brushLoad * loads, loads }
+    return effortFrom([task('load', HANDS.brushLoad * loads), task('stroke', HANDS.dot * dots.length)], loads)
   },
   dries: () => 45,
   waits: () => false,

@@ -1,5 +1,5 @@
 import { boxOf, clockwise, tenth, wrapDegrees, type Point } from '../../../geometry'
-import { HANDS } from '../../../order'
+import { effortFrom, HANDS, task } from '../../../order'
 import { linearOf, opacityOf, opticsOfColour } from '../../../paint'
 import { roundOn } from '../../../skin'
 import { anchorOf, liesOf } from '../../placement'
@@ -118,7 +118,7 @@ export const gemKind: StepKind<GemStep> = {
   paintPlaces: () => [],
   lays: () => [],
   tool: () => 'tweezers',
-  effort: (step, world) => ({ seconds: HANDS.gem * gemsOf(step, world).length, loads: 0 }),
+  effort: (step, world) => effortFrom([task('glue', HANDS.gem * gemsOf(step, world).length)], 0),
   dries: step => (step.fix === 'glued' ? 30 : 0),
   waits: () => false,
   prints: printsOf,

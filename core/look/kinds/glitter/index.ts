@@ -11,7 +11,7 @@ import {
   tenth,
   type Ring,
 } from '../../../geometry'
-import { HANDS } from '../../../order'
+import { effortFrom, HANDS, task } from '../../../order'
 import { lipRings, ribbons, roundOn, zoneWords } from '../../../skin'
 import { pathThrough, spine, thinThickThin } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
@@ -140,7 +140,7 @@ export const glitterKind: StepKind<GlitterStep> = {
   paintPlaces: () => [],
   lays: () => [],
   tool: step => `glitter ${step.sort}`,
-  effort: step => ({ seconds: HANDS.glitter * (step.twin.rule === 'none' ? 1 : 2), loads: 0 }),
+  effort: step => effortFrom([task('glitter', HANDS.glitter * (step.twin.rule === 'none' ? 1 : 2))], 0),
   dries: step => (step.sort === 'gel' ? 60 : 0),
   waits: () => false,
   prints: printsOf,

@@ -1,9 +1,9 @@
 import { boxOf, type Ring } from '../../../geometry'
-import { HANDS } from '../../../order'
+import { effortFrom, HANDS, task } from '../../../order'
 import { ribbons, roundOn } from '../../../skin'
 import { lengthOf, pathThrough, spine } from '../../../stroke'
 import { liesOf, onSkinBy } from '../../placement'
-import type { CardLine, StepKind } from '../kind'
+import type { CardLine, Effort, StepKind } from '../kind'
 import { anchorOfMark, hitMark, markMoves, whereOfMark } from '../marks'
 import type { World } from '../world'
 import { GUIDE_TOOLS, guideSchema, MOST_GUIDES, type Guide } from './schema'
@@ -32,13 +32,13 @@ const PER_DOT = 2
 const PER_LINE = 2
 const PER_CM = 0.4
 
-function secondsOf(step: Guide, world: World): number {
+function effortOf(step: Guide, world: World): Effort {
   const sides = liesOf(step, world.ground)
   const marked =
     step.form === 'dots'
       ? PER_DOT * sides.length * step.points.length
       : sides.reduce((sum, lie) => sum + PER_LINE + (PER_CM * lengthOf(lie.points)) / 10, 0)
-  return marked + (step.wiped ? HANDS.wipe : 0)
+  return effortFrom([task('mark', marked), task('wipe', step.wiped ? HANDS.wipe : 0)], 0)
 }
 
 function linesOf(step: Guide, world: World): CardLine[] {
@@ -64,7 +64,7 @@ export const guideKind: StepKind<Guide> = {
   paintPlaces: () => [],
   lays: () => [],
   tool: step => GUIDE_TOOLS[step.by],
-  effort: (step, world) => ({ seconds: secondsOf(step, world), loads: 0 }),
+  effort: effortOf,
   dries: () => 0,
   waits: () => false,
   prints: () => [],

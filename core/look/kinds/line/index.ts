@@ -1,5 +1,5 @@
 import { bearing, boxOf, EMPTY_BOX, ringOf, signedArea, type Ring } from '../../../geometry'
-import { strokeEffort } from '../../../order'
+import { effortFrom, strokeEffort, task } from '../../../order'
 import { BRUSHES } from '../../../paint'
 import { lengthOf, mapSpine, shapeOf } from '../../../stroke'
 import { anchorOf, inTheFlat, liesOf } from '../../placement'
@@ -104,9 +104,12 @@ const GONE_OVER = 2.5
 
 function effortOf(step: LineStep, world: World): Effort {
   const lengths = sidesOf(step, world).flatMap(s => s.spines.map(p => lengthOf(p.points, p.closed)))
-  const { loads, seconds } = strokeEffort(lengths, BRUSHES[step.brush].line)
+  const { loads, loading, drawing } = strokeEffort(lengths, BRUSHES[step.brush].line)
   const times = (step.softened ? GONE_OVER : 1) * (step.times ?? 1)
-  return { loads: loads * (step.times ?? 1), seconds: seconds * times }
+  return effortFrom(
+    [task('load', times * loading), task('stroke', times * drawing)],
+    loads * (step.times ?? 1),
+  )
 }
 
 /** Linework: a stroke by its handles, or a line around something. */

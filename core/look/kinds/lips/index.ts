@@ -1,5 +1,5 @@
 import { boxOf, polygonArea, regionOf, type Point, type Ring } from '../../../geometry'
-import { HANDS } from '../../../order'
+import { effortFrom, HANDS, task } from '../../../order'
 import { opacityOf, TAKES_UP } from '../../../paint'
 import { lipRings } from '../../../skin'
 import type { CardLine, Moves, StepKind } from '../kind'
@@ -77,7 +77,7 @@ export const lipsKind: StepKind<LipsStep> = {
   paintPlaces: step => step.colours.map((ref, i) => ({ path: ['colours', i], ref })),
   lays: (step, world) => [{ refs: step.colours, mg: (area(step, world) / 100) * FILM }],
   tool: step => step.tool,
-  effort: () => ({ seconds: HANDS.lips, loads: 1 }),
+  effort: () => effortFrom([task('stroke', HANDS.lips)], 1),
   dries: () => 45,
   waits: () => false,
   prints: printsOf,

@@ -1,5 +1,5 @@
 import { boxOf, clockwise, polygonArea, regionOf, tenth } from '../../../geometry'
-import { dabSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
+import { dabSeconds, dryingSeconds, effortFrom, HANDS, loadsFor, task } from '../../../order'
 import { filmOf, TOOLS } from '../../../paint'
 import { darkOutward, other } from '../dark'
 import type { CardLine, Effort, Moves, StepKind } from '../kind'
@@ -29,7 +29,7 @@ function effortOf(step: Pull, world: World): Effort {
   const loads = loadsFor(area, filmOf(tool, step.wetness, 1), step.dabs, tool)
   const once = step.manner === 'drawn' ? area / Math.max(3, step.width) / PACE : dabSeconds(area, 1, tool)
   const hands = once * step.dabs * (step.soft ? UNTIL_SOFT : 1)
-  return { loads, seconds: HANDS.reload * loads + hands }
+  return effortFrom([task('load', HANDS.reload * loads), task('dab', hands)], loads)
 }
 
 function linesOf(step: Pull, world: World): CardLine[] {

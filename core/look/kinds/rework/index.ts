@@ -13,7 +13,7 @@ import {
   type Polygon,
   type Ring,
 } from '../../../geometry'
-import { HANDS } from '../../../order'
+import { effortFrom, HANDS, task } from '../../../order'
 import { ribbons } from '../../../skin'
 import { pathThrough, spine } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
@@ -102,9 +102,10 @@ const WIPE_ALL = 40
 const PER_CM2 = { wipe: 0.5, wetBrush: 1.6, blend: 0.7 } as const
 
 function effortOf(step: Rework, world: World): Effort {
-  if (step.area === 'all' && step.act !== 'blend') return { seconds: WIPE_ALL, loads: 0 }
+  const what = step.act === 'blend' ? 'blend' : 'wipe'
+  if (step.area === 'all' && step.act !== 'blend') return effortFrom([task('wipe', WIPE_ALL)], 0)
   const start = step.act === 'wipe' ? HANDS.wipe : step.act === 'blend' ? HANDS.blend : HANDS.brushLoad
-  return { seconds: start + (PER_CM2[step.act] * areaOf(step, world)) / 100, loads: 0 }
+  return effortFrom([task(what, start + (PER_CM2[step.act] * areaOf(step, world)) / 100)], 0)
 }
 
 const TOOL_WORDS = { wipe: 'damp wipe', wetBrush: 'wet brush', blend: 'nearly dry sponge' } as const

@@ -1,4 +1,4 @@
-import { dabSeconds, HANDS, loadsFor } from '../../../order'
+import { dabSeconds, effortFrom, HANDS, loadsFor, task, type HandTask } from '../../../order'
 import { filmOf } from '../../../paint'
 import type { PreparedSheet } from '../../../stencil'
 import type { Effort } from '../kind'
@@ -28,27 +28,32 @@ export function passLoads(
   return loadsFor(share * openArea(pass, sheet), filmOf(tool, pass.wetness, 1) * pass.charge, dabs, tool)
 }
 
-/** Seconds of the hands for a pass on one side, its loads in it; see passLoads. */
-export function passSeconds(pass: Pass, sheet: PreparedSheet, world: World, share = 1): number {
-  return (
-    HANDS.reload * passLoads(pass, sheet, world, pass.dabs, share) +
-    dabSeconds(share * openArea(pass, sheet), pass.dabs, toolIn(world, pass.tool)) +
-    (pass.glitter ? HANDS.glitter : 0)
-  )
+/** What the hands do for a pass on one side, its loads in it; see passLoads. */
+function passTasks(pass: Pass, sheet: PreparedSheet, world: World, share: number): HandTask[] {
+  return [
+    task('load', HANDS.reload * passLoads(pass, sheet, world, pass.dabs, share)),
+    task('dab', dabSeconds(share * openArea(pass, sheet), pass.dabs, toolIn(world, pass.tool))),
+    task('glitter', pass.glitter ? HANDS.glitter : 0),
+  ]
 }
 
-/** Seconds and loads that a step takes, its twin in it. */
+/** Seconds of the hands for a pass on one side. */
+export const passSeconds = (pass: Pass, sheet: PreparedSheet, world: World, share = 1): number =>
+  passTasks(pass, sheet, world, share).reduce((sum, t) => sum + t.seconds, 0)
+
+/** What a step takes, its twin in it: the first load, the sheet placed, its passes, and the sheet lifted. */
 export function effortOf(step: SheetStep, world: World): Effort {
   const sheet = world.stencil(step.stencil)
+  if (!sheet) return effortFrom([], 0)
   const twins = step.twin.rule === 'none' ? 1 : 2
-  if (!sheet) return { seconds: 0, loads: 0 }
-  let loads = 0
-  let seconds = HANDS.place + HANDS.lift
-  for (const pass of step.passes) {
-    const share = partShare(pass, step, world)
-    loads += passLoads(pass, sheet, world, pass.dabs, share)
-    seconds += passSeconds(pass, sheet, world, share)
-  }
+  const shares = step.passes.map(pass => partShare(pass, step, world))
+  const loads = step.passes.reduce(
+    (sum, pass, i) => sum + passLoads(pass, sheet, world, pass.dabs, shares[i]!),
+    0,
+  )
+  const [first, ...rest] = step.passes.flatMap((pass, i) => passTasks(pass, sheet, world, shares[i]!))
+  const side = [first!, task('place', HANDS.place), ...rest, task('lift', HANDS.lift)]
   const wiped = twins > 1 && twinHandling(step, world) === 'wipe and flip'
-  return { loads: loads * twins, seconds: seconds * twins + (wiped ? HANDS.wipe : 0) }
+  const twin = twins > 1 ? [task('wipe', wiped ? HANDS.wipe : 0), ...side] : []
+  return effortFrom([...side, ...twin], loads * twins)
 }

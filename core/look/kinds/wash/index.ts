@@ -1,5 +1,5 @@
 import { boxOf, type Point } from '../../../geometry'
-import { baseSeconds, dryingSeconds, HANDS, loadsFor } from '../../../order'
+import { baseSeconds, dryingSeconds, effortFrom, HANDS, loadsFor, task } from '../../../order'
 import { brushFilm, BRUSHES, filmOf, opacityOf, TAKES_UP, takesUpOf, TOOLS } from '../../../paint'
 import { zoneWords } from '../../../skin'
 import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
@@ -132,17 +132,22 @@ function effortOf(wash: Wash, world: World): Effort {
   const places = wash.zones.length || washSides(wash, world.ground).length
   if (wash.brush) {
     const loads = Math.max(1, Math.ceil(area / BRUSHES[wash.brush].line / 2))
-    return { loads, seconds: HANDS.brushLoad * loads + area / FILLS }
+    return effortFrom([task('load', HANDS.brushLoad * loads), task('stroke', area / FILLS)], loads)
   }
   const tool = toolIn(world, wash.tool)
   const loads = loadsFor(area, filmOf(tool, wash.wetness, 1), wash.dabs, tool)
   const colours = wash.cake ? 1 : wash.colours.length
   const blend = HANDS.blend * (colours - 1)
   const reload = HANDS.reload * Math.max(loads, colours)
-  return {
+  return effortFrom(
+    [
+      task('load', reload),
+      task('dab', baseSeconds(area, places, wash.dabs, tool)),
+      task('blend', blend),
+      task('glitter', wash.glitter ? HANDS.glitter : 0),
+    ],
     loads,
-    seconds: reload + baseSeconds(area, places, wash.dabs, tool) + blend + (wash.glitter ? HANDS.glitter : 0),
-  }
+  )
 }
 
 const moves: Moves<Wash> = {
