@@ -110,7 +110,10 @@ function deeds(
       went: {},
     }
     events.value = []
-    act('begin', { order: [...steps], length })
+    // What is left out from the start is written down as that.
+    const out = of.painted.value.map(s => s.id).filter(id => !steps.includes(id))
+    act('begin', { order: [...steps, ...out], length })
+    if (out.length) act('shorten', { order: [...steps], length })
   }
   /** Puts what is in hand behind the next that can go before it; false when none can. */
   function later(): boolean {

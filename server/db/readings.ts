@@ -17,8 +17,8 @@ export interface KeptReadings {
   driesBy?: number
 }
 
-/** Parts of one to which a pace or the drying is told: pictures depend on it, and need not follow every second. */
-const FINE = 20
+/** Parts of one to which a pace or the drying is told: every picture is painted anew when one of them changes. */
+const FINE = 10
 const rounded = (factor: number): number => Math.round(FINE * factor) / FINE
 
 /** What the log and the room say of this painter's hands and paint. */
@@ -51,7 +51,9 @@ export function readingsIn(db: Db, { paces, driesBy }: Own) {
   }
   return {
     all(): KeptReadings {
-      const own = paces().map(({ task, factor }) => ({ task, factor: rounded(factor) }))
+      const own = paces()
+        .map(({ task, factor }) => ({ task, factor: rounded(factor) }))
+        .filter(({ factor }) => factor !== 1)
       const dries = rounded(driesBy())
       return {
         edges: edges.all(),

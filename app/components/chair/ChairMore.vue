@@ -12,7 +12,7 @@ import {
   Users,
   X,
 } from '@lucide/vue'
-import { stateIn, type Length } from '#core/chair'
+import type { Length } from '#core/chair'
 
 /** What else can be done with the step in hand, and with the rest of the look. */
 defineProps<{ dark: boolean }>()
@@ -45,12 +45,10 @@ const leaves = (without: readonly string[]) =>
 async function shorten(length: Length & keyof typeof SHARES): Promise<void> {
   busy.value = length
   const left = budgetFor(length) - (chair.live.now - chair.live.paused)
-  const done = chair.progress.behind
+  // What is behind, and what was left out before, does not come back.
+  const behind = chair.look!.steps.map(s => s.id).filter(id => !chair.progress.left.includes(id))
   try {
-    const told = await painter.shortened(chair.look!, settings.driesBy, [Math.max(1, left)], 0, [
-      ...done,
-      ...chair.screens.filter(s => stateIn(chair.progress, s.id).ending === 'left out').map(s => s.id),
-    ])
+    const told = await painter.shortened(chair.look!, settings.driesBy, [Math.max(1, left)], 0, behind)
     const found = told.within[0]
     const order = found ? found.timeline.order : told.leastOrder
     if (!order) notice.value = 'No order of what is left was found; nothing is changed.'

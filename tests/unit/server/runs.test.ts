@@ -93,8 +93,8 @@ describe('the log', () => {
     runs.put(run(), 1, at)
     expect(readings.all()).toEqual({ edges: [], tools: [], driesBy: 1.3 })
     runs.put(run({ endedAt: at }), 2, at)
-    // Twice the usual once: 2 to the power of a fifth, to a twentieth.
-    expect(readings.all().paces).toEqual([{ task: 'line', factor: 1.15 }])
+    // Twice the usual once: 2 to the power of a fifth, to a tenth.
+    expect(readings.all().paces).toEqual([{ task: 'line', factor: 1.1 }])
     runs.remove('one', at)
     expect(readings.all().paces).toBeUndefined()
   })

@@ -31,7 +31,14 @@ watch(
   },
   { immediate: true },
 )
-onMounted(() => void keepForOffline())
+// All that was read is kept for when the server is away: once all of it was.
+watch(
+  () => chair.filled,
+  filled => {
+    if (filled) void keepForOffline()
+  },
+  { immediate: true },
+)
 onBeforeUnmount(forgetPlaces)
 
 /** Keys of the hardware: foot switches and page turners send these. */
