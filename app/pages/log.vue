@@ -34,7 +34,7 @@ const MOST_BARS = 8
 const byLook = computed(() =>
   means(
     log.runs
-      .filter(r => r.planned > 0 && r.seconds > 0)
+      .filter(r => r.endedAt !== null && r.planned > 0 && r.seconds > 0)
       .map(r => ({ name: r.look.name, planned: r.planned, took: r.seconds })),
   ),
 )
