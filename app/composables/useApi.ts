@@ -24,3 +24,9 @@ export function refusalData<T>(error: unknown, status: number): T | null {
 /** Minutes and seconds: 5:20. */
 export const clock = (seconds: number): string =>
   `${Math.floor(Math.round(seconds) / 60)}:${String(Math.round(seconds) % 60).padStart(2, '0')}`
+
+/** Seconds of minutes and seconds as they are typed, such as 4 or 4:20; null for what is none. */
+export function secondsIn(text: string): number | null {
+  const m = /^\s*(\d{1,3})(?::([0-5]\d))?\s*$/.exec(text)
+  return m ? Number(m[1]) * 60 + Number(m[2] ?? 0) : null
+}

@@ -34,10 +34,15 @@ export const around = (boxes: readonly Box[]): Box | null =>
 
 /** The step, of those before, on whose wet paint the hand would rest; null when there is none. */
 export function handRestsOn(step: Step, before: readonly Step[], world: World): Step | null {
-  const work = around(kindOf(step).boxes(step, world))
-  if (!work) return null
+  // An arm lies on the table and a board does too: the hand rests beside them.
+  if (world.ground.kind !== 'face') return null
   // What was painted just before is wet for sure; what lies further back has had time to dry.
   const last = before.filter(s => !world.off?.has(s.id)).at(-1)
-  const painted = last && kindOf(last).dries(last, world) > 0 && around(kindOf(last).boxes(last, world))
-  return last && painted && restsOn(work, painted) ? last : null
+  if (!last || kindOf(last).dries(last, world) <= 0) return null
+  // Side by side: a pair does not reach over what lies between.
+  const painted = kindOf(last).boxes(last, world)
+  const rests = kindOf(step)
+    .boxes(step, world)
+    .some(work => painted.some(box => restsOn(work, box)))
+  return rests ? last : null
 }

@@ -1,6 +1,16 @@
 import { distance, type Point } from '../geometry'
 import { handRestsOn } from '../chair'
-import { isBase, isHighlight, isKind, kindOf, ofKind, type Look, type Step, type World } from '../look'
+import {
+  isBase,
+  isHighlight,
+  isKind,
+  kindOf,
+  listed,
+  ofKind,
+  type Look,
+  type Step,
+  type World,
+} from '../look'
 
 /** Something that may have been forgotten, and the step that it concerns; null for the whole look. */
 export interface Forgotten {
@@ -103,8 +113,9 @@ function rawEdges(steps: readonly Step[]): Forgotten[] {
   const raw = ofKind('wash', steps).filter(s => !s.brush && !s.rides && s.points.length && !seen.has(s.id))
   if (everywhere || !raw.length) return []
   const names = raw.map(s => `"${s.label}"`)
-  const listed = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]
-  return [{ what: 'edge', stepId: raw[0]!.id, text: `No step cleans or outlines the edge of ${listed}.` }]
+  return [
+    { what: 'edge', stepId: raw[0]!.id, text: `No step cleans or outlines the edge of ${listed(names)}.` },
+  ]
 }
 
 function askedFor({ sitting }: Pick<Look, 'sitting'>, steps: readonly Step[], world: World): Forgotten[] {

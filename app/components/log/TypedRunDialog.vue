@@ -18,11 +18,6 @@ const failed = ref<string[]>([])
 onMounted(async () => {
   looks.value = await $fetch<LookListed[]>('/api/looks').catch(() => [])
 })
-/** Minutes and seconds as they are typed; null for what is none. */
-function secondsIn(text: string): number | null {
-  const m = /^\s*(\d{1,3})(?::([0-5]\d))?\s*$/.exec(text)
-  return m ? Number(m[1]) * 60 + Number(m[2] ?? 0) : null
-}
 async function keep(): Promise<void> {
   const seconds = secondsIn(minutes.value)
   const began = new Date(day.value)

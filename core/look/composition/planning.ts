@@ -82,7 +82,8 @@ const tasteOf =
   }
 
 const quoted = (label: string): string => `"${label}"`
-const listed = (labels: readonly string[]): string =>
+/** Names one after the other, the last with "and". */
+export const listed = (labels: readonly string[]): string =>
   labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)}`
 
 /** What is done in the plan while something dries for which the hands waited before. */

@@ -56,14 +56,9 @@ watch(
   },
   { immediate: true },
 )
-/** Minutes and seconds as they are typed; null for what is none. */
-function typed(text: string): number | null {
-  const m = /^\s*(\d{1,3})(?::([0-5]\d))?\s*$/.exec(text)
-  return m ? Number(m[1]) * 60 + Number(m[2] ?? 0) : null
-}
 function put(key: Queue, event: Event): void {
   const box = event.target as HTMLInputElement
-  const seconds = typed(box.value)
+  const seconds = secondsIn(box.value)
   if (seconds === null || seconds < 10 || seconds > 7200) {
     box.value = clock(secondsFor(key))
     failed.value = ['Give minutes and seconds, such as 4:20, from 0:10 to 120:00.']
