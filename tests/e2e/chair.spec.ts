@@ -93,6 +93,7 @@ test('dries, is paused, put later and made shorter', async ({ page }) => {
   const it = {
     ...plain,
     id,
+    name: 'Drying',
     steps: [
       wash,
       { ...sheet, optional: false, dry: true },

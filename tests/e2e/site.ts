@@ -1,38 +1,78 @@
 import { test as base } from '@playwright/test'
-import { spawn } from 'node:child_process'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { once } from 'node:events'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
-/**
- * Every worker has a server and a throwaway database of its own, a copy of the one that was seeded for the
- * run.
- */
-export const test = base.extend<object, { site: string }>({
-  site: [
+/** A server over a throwaway copy of the house that was seeded for the run. */
+class Site {
+  readonly address: string
+  private server: ChildProcess | null = null
+  private data = ''
+  private file = ''
+
+  constructor(private readonly port: number) {
+    this.address = `http://127.0.0.1:${port}`
+  }
+
+  /** Every file of tests begins with the house as it was seeded: what another file left behind is gone. */
+  async begin(file: string): Promise<void> {
+    if (file === this.file) return
+    await this.end()
+    this.file = file
+    this.data = mkdtempSync(join(tmpdir(), 'janusform-e2e-'))
+    cpSync(process.env.JANUSFORM_E2E_SEED!, this.data, { recursive: true })
+    const env = {
+      ...process.env,
+      JANUSFORM_DATA: this.data,
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(this.port),
+    }
+    this.server = spawn('node', ['.output/server/index.mjs'], { env, stdio: 'ignore' })
+    await this.up()
+  }
+
+  async end(): Promise<void> {
+    if (this.server && this.server.exitCode === null) {
+      const gone = once(this.server, 'exit')
+      this.server.kill()
+      await gone
+    }
+    if (this.data) rmSync(this.data, { recursive: true, force: true })
+  }
+
+  private async up(): Promise<void> {
+    for (let n = 0; n < 200; n++) {
+      const ok = await fetch(`${this.address}/api/paints`).then(
+        r => r.ok,
+        () => false,
+      )
+      if (ok) return
+      if (this.server!.exitCode !== null) break
+      await new Promise(resolve => setTimeout(resolve, 150))
+    }
+    throw new Error(`The server at ${this.address} did not start.`)
+  }
+}
+
+/** Every worker has a server of its own, begun anew for each file. */
+export const test = base.extend<{ fresh: void }, { house: Site; site: string }>({
+  house: [
     async ({}, use, worker) => {
-      const port = 4611 + worker.parallelIndex
-      const data = mkdtempSync(join(tmpdir(), 'janusform-e2e-'))
-      const address = `http://127.0.0.1:${port}`
-      cpSync(process.env.JANUSFORM_E2E_SEED!, data, { recursive: true })
-      const server = spawn('node', ['.output/server/index.mjs'], {
-        env: { ...process.env, JANUSFORM_DATA: data, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) },
-        stdio: 'ignore',
-      })
-      for (let n = 0; ; n++) {
-        const up = await fetch(`${address}/api/paints`).then(
-          r => r.ok,
-          () => false,
-        )
-        if (up) break
-        if (n > 200 || server.exitCode !== null) throw new Error(`The server at ${address} did not start.`)
-        await new Promise(resolve => setTimeout(resolve, 150))
-      }
-      await use(address)
-      server.kill()
-      rmSync(data, { recursive: true, force: true })
+      const house = new Site(4611 + worker.parallelIndex)
+      await use(house)
+      await house.end()
     },
     { scope: 'worker' },
+  ],
+  site: [async ({ house }, use) => use(house.address), { scope: 'worker' }],
+  fresh: [
+    async ({ house }, use, info) => {
+      await house.begin(info.file)
+      await use()
+    },
+    { auto: true },
   ],
   baseURL: async ({ site }, use) => use(site),
 })
