@@ -13,6 +13,8 @@ export const ROOMS = [
   { path: 'core/stroke', does: 'brushwork in the flat: every stroke by its handles and numbers' },
   { path: 'core/order', does: 'how long hands need, how long films dry' },
   { path: 'core/stencil', does: 'sheets read, measured, mended, prepared; what fits a spot' },
+  { path: 'core/draft', does: 'sheets as curves, drawn or read: edited, made even, repeated' },
+  { path: 'core/photo', does: 'sheets out of photographs: perspective, light, edges, outlines' },
   {
     path: 'core/look/document',
     does: 'what a look says: schemas of its parts, upgrades; nothing of geometry',

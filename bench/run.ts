@@ -2,11 +2,13 @@
 // with -- --core it leaves out what needs the built server and a browser.
 import { coreRows } from './core'
 import { orderRows } from './order'
+import { photoRows } from './photo'
 import { siteRows } from './site'
 import { Table } from './table'
 
 const table = new Table()
 coreRows(table)
+photoRows(table)
 await orderRows(table)
 if (!process.argv.includes('--core')) await siteRows(table)
 table.finish(process.argv.includes('--check'))

@@ -41,6 +41,26 @@ const views = [
     },
   ],
   [
+    'photo',
+    '/drawer/photo',
+    async page => {
+      await page.getByRole('button', { name: 'Try it with a sample' }).click()
+      await page.getByRole('button', { name: 'Read it' }).click({ timeout: 60_000 })
+      await page.getByTestId('read').waitFor({ timeout: 60_000 })
+    },
+  ],
+  [
+    'draw',
+    '/drawer/draw',
+    async page => {
+      await page.getByLabel('Motif from').selectOption({ label: 'Fern Spray' })
+      await page.locator('aside [data-opening="5"]').click()
+      await page.getByLabel('every other row mirrored').check()
+      await page.getByRole('button', { name: 'Repeat', exact: true }).click()
+      await page.getByText('Ready to be cut').waitFor({ timeout: 30_000 })
+    },
+  ],
+  [
     'fits',
     '/looks/demo-fern-stag',
     async page => {
@@ -67,43 +87,6 @@ const views = [
       await page.getByRole('button', { name: 'By sponge' }).click()
       await page.getByRole('button', { name: 'Bonfire', exact: true }).click()
       await pick(page, 'Fox mask over the eyes')
-    },
-  ],
-  [
-    'register',
-    '/looks/demo-fern-stag',
-    async page => {
-      await ready(page)
-      await changed(page, 'demo-fern-stag', look => {
-        const brow = look.steps.find(s => s.kind === 'sheet')
-        const none = { rule: 'none', about: null, own: null }
-        look.steps = [
-          { ...brow, id: 'r1', label: 'Diamonds', stencil: 'diamonds', at: [0, -34], tilt: 0, twin: none },
-          {
-            ...brow,
-            id: 'r2',
-            label: 'Crosses',
-            stencil: 'crosses',
-            at: [6, -30],
-            tilt: 0,
-            twin: none,
-            passes: brow.passes.slice(0, 1),
-          },
-        ]
-      })
-      await page.locator('[data-step="r2"]').click()
-      await page.locator('[data-section="Registered"] summary').click()
-      await page.getByLabel('How to register').selectOption('bridges')
-      await page.getByRole('button', { name: 'Register', exact: true }).click()
-      await page.getByTestId('register-report').scrollIntoViewIfNeeded()
-    },
-  ],
-  [
-    'arm',
-    '/looks/demo-kelp-cuff',
-    async page => {
-      await ready(page)
-      await pick(page, 'Wave, both edges')
     },
   ],
   [

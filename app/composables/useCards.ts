@@ -84,5 +84,7 @@ export function useCards() {
       const pdf = await cards.marksPdf(cards.templateOf(look, steps, world), await fonts(), drawForeign)
       return [pdf, `${look.name}, marks.pdf`]
     })
-  return { working, failed, card, template, marks }
+  const calibration = () =>
+    make(async cards => [await cards.calibrationPdf(await fonts(), drawForeign), 'calibration card.pdf'])
+  return { working, failed, card, template, marks, calibration }
 }

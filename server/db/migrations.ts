@@ -179,4 +179,13 @@ CREATE TABLE settings (
 ) STRICT;
 `,
   },
+  {
+    // The photograph that a sheet was read from, small.
+    sql: `
+CREATE TABLE stencil_photos (
+  stencil_id TEXT PRIMARY KEY REFERENCES stencils (id),
+  jpeg BLOB NOT NULL
+) STRICT;
+`,
+  },
 ]

@@ -24,6 +24,8 @@ export interface StencilMeta extends StencilNotes {
   height: number
   analysis: AnalysisSummary | null
   mendedFrom: string | null
+  /** Whether the photograph that it was read from is kept with it. */
+  photo: boolean
 }
 
 /** A sheet's shape as it is kept: as JSON text, with its size in mm. */
@@ -49,10 +51,12 @@ interface Row {
   height: number
   analysis: string | null
   mended_from: string | null
+  photo: number
 }
 
 const meta = ({ cleaned_on, mended_from, ...row }: Row): StencilMeta => ({
   ...row,
+  photo: row.photo === 1,
   kind: row.kind as StencilKind,
   material: row.material as MaterialId,
   tags: JSON.parse(row.tags),
@@ -81,10 +85,11 @@ const columnsOf = ({ tags, zones, groups, ...rest }: StencilNotes) => ({
 
 const COLUMNS =
   'id, name, kind, tags, zones, heading, copies, notes, material, cleaned_on, groups, width, height, analysis, mended_from'
+const LISTED = `${COLUMNS}, EXISTS (SELECT 1 FROM stencil_photos WHERE stencil_id = stencils.id) AS photo`
 
 const statements = (db: Db) => ({
-  list: db.prepare<[], Row>(`SELECT ${COLUMNS} FROM stencils ORDER BY position, name`),
-  one: db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM stencils WHERE id = ?`),
+  list: db.prepare<[], Row>(`SELECT ${LISTED} FROM stencils ORDER BY position, name`),
+  one: db.prepare<[string], Row>(`SELECT ${LISTED} FROM stencils WHERE id = ?`),
   shape: db.prepare<[string], { geometry: string }>(
     'SELECT geometry FROM stencils WHERE id = ? AND json_valid(geometry)',
   ),
@@ -95,6 +100,9 @@ const statements = (db: Db) => ({
     db.prepare(`UPDATE stencils SET name = @name, kind = @kind, tags = @tags, zones = @zones, heading = @heading, copies = @copies, notes = @notes, material = @material,
     cleaned_on = @cleanedOn, groups = @groups WHERE id = @id`),
 
+  photo: db.prepare<[string], { jpeg: Buffer }>('SELECT jpeg FROM stencil_photos WHERE stencil_id = ?'),
+  keepPhoto: db.prepare(`INSERT INTO stencil_photos (stencil_id, jpeg) VALUES (?, ?)
+    ON CONFLICT (stencil_id) DO UPDATE SET jpeg = excluded.jpeg`),
   measured: db.prepare('UPDATE stencils SET analysis = @analysis WHERE id = @id'),
   stamps: db.prepare<[], { id: string; stamp: string }>(
     `SELECT id, kind || ' ' || copies || ' ' || coalesce(heading, '-') || ' ' || groups AS stamp FROM stencils`,
@@ -103,7 +111,7 @@ const statements = (db: Db) => ({
 
 /** Sheets of the drawer. */
 export function stencilsIn(db: Db) {
-  const { list, one, shape, insert, change, measured, stamps } = statements(db)
+  const { list, one, shape, insert, change, measured, stamps, photo, keepPhoto } = statements(db)
   const find = (id: string): StencilMeta | null => {
     const row = one.get(id)
     return row ? meta(row) : null
@@ -138,6 +146,9 @@ export function stencilsIn(db: Db) {
       })
       return find(id)!
     },
+    /** The photograph that a sheet was read from, as JPEG; null when none is kept. */
+    photo: (id: string): Buffer | null => photo.get(id)?.jpeg ?? null,
+    keepPhoto: (id: string, jpeg: Buffer): void => void keepPhoto.run(id, jpeg),
     /** Keeps the measures of a sheet; null when it cannot be measured. */
     measured: (id: string, analysis: AnalysisSummary | null): void =>
       void measured.run({ id, analysis: analysis && JSON.stringify(analysis) }),

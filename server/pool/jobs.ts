@@ -1,6 +1,7 @@
 import { habitsOf, type Habits } from '../../core/checks'
 import { cut, type CutReport } from '../../core/cutter'
-import { lookSvg, sheetDxf, sheetFromJson, sheetJson, sheetSvg } from '../../core/formats'
+import { draftOf, draftSvg } from '../../core/draft'
+import { escapeXml, lookSvg, sheetDxf, sheetFromJson, sheetJson, sheetSvg } from '../../core/formats'
 import { lookSeconds, parseLook, type ParsedLook } from '../../core/look'
 import type { Memo } from '../../core/memo'
 import {
@@ -23,7 +24,8 @@ interface SheetToDraw {
   readonly geometry: string
   readonly name: string
 }
-type DrawnAs = 'svg' | 'dxf' | 'pdf'
+/** As polygons (svg), as curves that cut smoothly, as DXF, or on paper. */
+type DrawnAs = 'svg' | 'curves' | 'dxf' | 'pdf'
 
 /** Letters of what is said of a file at most. */
 const MOST_SAID = 200_000
@@ -42,6 +44,7 @@ interface SheetTaken extends ShapeKept {
 
 const drawn = async (sheet: SheetGeometry, name: string, as: DrawnAs): Promise<string | Uint8Array> => {
   if (as === 'pdf') return sheetPdf(sheet, name)
+  if (as === 'curves') return draftSvg(draftOf(sheet), escapeXml(name))
   return as === 'svg' ? sheetSvg(sheet, name) : sheetDxf(sheet)
 }
 const shapeOf = (geometry: string): SheetGeometry => sheetFromJson(JSON.parse(geometry))

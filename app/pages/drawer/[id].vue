@@ -206,6 +206,14 @@ const facts = computed(() => {
             drawer.find(about.mendedFrom)?.name
           }}</NuxtLink>
         </p>
+        <figure v-if="about.photo">
+          <img
+            :src="`/api/stencils/${id}/photo.jpg`"
+            alt="The photograph that it was read from"
+            class="w-full rounded-xl border border-rule"
+          />
+          <figcaption class="text-sm text-soft">Read from this photograph</figcaption>
+        </figure>
         <div class="rounded-2xl border border-rule bg-card p-3"><NotesPanel :about="about" /></div>
         <div>
           <h2 class="eyebrow">Used in</h2>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
-import { FileUp, Search } from '@lucide/vue'
+import { ArrowLeftRight, Camera, FileUp, PenTool, Search } from '@lucide/vue'
 import { STENCIL_KINDS } from '#core/stencil'
 
 useHead({ title: 'Drawer, Janusform' })
@@ -9,6 +9,7 @@ const drawer = useDrawer()
 const failed = ref<string[]>([])
 const loading = ref(true)
 const importing = ref(false)
+const exchanging = ref(false)
 const filter = reactive({ words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
 
 function imported(): void {
@@ -80,7 +81,10 @@ watch(rows, () => virtual.value.measure())
           placeholder="Search sheets"
           aria-label="Search sheets"
       /></label>
-      <button class="btn-main" @click="importing = true"><FileUp :size="16" />Import sheets</button>
+      <button class="btn" @click="exchanging = true"><ArrowLeftRight :size="16" />Send and take in</button>
+      <button class="btn" @click="importing = true"><FileUp :size="16" />Import sheets</button>
+      <NuxtLink to="/drawer/draw" class="btn"><PenTool :size="16" />Draw one</NuxtLink>
+      <NuxtLink to="/drawer/photo" class="btn-main"><Camera :size="16" />From a photograph</NuxtLink>
     </header>
     <form class="mb-2 flex flex-wrap items-center gap-2 text-[0.93rem]" aria-label="Filters" @submit.prevent>
       <select v-model="filter.kind" class="field w-auto!" aria-label="Kind">
@@ -123,7 +127,11 @@ watch(rows, () => virtual.value.measure())
         {{ drawer.list.length ? 'No sheet is like that' : 'The drawer is empty' }}
       </p>
       <p class="text-soft">
-        {{ drawer.list.length ? 'Loosen a filter.' : 'Import an SVG or DXF file of a stencil.' }}
+        {{
+          drawer.list.length
+            ? 'Loosen a filter.'
+            : 'Read your own stencils from photographs, import SVG or DXF files, or draw one.'
+        }}
       </p>
     </div>
     <div v-show="shown.length" ref="scroller" class="min-h-0 flex-1 overflow-y-auto pb-6" tabindex="-1">
@@ -143,5 +151,6 @@ watch(rows, () => virtual.value.measure())
       </div>
     </div>
     <ImportDialog v-if="importing" @close="imported" />
+    <ExchangeDialog v-if="exchanging" :shown="shown" @close="exchanging = false" />
   </main>
 </template>

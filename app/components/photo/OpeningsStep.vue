@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { ArrowLeft, ArrowRight } from '@lucide/vue'
+import { READ_CHOICES } from '#core/photo'
+
+const r = useReading()
+</script>
+
+<template>
+  <div v-if="r.flat" class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_320px] gap-4">
+    <div class="min-h-0 rounded-2xl border border-rule bg-stage p-2">
+      <OpeningStage
+        :flat="r.flat"
+        :url="r.flatUrl"
+        :level="r.choices.level"
+        :show="r.show"
+        :sheets="r.reading?.sheets ?? []"
+      />
+    </div>
+    <aside class="flex flex-col gap-4 overflow-y-auto">
+      <p role="status">
+        <template v-if="r.reading"
+          ><strong>{{ r.open }} {{ r.open === 1 ? 'opening' : 'openings' }}</strong
+          ><template v-if="r.reading.sheets.length > 1"> on {{ r.reading.sheets.length }} stencils</template>.
+          Edges are {{ r.reading.edgeMm.toFixed(2) }} mm wide in the picture<template
+            v-if="r.reading.edgeMm > 0.55"
+            >: a sharper one would show finer bridges</template
+          ><template v-if="r.reading.dropped">; {{ r.reading.dropped }} specks left out</template>.</template
+        ><template v-else>Nothing could be read yet.</template>
+      </p>
+      <div class="flex gap-1" role="radiogroup" aria-label="Show">
+        <button
+          v-for="(words, key) in { picture: 'picture', mask: 'what is open', outlines: 'outlines' }"
+          :key="key"
+          class="chip"
+          role="radio"
+          :aria-checked="r.show === key"
+          :aria-pressed="r.show === key"
+          @click="r.show = key"
+        >
+          {{ words }}
+        </button>
+      </div>
+      <div>
+        <label class="block"
+          ><span class="eyebrow">Threshold</span
+          ><input
+            v-model.number="r.choices.level"
+            type="range"
+            min="0.15"
+            max="0.85"
+            step="0.01"
+            class="w-full accent-mulberry"
+            aria-label="Threshold"
+            @input="r.show = 'mask'"
+            @change="r.read()"
+        /></label>
+        <svg viewBox="0 0 64 20" preserveAspectRatio="none" class="h-12 w-full" aria-hidden="true">
+          <rect
+            v-for="(n, i) in r.flat.histogram"
+            :key="i"
+            :x="i"
+            :width="0.9"
+            :y="20 - 20 * Math.sqrt(n / Math.max(...r.flat.histogram))"
+            :height="20 * Math.sqrt(n / Math.max(...r.flat.histogram))"
+            fill="#9C9488"
+          />
+          <line
+            :x1="32 * (r.choices.level + 0.5)"
+            :x2="32 * (r.choices.level + 0.5)"
+            y1="0"
+            y2="20"
+            stroke="#7A2E5D"
+            stroke-width="0.6"
+          />
+          <line
+            :x1="32 * (r.flat.otsu + 0.5)"
+            :x2="32 * (r.flat.otsu + 0.5)"
+            y1="12"
+            y2="20"
+            stroke="#0B7285"
+            stroke-width="0.6"
+          />
+        </svg>
+        <p class="text-sm text-soft">
+          Left is stencil, right is open. It stands in the middle between the two; the blue line is where
+          Otsu's method parts them.
+        </p>
+        <button
+          v-if="r.choices.level !== READ_CHOICES.level"
+          class="btn mt-1"
+          @click="((r.choices.level = READ_CHOICES.level), r.read())"
+        >
+          Back to the middle
+        </button>
+      </div>
+      <label class="block"
+        ><span class="eyebrow">Leave out what is smaller than, mm²</span
+        ><input
+          class="field w-24!"
+          type="number"
+          min="0.02"
+          max="20"
+          step="0.05"
+          v-kept="r.choices.speck"
+          @change="
+            ((r.choices.speck = Math.min(
+              20,
+              Math.max(0.02, ($event.target as HTMLInputElement).valueAsNumber || READ_CHOICES.speck),
+            )),
+            r.read())
+          "
+      /></label>
+      <div>
+        <h2 class="eyebrow">The stencil is</h2>
+        <div class="mt-1 flex gap-1" role="radiogroup" aria-label="The stencil is">
+          <button
+            class="chip"
+            role="radio"
+            :aria-checked="r.flat.darkSheet"
+            :aria-pressed="r.flat.darkSheet"
+            :disabled="r.busy"
+            @click="r.swap(true)"
+          >
+            the darker
+          </button>
+          <button
+            class="chip"
+            role="radio"
+            :aria-checked="!r.flat.darkSheet"
+            :aria-pressed="!r.flat.darkSheet"
+            :disabled="r.busy"
+            @click="r.swap(false)"
+          >
+            the lighter
+          </button>
+        </div>
+      </div>
+      <div class="mt-auto flex gap-2">
+        <button class="btn" @click="r.step = 0"><ArrowLeft :size="16" />Back</button>
+        <button class="btn-main" :disabled="r.busy || !r.reading" @click="r.byHand()">
+          Go on<ArrowRight :size="16" />
+        </button>
+      </div>
+    </aside>
+  </div>
+</template>

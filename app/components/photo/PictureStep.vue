@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { ArrowRight } from '@lucide/vue'
+
+const r = useReading()
+const cards = useCards()
+</script>
+
+<template>
+  <div v-if="r.opened" class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_320px] gap-4">
+    <div class="min-h-0 rounded-2xl border border-rule bg-stage p-2">
+      <CornerStage
+        v-model:points="r.points"
+        v-model:pair="r.pair"
+        :url="r.url"
+        :width="r.opened.width"
+        :height="r.opened.height"
+        :closed="true"
+        :labels="
+          ['Upper left', 'Upper right', 'Lower right', 'Lower left'].map(
+            w => `${w} ${r.size.by === 'card' ? 'cross' : 'corner'}`,
+          )
+        "
+      />
+    </div>
+    <aside class="flex flex-col gap-4 overflow-y-auto">
+      <p role="status" class="text-[0.95rem]">{{ r.said }}</p>
+      <SizePanel
+        v-model="r.size"
+        :card="r.opened.card !== null"
+        :guess="r.guess"
+        @print="cards.calibration()"
+      />
+      <div class="mt-auto flex gap-2">
+        <label class="btn cursor-pointer"
+          >Another picture<input
+            type="file"
+            accept="image/jpeg,image/png,image/webp"
+            class="sr-only"
+            aria-label="Another picture"
+            @change="r.take(($event.target as HTMLInputElement).files)"
+        /></label>
+        <button class="btn-main" :disabled="r.busy" @click="r.prepare()">
+          Read it<ArrowRight :size="16" />
+        </button>
+      </div>
+    </aside>
+  </div>
+</template>

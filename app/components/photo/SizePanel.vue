@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { Printer } from '@lucide/vue'
+import { PAPERS, type FrameOf, type PaperName } from '#core/photo'
+
+/** How the picture's millimetres are known. */
+export interface Size {
+  by: 'sides' | 'distance' | 'card'
+  of: FrameOf
+  width: number | null
+  height: number | null
+  mm: number | null
+  bar: number
+}
+const size = defineModel<Size>({ required: true })
+defineProps<{ card: boolean; guess: string }>()
+const emit = defineEmits<{ print: [] }>()
+const ways = {
+  sides: 'Its sides',
+  distance: 'Two points',
+  card: 'Calibration card',
+} as const
+function paper(name: PaperName, lying: boolean): void {
+  const [short, long] = PAPERS[name]
+  size.value = { ...size.value, width: lying ? long : short, height: lying ? short : long }
+}
+const numberOf = (event: Event) => {
+  const v = (event.target as HTMLInputElement).valueAsNumber
+  return Number.isFinite(v) ? v : null
+}
+</script>
+
+<template>
+  <section class="space-y-3" aria-label="Size">
+    <div>
+      <h2 class="eyebrow">The size is known by</h2>
+      <div class="mt-1 flex flex-wrap gap-1" role="radiogroup" aria-label="The size is known by">
+        <button
+          v-for="(words, by) in ways"
+          :key="by"
+          class="chip"
+          role="radio"
+          :aria-checked="size.by === by"
+          :aria-pressed="size.by === by"
+          :disabled="by === 'card' && !card"
+          @click="size = { ...size, by }"
+        >
+          {{ words }}
+        </button>
+      </div>
+    </div>
+    <template v-if="size.by !== 'card'">
+      <div>
+        <h2 class="eyebrow">The four corners are those of</h2>
+        <div class="mt-1 flex gap-1" role="radiogroup" aria-label="The corners are those of">
+          <button
+            class="chip"
+            role="radio"
+            :aria-checked="size.of === 'sheet'"
+            :aria-pressed="size.of === 'sheet'"
+            @click="size = { ...size, of: 'sheet' }"
+          >
+            the stencil
+          </button>
+          <button
+            class="chip"
+            role="radio"
+            :aria-checked="size.of === 'ground'"
+            :aria-pressed="size.of === 'ground'"
+            @click="size = { ...size, of: 'ground' }"
+          >
+            the paper under it
+          </button>
+        </div>
+        <p class="mt-1 text-sm text-soft">
+          {{
+            size.of === 'sheet'
+              ? 'For one stencil with four straight sides.'
+              : 'For stencils of any shape, or several at once, lying on a sheet of paper.'
+          }}
+        </p>
+      </div>
+    </template>
+    <template v-if="size.by === 'sides'">
+      <div class="flex items-end gap-2">
+        <label class="flex-1"
+          ><span class="eyebrow">Upper side, mm</span
+          ><input
+            class="field"
+            type="number"
+            min="15"
+            max="500"
+            step="0.5"
+            v-kept="size.width ?? ''"
+            @change="size = { ...size, width: numberOf($event) }"
+        /></label>
+        <label class="flex-1"
+          ><span class="eyebrow">Left side, mm</span
+          ><input
+            class="field"
+            type="number"
+            min="15"
+            max="500"
+            step="0.5"
+            v-kept="size.height ?? ''"
+            @change="size = { ...size, height: numberOf($event) }"
+        /></label>
+      </div>
+      <p v-if="guess" class="text-sm text-soft">{{ guess }}</p>
+      <div class="flex flex-wrap gap-1">
+        <template v-for="(_, name) in PAPERS" :key="name">
+          <button class="chip" @click="paper(name, false)">{{ name }} upright</button>
+          <button class="chip" @click="paper(name, true)">{{ name }} lying</button>
+        </template>
+      </div>
+    </template>
+    <template v-else-if="size.by === 'distance'">
+      <p class="text-sm text-soft">
+        For scans, and pictures from straight above. Drag the two blue points to two places whose distance you
+        know, such as 0 and 100 mm of a ruler.
+      </p>
+      <label class="block"
+        ><span class="eyebrow">Distance between the blue points, mm</span
+        ><input
+          class="field"
+          type="number"
+          min="5"
+          max="500"
+          step="0.5"
+          v-kept="size.mm ?? ''"
+          @change="size = { ...size, mm: numberOf($event) }"
+      /></label>
+      <div class="flex gap-1">
+        <button v-for="mm in [50, 100, 150, 200]" :key="mm" class="chip" @click="size = { ...size, mm }">
+          {{ mm }} mm
+        </button>
+      </div>
+    </template>
+    <template v-else>
+      <label class="block"
+        ><span class="eyebrow">The card's bar measures, mm</span
+        ><input
+          class="field"
+          type="number"
+          min="80"
+          max="120"
+          step="0.1"
+          v-kept="size.bar"
+          @change="size = { ...size, bar: numberOf($event) ?? 100 }"
+      /></label>
+      <p class="text-sm text-soft">
+        100 when the printer is true. Stencils of any shape may lie on the card.
+      </p>
+    </template>
+    <button class="btn" @click="emit('print')"><Printer :size="16" />Print the calibration card</button>
+  </section>
+</template>

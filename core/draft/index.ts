@@ -1,0 +1,4 @@
+export * from './draft'
+export * from './edit'
+export * from './even'
+export * from './repeat'
