@@ -1,10 +1,12 @@
 import { proxy } from 'comlink'
+import type { Draft } from '#core/draft'
+import type { SheetOnTheWay } from '#core/formats'
 import type { Look } from '#core/look'
 import type { Canvas } from '#core/skin'
 import { unprepared, type Analysis, type Island, type Fit } from '#core/stencil'
 import type { SheetGeometry, Spot } from '#core/stencil'
 import { StoppableWorker } from '~/utils/stoppable'
-import type { FileAnswer, Mending, Sheets } from '~/workers/sheets'
+import type { FileAnswer, Mending, Sheets, UnpackedAnswer } from '~/workers/sheets'
 
 const stoppable = new StoppableWorker<Sheets>(
   () => new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' }),
@@ -19,6 +21,13 @@ function giveUp(): void {
   stoppable.giveUp()
   known = ''
   heard = Promise.resolve()
+}
+
+/** What could be made even in a draft; sheets as one file, and out of one. */
+const drafts = {
+  offers: (draft: Draft) => worker().offers(plain(draft)),
+  packed: (sheets: SheetOnTheWay[]) => stoppable.until(worker().packed(plain(sheets))),
+  unpacked: (bytes: Uint8Array) => stoppable.until<UnpackedAnswer>(worker().unpacked(bytes)),
 }
 
 /**
@@ -72,6 +81,7 @@ export function useSheetWorker() {
       worker().joins(plain(sheet), plain(islands), width),
     mend: (sheet: SheetGeometry, mending: Mending) =>
       stoppable.until(worker().mend(plain(sheet), plain(mending))),
+    ...drafts,
     giveUp,
     knowDrawer,
     fits: (

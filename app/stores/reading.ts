@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { offersFor, type Offer } from '#core/draft'
+import type { Offer } from '#core/draft'
 import type { Point } from '#core/geometry'
 import { paperLike, READ_CHOICES, type Corners, type Reading } from '#core/photo'
 import type { Size } from '~/components/photo/SizePanel.vue'
@@ -14,6 +14,8 @@ const ends = (w: number, h: number): Corners => [[0.1 * w, 0.1 * h], [0.9 * w, 0
 function wordsOf({ card, found }: Opened, by: Size['by']): string {
   if (by === 'card' && card)
     return `The card was found by ${card.marks} marks, true to ${card.offMm.toFixed(2)} mm${card.bends ? '; the lens is straightened' : ''}.`
+  if (by === 'card')
+    return 'The calibration card was not found by itself. Drag the four handles to the middles of its crosses.'
   if (!found)
     return 'Nothing stands out from the ground by itself. Drag the four handles to the corners, or take the picture on a ground of another colour.'
   if (found.cutOff.length)
@@ -109,14 +111,14 @@ function handwork(reading: Readonly<Ref<Reading | null>>) {
     sheet.value = 0
   }
   const current = computed(() => histories.value[sheet.value] ?? null)
+  const worker = useSheetWorker()
   watch(
     () => current.value?.draft.value,
-    draft => {
+    async draft => {
       offers.value = []
       if (!draft) return
-      setTimeout(() => {
-        if (draft === current.value?.draft.value) offers.value = offersFor(draft)
-      }, 30)
+      const found = await worker.offers(draft).catch(() => [])
+      if (draft === current.value?.draft.value) offers.value = found
     },
   )
   return { histories, sheet, offers, edited, current, begin }

@@ -1,4 +1,6 @@
 import { expose } from 'comlink'
+import { offersFor, type Draft, type Offer } from '#core/draft'
+import { drawerZip, readDrawerZip, type SheetCame, type SheetOnTheWay } from '#core/formats'
 import { movedTo, proposedFit, type Look, type Moved } from '#core/look'
 import { Memo } from '#core/memo'
 import { groundOf, type Canvas } from '#core/skin'
@@ -34,6 +36,9 @@ export interface Mending {
 /** A file that was read, or the sentence that says why it cannot be used. */
 export type FileAnswer = { ok: true; read: FileRead } | { ok: false; sentence: string }
 
+/** Sheets that came in one file, or the sentence that says why it cannot be read. */
+export type UnpackedAnswer = { ok: true; came: SheetCame[] } | { ok: false; sentence: string }
+
 let candidates: (Candidate & PreparedSheet)[] = []
 let search = 0
 const memo = new Memo()
@@ -64,6 +69,18 @@ const sheets = {
     if (slot !== null) next = withWiderSlots(next, analyse(next).slots, slot)
     if (bridge !== null) next = withWiderBridges(next, analyse(next, bridge).bridges, bridge)
     return { sheet: next, analysis: analyse(next) }
+  },
+  /** What could be made even in a draft. */
+  offers: (draft: Draft): Offer[] => offersFor(draft),
+  /** Sheets as one file, and out of one; a file that cannot be read comes back as its sentence. */
+  packed: (sheets: SheetOnTheWay[]): Uint8Array => drawerZip(sheets),
+  unpacked(bytes: Uint8Array): UnpackedAnswer {
+    try {
+      return { ok: true, came: readDrawerZip(bytes) }
+    } catch (error) {
+      if (error instanceof RangeError) return { ok: false, sentence: error.message }
+      throw error
+    }
   },
   know(list: (Candidate & Stencil)[]): void {
     candidates = list.map(sheet => ({ ...sheet, ...prepared(sheet) }))

@@ -4,6 +4,7 @@ import {
   cornersCurve,
   difference,
   ellipseCurve,
+  intersection,
   mapCurve,
   outlineThrough,
   stroked,
@@ -14,6 +15,8 @@ import {
 } from '../geometry'
 import { mapOpening, openingOf, polygonOf, type Draft, type DraftOpening } from './draft'
 
+/** How closely openings are looked at to tell whether they meet, mm. */
+const COARSE_MM = 0.05
 /** Pieces that cutting leaves and that are smaller than this are crumbs, mm2. */
 const CRUMB_MM2 = 0.02
 
@@ -77,11 +80,28 @@ export const without = (draft: Draft, opening: number): Draft => ({
   openings: draft.openings.filter((_, i) => i !== opening),
 })
 
-/** A draft with openings added as they are, without being united with what they lie on. */
-export const added = (draft: Draft, openings: readonly DraftOpening[]): Draft => ({
-  ...draft,
-  openings: [...draft.openings, ...openings],
-})
+const meets = (a: Polygon, b: Polygon): boolean => intersection([a], [b]).some(whole)
+
+/** A draft with openings added: as they are where they lie by themselves, else as one with what they lie over. */
+export function added(draft: Draft, openings: readonly DraftOpening[]): Draft {
+  let so = draft
+  let shapes = draft.openings.map(o => polygonOf(o, COARSE_MM))
+  let boxes = shapes.map(p => boxOf(p.outer))
+  for (const opening of openings) {
+    const shape = polygonOf(opening, COARSE_MM)
+    const box = boxOf(shape.outer)
+    if (boxes.some((b, i) => boxesMeet(b, box) && meets(shapes[i]!, shape))) {
+      so = cutOut(so, [polygonOf(opening)])
+      shapes = so.openings.map(o => polygonOf(o, COARSE_MM))
+      boxes = shapes.map(p => boxOf(p.outer))
+    } else {
+      so = { ...so, openings: [...so.openings, opening] }
+      shapes.push(shape)
+      boxes.push(box)
+    }
+  }
+  return so
+}
 
 export const circleAt = (at: Point, radius: number): DraftOpening => ({
   outer: ellipseCurve(at, radius, radius),

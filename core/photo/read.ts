@@ -180,6 +180,24 @@ function checkEdges(edges: Edges | null, fineness: number, calm: number): number
   return edgeMm
 }
 
+/** Throws RangeError with a sentence when a sheet reaches the edge of what it lies on. */
+function checkInside(pieces: readonly Piece[], { width, height }: Frame, fineness: number): void {
+  const near = (GROUND_RIM_MM + 0.4) * fineness
+  for (const { outer } of pieces) {
+    const box = boxOfRing(outer)
+    const off = [
+      box.minX < near && 'left',
+      box.maxX > width * fineness - near && 'right',
+      box.minY < near && 'top',
+      box.maxY > height * fineness - near && 'bottom',
+    ].filter(Boolean)
+    if (off.length)
+      throw new RangeError(
+        `A stencil reaches past the paper's edge at the ${off.join(' and the ')}, or what lies round it is taken for one. Lay it further in, and check the corners and which of the two is darker.`,
+      )
+  }
+}
+
 /** The draft of one piece of sheet; `at` brings pixels to the frame's mm. */
 function draftFrom(piece: Piece, prepared: Prepared, sigma: number, corners: Draft | null): SheetFound {
   const { fineness } = prepared.picture
@@ -239,6 +257,7 @@ export function readOpenings(
     throw new RangeError(
       'No sheet was found between the corners. Check whether the sheet is the darker or the lighter of the two.',
     )
+  if (!sheetFrame) checkInside(found, frame, fineness)
   onProgress('drawing outlines', 0.8)
   const rings = found.flatMap(p => p.openings.map(o => o.outer))
   const edges = edgesAlong(calmed, rings.length ? rings : sheetFrame ? [] : found.map(p => p.outer))

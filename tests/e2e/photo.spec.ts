@@ -68,13 +68,13 @@ test('a photograph becomes a stencil of true size, corrected by hand, with its p
   await expect(stage.locator('[data-opening]')).toHaveCount(leaf.openings.length)
   await page.getByRole('button', { name: /^Add a circle/ }).click()
   const area = (await stage.boundingBox())!
-  await page.mouse.move(area.x + 0.2 * area.width, area.y + area.height / 2)
+  await page.mouse.move(area.x + 0.13 * area.width, area.y + 0.22 * area.height)
   await page.mouse.down()
-  await page.mouse.move(area.x + 0.2 * area.width + 14, area.y + area.height / 2)
+  await page.mouse.move(area.x + 0.13 * area.width + 12, area.y + 0.22 * area.height)
   await page.mouse.up()
   await expect(stage.locator('[data-opening]')).toHaveCount(leaf.openings.length + 1)
   await page.getByRole('button', { name: /^Choose and move points/ }).click()
-  await page.mouse.click(area.x + 0.2 * area.width, area.y + area.height / 2)
+  await page.mouse.click(area.x + 0.13 * area.width, area.y + 0.22 * area.height)
   await expect(stage.locator('[data-node]')).toHaveCount(4)
   await page.keyboard.press('Delete')
   await expect(stage.locator('[data-opening]')).toHaveCount(leaf.openings.length)
@@ -132,13 +132,13 @@ test('a stencil is drawn from a motif, checked as it grows, and goes to a friend
 }) => {
   await page.goto('/drawer/draw')
   await expect(page.getByText('Nothing is cut out yet')).toBeVisible()
-  await page.getByLabel('Motif from').selectOption({ label: 'Star Set' })
+  await page.getByLabel('Motif from').selectOption({ label: 'Honeycomb' })
   await page.locator('aside [data-opening="2"]').click()
   await page.getByRole('button', { name: 'Repeat', exact: true }).click()
   await expect(page.getByText(/Ready to be cut: one piece/)).toBeVisible({ timeout: 30_000 })
   // Steps too small for a bridge: it is shown where plastic would break.
   await page.getByRole('button', { name: 'Undo' }).click()
-  await page.getByLabel('step across, mm').fill('6.2')
+  await page.getByLabel('step across, mm').fill('8.4')
   await page.getByRole('button', { name: 'Repeat', exact: true }).click()
   await expect(page.getByText(/under 0.8 mm/)).toBeVisible({ timeout: 30_000 })
   await page.getByRole('button', { name: 'Undo' }).click()
@@ -147,25 +147,25 @@ test('a stencil is drawn from a motif, checked as it grows, and goes to a friend
   await page.getByRole('button', { name: 'Put it in the middle' }).click()
   await expect(page.getByText(/Ready to be cut: one piece, 1 opening/)).toBeVisible({ timeout: 30_000 })
   await page.getByRole('button', { name: 'Into the drawer' }).click()
-  await page.getByLabel('Name').fill('One star')
+  await page.getByLabel('Name').fill('One cell')
   await page.getByRole('button', { name: 'Add to the drawer' }).click()
   await expect(page).toHaveURL(/drawer\/[\w-]{10,}/)
 
   await page.goto('/drawer')
-  await page.getByLabel('Search sheets').fill('One star')
+  await page.getByLabel('Search sheets').fill('One cell')
   await page.getByRole('button', { name: 'Send and take in' }).click()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'The 1 shown' }).click(),
   ])
   const zip = readFileSync((await download.path())!)
-  const id = (await sheets(page)).find(s => s.name === 'One star')!.id
+  const id = (await sheets(page)).find(s => s.name === 'One cell')!.id
   await page.request.patch(`/api/stencils/${id}`, { data: { tags: ['sky'] } })
   await page.reload()
   await page.getByRole('button', { name: 'Send and take in' }).click()
   await page.getByLabel('File of stencils').setInputFiles(file('friend.zip', zip, 'application/zip'))
   await expect(page.getByText('0 new, 0 the same, 1 changed')).toBeVisible({ timeout: 30_000 })
-  await page.getByRole('checkbox', { name: /One star/ }).check()
+  await page.getByRole('checkbox', { name: /One cell/ }).check()
   await page.getByRole('button', { name: 'Take in 1' }).click()
   await expect(page.getByText('Its notes were taken over.')).toBeVisible()
   expect((await sheets(page)).find(s => s.id === id)!.tags).toEqual([])

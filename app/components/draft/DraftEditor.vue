@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { Redo2, Undo2, ZoomIn, ZoomOut, Maximize } from '@lucide/vue'
 import type { Draft } from '#core/draft'
 import type { Point } from '#core/geometry'
@@ -29,7 +30,13 @@ function put(next: Draft, words: string): void {
   props.history.put(next, words)
 }
 function key(event: KeyboardEvent): void {
-  if ((event.target as HTMLElement).tagName === 'INPUT') return
+  const { tagName, type } = event.target as HTMLInputElement
+  if (
+    tagName === 'SELECT' ||
+    tagName === 'TEXTAREA' ||
+    (tagName === 'INPUT' && type !== 'range' && type !== 'checkbox')
+  )
+    return
   const letter = event.key.toLowerCase()
   if (event.ctrlKey || event.metaKey) {
     if (letter === 'y' || (letter === 'z' && event.shiftKey)) props.history.redo()
@@ -41,10 +48,11 @@ function key(event: KeyboardEvent): void {
   const next = Object.entries(DRAFT_TOOLS).find(([, t]) => t.key === letter)
   if (next && !event.altKey) tool.value = next[0] as DraftTool
 }
+useEventListener('keydown', key)
 </script>
 
 <template>
-  <div v-if="draft" class="flex min-h-0 flex-1 flex-col gap-2" @keydown="key">
+  <div v-if="draft" class="flex min-h-0 flex-1 flex-col gap-2">
     <div class="flex flex-wrap items-center gap-1" role="toolbar" aria-label="Tools">
       <button
         v-for="(t, id) in DRAFT_TOOLS"

@@ -1,19 +1,14 @@
 <script setup lang="ts">
 import { CircleCheck, FileDown, FileUp } from '@lucide/vue'
-import {
-  drawerZip,
-  readDrawerZip,
-  standingOf,
-  type SheetCame,
-  type SheetOnTheWay,
-  type Standing,
-} from '#core/formats'
+import { standingOf, type SheetCame, type SheetOnTheWay, type Standing } from '#core/formats'
+import { unprepared } from '#core/stencil'
 import type { StencilMeta } from '~~/server/db/stencils'
 
 /** Sheets out of the drawer as one file, and in from somebody else's. */
 const props = defineProps<{ shown: readonly StencilMeta[] }>()
 const emit = defineEmits<{ close: [] }>()
 const drawer = useDrawer()
+const worker = useSheetWorker()
 const problem = ref('')
 const working = ref(false)
 
@@ -34,7 +29,7 @@ const known = async (list: readonly StencilMeta[]): Promise<SheetOnTheWay[]> => 
   return list.flatMap(
     ({ analysis: _, mendedFrom: _m, photo: _p, cleanedOn: _c, width: _w, height: _h, ...about }) => {
       const sheet = drawer.shapes.get(about.id)
-      return sheet ? [{ about, sheet }] : []
+      return sheet ? [{ about, sheet: unprepared(sheet) }] : []
     },
   )
 }
@@ -42,7 +37,7 @@ async function out(list: readonly StencilMeta[]): Promise<void> {
   working.value = true
   problem.value = ''
   try {
-    const bytes = drawerZip(await known(list))
+    const bytes = await worker.packed(await known(list))
     const url = URL.createObjectURL(new Blob([bytes as BlobPart], { type: 'application/zip' }))
     const link = document.createElement('a')
     link.href = url
@@ -63,9 +58,10 @@ async function take(files: FileList | null | undefined): Promise<void> {
   rows.value = []
   try {
     if (file.size > MOST) throw new RangeError(`The file is ${Math.round(file.size / 1e6)} MB; files of up to ${MOST / 1e6} MB are read.`) // prettier-ignore
-    const came = readDrawerZip(new Uint8Array(await file.arrayBuffer()))
+    const answer = await worker.unpacked(new Uint8Array(await file.arrayBuffer()))
+    if (!answer.ok) throw new RangeError(answer.sentence)
     const have = await known(drawer.list)
-    rows.value = came.map(one => markedRow(one, have))
+    rows.value = answer.came.map(one => markedRow(one, have))
   } catch (error) {
     problem.value = sentencesOf(error).join(' ')
   }

@@ -32,13 +32,19 @@ function draw(): void {
   const limit = 64 + 128 * props.level
   for (let k = 0; k < values.length; k++) pixels[k] = values[k]! > limit ? 0xd07a2e9a : 0
   surface.getContext('2d')!.putImageData(image, 0, 0)
-  mask.value = props.show === 'mask' ? surface.toDataURL() : ''
+  if (props.show !== 'mask') mask.value = ''
+  else
+    surface.toBlob(blob => {
+      if (mask.value) URL.revokeObjectURL(mask.value)
+      mask.value = blob ? URL.createObjectURL(blob) : ''
+    })
 }
 watch(
   () => [props.flat, props.level, props.show],
   () => requestAnimationFrame(draw),
 )
 onMounted(draw)
+onBeforeUnmount(() => mask.value && URL.revokeObjectURL(mask.value))
 const number = (v: number) => String(Math.round(v * 1e3) / 1e3)
 const drawn = computed(() =>
   props.sheets.map(({ draft, middle }) => ({

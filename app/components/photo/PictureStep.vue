@@ -24,12 +24,7 @@ const cards = useCards()
     </div>
     <aside class="flex flex-col gap-4 overflow-y-auto">
       <p role="status" class="text-[0.95rem]">{{ r.said }}</p>
-      <SizePanel
-        v-model="r.size"
-        :card="r.opened.card !== null"
-        :guess="r.guess"
-        @print="cards.calibration()"
-      />
+      <SizePanel v-model="r.size" :guess="r.guess" @print="cards.calibration()" />
       <div class="mt-auto flex gap-2">
         <label class="btn cursor-pointer"
           >Another picture<input
@@ -37,7 +32,10 @@ const cards = useCards()
             accept="image/jpeg,image/png,image/webp"
             class="sr-only"
             aria-label="Another picture"
-            @change="r.take(($event.target as HTMLInputElement).files)"
+            @change="
+              (r.take(($event.target as HTMLInputElement).files),
+              (($event.target as HTMLInputElement).value = ''))
+            "
         /></label>
         <button class="btn-main" :disabled="r.busy" @click="r.prepare()">
           Read it<ArrowRight :size="16" />

@@ -12,7 +12,7 @@ export interface Size {
   bar: number
 }
 const size = defineModel<Size>({ required: true })
-defineProps<{ card: boolean; guess: string }>()
+defineProps<{ guess: string }>()
 const emit = defineEmits<{ print: [] }>()
 const ways = {
   sides: 'Its sides',
@@ -41,7 +41,6 @@ const numberOf = (event: Event) => {
           role="radio"
           :aria-checked="size.by === by"
           :aria-pressed="size.by === by"
-          :disabled="by === 'card' && !card"
           @click="size = { ...size, by }"
         >
           {{ words }}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, CircleAlert, CircleCheck } from '@lucide/vue'
-import { blankDraft, sheetOfDraft, type Draft } from '#core/draft'
+import { sheetOfDraft, type Draft } from '#core/draft'
 import type { Point } from '#core/geometry'
 import type { Analysis } from '#core/stencil'
 import type { DraftTool } from '~/utils/draftTools'
@@ -8,8 +8,8 @@ import type { DraftTool } from '~/utils/draftTools'
 useHead({ title: 'Draw a stencil, Janusform' })
 const drawer = useDrawer()
 const worker = useSheetWorker()
-const history = useDraftHistory()
-history.begin(blankDraft(120, 90, 5))
+const maker = useMaker()
+const { history } = maker
 const tool = ref<DraftTool>('circle')
 const chosen = ref<number | null>(null)
 const line = shallowRef<Point[] | null>(null)
@@ -24,6 +24,7 @@ onMounted(async () => {
   } catch (error) {
     failed.value = sentencesOf(error)
   }
+  measure()
 })
 /** Bridges narrower than this are shown: plastic breaks there. Common practice. */
 const WEAK_MM = 0.8
@@ -69,6 +70,7 @@ const put = (draft: Draft, words: string) => {
   history.put(draft, words)
 }
 async function done(ids: string[]): Promise<void> {
+  maker.begin()
   await navigateTo(`/drawer/${ids[0]}`)
 }
 </script>
@@ -90,6 +92,9 @@ async function done(ids: string[]): Promise<void> {
           class="shrink-0"
         />{{ says }}
       </p>
+      <button v-if="!ending && history.undoes.value !== null" class="btn" @click="maker.begin()">
+        Begin anew
+      </button>
       <button v-if="!ending" class="btn-main" :disabled="!analysis" @click="ending = true">
         Into the drawer
       </button>

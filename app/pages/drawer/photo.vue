@@ -21,10 +21,10 @@ async function sample(): Promise<void> {
 }
 async function done(ids: string[]): Promise<void> {
   await drawer.load().catch(() => {})
+  r.clear()
   await navigateTo(ids.length === 1 ? `/drawer/${ids[0]}` : '/drawer')
 }
 onMounted(() => void drawer.load().catch(() => {}))
-onBeforeUnmount(() => r.clear())
 </script>
 
 <template>
