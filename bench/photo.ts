@@ -1,3 +1,4 @@
+import type { Browser } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { findCard, findSheet, frameOfCorners, prepare, readOpenings } from '../core/photo'
 import { readSheetFile } from '../core/stencil'
@@ -22,4 +23,30 @@ export function photoRows(table: Table): void {
   const frame = frameOfCorners(corners, sheet.width, sheet.height)
   const read = timed(() => readOpenings(prepare(picture, frame, 'sheet', null)))
   table.row(`a photograph of ${megapixels} MP: read, from corners to outlines`, read, { most: 4000 })
+}
+
+/** The page while a photograph is opened, read and its threshold moved: its longest task. */
+export async function photoPageRows(table: Table, browser: Browser, site: string): Promise<void> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.goto(`${site}/drawer/photo`)
+  await page.getByRole('button', { name: 'Try it with a sample' }).waitFor()
+  await page.waitForTimeout(1500)
+  await page.evaluate(`window.longest = 0; new PerformanceObserver(list => {
+    for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration)
+  }).observe({ type: 'longtask' })`)
+  await page.getByRole('button', { name: 'Try it with a sample' }).click()
+  await page.getByTestId('corner-stage').waitFor({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await page.getByTestId('read').waitFor({ timeout: 60_000 })
+  for (const level of ['0.55', '0.6', '0.65']) await page.getByLabel('Threshold').fill(level)
+  await page.waitForTimeout(3000)
+  table.row(
+    'the page while a photograph is read: longest task',
+    (await page.evaluate('window.longest')) as number,
+    {
+      most: 50,
+    },
+  )
+  await context.close()
 }

@@ -8,6 +8,7 @@ import { openHouse } from '../server/db/house'
 import { pictureKeys, rendererVersion } from '../server/pool/paintAhead'
 import { looks as demoLooks } from '../demo/looks'
 import { chairRows } from './chair'
+import { photoPageRows } from './photo'
 import type { Table } from './table'
 
 const WORKER = '.output/server/worker.mjs'
@@ -453,6 +454,7 @@ export async function siteRows(table: Table): Promise<void> {
     await galleryRows(table, server, browser)
     await openRows(table, browser)
     await chairRows(table, browser, SITE)
+    await photoPageRows(table, browser, SITE)
     await saveRows(table)
     await badRequests(table, 1000)
     await killRows(table, server, 100)

@@ -1,4 +1,4 @@
-import { useEventListener } from '@vueuse/core'
+import { useElementSize, useEventListener } from '@vueuse/core'
 import type { Point } from '#core/geometry'
 
 interface View {
@@ -18,7 +18,10 @@ export function useSheetView(svg: Readonly<Ref<SVGSVGElement | null>>, whole: ()
   watch(whole, next => (view.value = next))
   const zoom = computed(() => whole().w / view.value.w)
   /** Length of one pixel of the screen in the plane. */
-  const px = computed(() => view.value.w / Math.max(200, svg.value?.clientWidth || 800))
+  const { width, height } = useElementSize(svg)
+  const px = computed(() =>
+    Math.max(view.value.w / Math.max(200, width.value), view.value.h / Math.max(150, height.value)),
+  )
 
   const at = (event: { clientX: number; clientY: number }): Point => {
     const m = svg.value!.getScreenCTM()!.inverse()

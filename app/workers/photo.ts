@@ -58,6 +58,8 @@ export interface Flat {
 
 const MOST_BYTES = 60e6
 const MOST_MEGAPIXELS = 42
+/** A picture tells its size within its first bytes; cameras write small pictures and colours before that. */
+const HEAD_BYTES = 4e6
 /** The longer side of what the page is shown, pixels. */
 const SHOWN = 1800
 /** Pixels of the plane on which the page draws the threshold while it is moved. */
@@ -175,7 +177,7 @@ const photo = {
         throw new RangeError(
           `The file is ${Math.round(file.size / 1e6)} MB; pictures of up to ${MOST_BYTES / 1e6} MB are read.`,
         )
-      checkFile(new Uint8Array(await file.slice(0, 512 * 1024).arrayBuffer()))
+      checkFile(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
       onProgress('opening the picture', 0.1)
       const { pixels, shown } = await pixelsOf(file)
       picture = pixels

@@ -12,6 +12,9 @@ export type Corners = readonly [Point, Point, Point, Point]
 /** Smallest and largest side of a sheet, mm. */
 const SIDES = [15, 500] as const
 
+/** A sheet seen from 45 degrees is foreshortened by 1.4; more than this nobody photographs. */
+const ASKEW = 1.6
+
 /**
  * The frame of a rectangle whose corners are known in the picture.
  * @throws RangeError with a sentence when the corners or the sizes cannot be right
@@ -27,6 +30,12 @@ export function frameOfCorners(
   for (const side of [width, height])
     if (!(side >= SIDES[0] && side <= SIDES[1]))
       throw new RangeError(`A sheet's sides must be between ${SIDES[0]} and ${SIDES[1]} mm.`)
+  const seen = sidesOf(corners)
+  const stretched = seen.across / seen.down / (width / height)
+  if (stretched > ASKEW || stretched < 1 / ASKEW)
+    throw new RangeError(
+      `The sides do not fit the picture: between the corners it is ${(seen.across / seen.down).toFixed(2)} times as wide as tall, and ${width} by ${height} mm is ${(width / height).toFixed(2)} times. Perhaps the two are swapped.`,
+    )
   const flat: Point[] = [[0, 0], [width, 0], [width, height], [0, height]] // prettier-ignore
   return { width, height, lens, toPicture: homographyOf(flat, corners) }
 }

@@ -260,7 +260,7 @@ const preview = computed(() => {
       :key="`n${i}`"
       :cx="(held && held.where.ring === where.ring && held.where.node === where.node ? held.at : p)[0]"
       :cy="(held && held.where.ring === where.ring && held.where.node === where.node ? held.at : p)[1]"
-      :r="4.5 * px"
+      :r="5 * px"
       fill="#fff"
       stroke="#7A2E5D"
       :stroke-width="1.6 * px"

@@ -93,8 +93,11 @@ async function takeIn(row: Row): Promise<void> {
   if (!row.came.ok) return
   const { id: _, ...about } = row.came.about
   try {
-    if (row.of && row.shape) await drawer.change(row.of.id, about)
-    else
+    if (row.of && row.shape) {
+      // How many one has is one's own.
+      const { copies: _copies, ...notes } = about
+      await drawer.change(row.of.id, notes)
+    } else
       await $fetch('/api/stencils', {
         method: 'POST',
         body: {

@@ -175,7 +175,7 @@ async function sendAll(): Promise<void> {
               </select></label
             >
             <label
-              ><span class="eyebrow">Points, °</span
+              ><span class="eyebrow">Points to, °</span
               ><input
                 class="field"
                 type="number"

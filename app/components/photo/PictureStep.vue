@@ -23,7 +23,13 @@ const cards = useCards()
       />
     </div>
     <aside class="flex flex-col gap-4 overflow-y-auto">
-      <p role="status" class="text-[0.95rem]">{{ r.said }}</p>
+      <p
+        role="status"
+        class="text-[0.95rem]"
+        :class="(!r.opened.found || r.opened.found.cutOff.length) && r.size.by !== 'card' && 'text-care'"
+      >
+        {{ r.said }}
+      </p>
       <SizePanel v-model="r.size" :guess="r.guess" @print="cards.calibration()" />
       <div class="mt-auto flex gap-2">
         <label class="btn cursor-pointer"

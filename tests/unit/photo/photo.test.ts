@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { polygonOf } from '../../../core/draft'
+import { added, blankDraft, circleAt, placed, polygonOf, rectangleOf } from '../../../core/draft'
 import { polygonArea, type Point } from '../../../core/geometry'
 import {
   bent,
@@ -50,6 +50,7 @@ describe('what a bad photograph is told', () => {
     expect(() => frameOfCorners([a, c, b, d], 60, 40)).toThrow(/cross/)
     expect(() => frameOfCorners([a, a, a, a], 60, 40)).toThrow(/one line/)
     expect(() => frameOfCorners([a, b, c, d], 2, 40)).toThrow(/between 15 and 500 mm/)
+    expect(() => frameOfCorners([a, b, c, d], 40, 60)).toThrow(/Perhaps the two are swapped/)
   })
   it('far too blurred: by how much', () => {
     expect(() => read({ blur: 5 })).toThrow(/too blurred: an edge is \d\.\d mm wide/)
@@ -137,6 +138,27 @@ describe('what is read', () => {
     const set = readAsSet(sheets.map(s => s.draft))
     expect(set.drafts[0]!.width).toBe(set.drafts[1]!.width)
   })
+})
+
+it('parts of a set are laid on the first by the round marks that they share', () => {
+  const marks = [circleAt([-40, 28], 1.5), circleAt([40, 28], 1.5), circleAt([-40, -25], 2)]
+  const first = added(blankDraft(100, 70), [...marks, circleAt([0, 0], 9)])
+  // Photographed a little askew, and cut to another size.
+  const second = added(
+    blankDraft(96, 72),
+    [...marks, rectangleOf([-6, -4], [6, 4])].map(o => placed(o, [1.4, -0.8], 2)),
+  )
+  const { drafts, shared } = readAsSet([first, second])
+  expect(shared).toEqual([3, 3])
+  expect(drafts.map(d => [d.width, d.height])).toEqual([[100, 72], [100, 72]]) // prettier-ignore
+  for (const k of [0, 1, 2]) {
+    const [a, b] = drafts.map(d => d.openings[k]!.outer[0]!.at)
+    const off = Math.hypot(a![0] - b![0], a![1] - b![1])
+    // The marks are the same circles begun at another point of their rim: turned by two degrees.
+    expect(off).toBeLessThan(0.08)
+  }
+  const alone = readAsSet([first, added(blankDraft(100, 70), [rectangleOf([-6, -4], [6, 4])])])
+  expect(alone.shared).toEqual([3, 0])
 })
 
 describe('sizes', () => {
