@@ -27,19 +27,12 @@ const r = useReading()
           ><template v-if="r.reading.dropped">; {{ r.reading.dropped }} specks left out</template>.</template
         ><template v-else>Nothing could be read yet.</template>
       </p>
-      <div class="flex gap-1" role="radiogroup" aria-label="Show">
-        <button
-          v-for="(words, key) in { picture: 'picture', mask: 'what is open', outlines: 'outlines' }"
-          :key="key"
-          class="chip"
-          role="radio"
-          :aria-checked="r.show === key"
-          :aria-pressed="r.show === key"
-          @click="r.show = key"
-        >
-          {{ words }}
-        </button>
-      </div>
+      <ChipChoice
+        v-model="r.show"
+        label="Show"
+        quiet
+        :options="{ picture: 'picture', mask: 'what is open', outlines: 'outlines' }"
+      />
       <div>
         <label class="block"
           ><span class="eyebrow">Threshold</span
@@ -110,31 +103,13 @@ const r = useReading()
             r.read())
           "
       /></label>
-      <div>
-        <h2 class="eyebrow">The stencil is</h2>
-        <div class="mt-1 flex gap-1" role="radiogroup" aria-label="The stencil is">
-          <button
-            class="chip"
-            role="radio"
-            :aria-checked="r.flat.darkSheet"
-            :aria-pressed="r.flat.darkSheet"
-            :disabled="r.busy"
-            @click="r.swap(true)"
-          >
-            the darker
-          </button>
-          <button
-            class="chip"
-            role="radio"
-            :aria-checked="!r.flat.darkSheet"
-            :aria-pressed="!r.flat.darkSheet"
-            :disabled="r.busy"
-            @click="r.swap(false)"
-          >
-            the lighter
-          </button>
-        </div>
-      </div>
+      <ChipChoice
+        :model-value="r.flat.darkSheet ? 'dark' : 'light'"
+        label="The stencil is"
+        :disabled="r.busy"
+        :options="{ dark: 'the darker', light: 'the lighter' }"
+        @update:model-value="r.swap($event === 'dark')"
+      />
       <div class="mt-auto flex gap-2">
         <button class="btn" @click="r.step = 0"><ArrowLeft :size="16" />Back</button>
         <button class="btn-main" :disabled="r.busy || !r.reading" @click="r.byHand()">

@@ -26,7 +26,7 @@ const cards = useCards()
       <p
         role="status"
         class="text-[0.95rem]"
-        :class="(!r.opened.found || r.opened.found.cutOff.length) && r.size.by !== 'card' && 'text-care'"
+        :class="(!r.opened.found || r.opened.found.cutOff.length > 0) && r.size.by !== 'card' && 'text-care'"
       >
         {{ r.said }}
       </p>

@@ -31,45 +31,20 @@ const numberOf = (event: Event) => {
 
 <template>
   <section class="space-y-3" aria-label="Size">
-    <div>
-      <h2 class="eyebrow">The size is known by</h2>
-      <div class="mt-1 flex flex-wrap gap-1" role="radiogroup" aria-label="The size is known by">
-        <button
-          v-for="(words, by) in ways"
-          :key="by"
-          class="chip"
-          role="radio"
-          :aria-checked="size.by === by"
-          :aria-pressed="size.by === by"
-          @click="size = { ...size, by }"
-        >
-          {{ words }}
-        </button>
-      </div>
-    </div>
+    <ChipChoice
+      :model-value="size.by"
+      label="The size is known by"
+      :options="ways"
+      @update:model-value="size = { ...size, by: $event }"
+    />
     <template v-if="size.by !== 'card'">
       <div>
-        <h2 class="eyebrow">The four corners are those of</h2>
-        <div class="mt-1 flex gap-1" role="radiogroup" aria-label="The corners are those of">
-          <button
-            class="chip"
-            role="radio"
-            :aria-checked="size.of === 'sheet'"
-            :aria-pressed="size.of === 'sheet'"
-            @click="size = { ...size, of: 'sheet' }"
-          >
-            the stencil
-          </button>
-          <button
-            class="chip"
-            role="radio"
-            :aria-checked="size.of === 'ground'"
-            :aria-pressed="size.of === 'ground'"
-            @click="size = { ...size, of: 'ground' }"
-          >
-            the paper under it
-          </button>
-        </div>
+        <ChipChoice
+          :model-value="size.of"
+          label="The four corners are those of"
+          :options="{ sheet: 'the stencil', ground: 'the paper under it' }"
+          @update:model-value="size = { ...size, of: $event }"
+        />
         <p class="mt-1 text-sm text-soft">
           {{
             size.of === 'sheet'
