@@ -25,8 +25,8 @@ export function photoRows(table: Table): void {
   table.row(`a photograph of ${megapixels} MP: read, from corners to outlines`, read, { most: 4000 })
 }
 
-/** The page while a photograph is opened, read and its threshold moved: its longest task. */
-export async function photoPageRows(table: Table, browser: Browser, site: string): Promise<void> {
+/** The page's longest task while a photograph is opened, read and its threshold moved, ms; 0 when none is over 50. */
+async function longestTask(browser: Browser, site: string): Promise<number> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   await page.goto(`${site}/drawer/photo`)
@@ -41,12 +41,15 @@ export async function photoPageRows(table: Table, browser: Browser, site: string
   await page.getByTestId('read').waitFor({ timeout: 60_000 })
   for (const level of ['0.55', '0.6', '0.65']) await page.getByLabel('Threshold').fill(level)
   await page.waitForTimeout(3000)
-  table.row(
-    'the page while a photograph is read: longest task',
-    (await page.evaluate('window.longest')) as number,
-    {
-      most: 50,
-    },
-  )
+  const longest = (await page.evaluate('window.longest')) as number
   await context.close()
+  return longest
+}
+
+/** The page while a photograph is read in its worker: the middle of three visits, as the machine has two cores. */
+export async function photoPageRows(table: Table, browser: Browser, site: string): Promise<void> {
+  const visits: number[] = []
+  for (let n = 0; n < 3; n++) visits.push(await longestTask(browser, site))
+  const [, middle] = visits.sort((a, b) => a - b)
+  table.row('the page while a photograph is read: longest task', middle!, { most: 50 })
 }

@@ -24,7 +24,8 @@ const mask = ref('')
 function draw(): void {
   const { width, height, values } = props.flat.open
   const surface = canvas.value
-  if (!surface) return
+  if (props.show !== 'mask') mask.value = ''
+  if (!surface || props.show !== 'mask') return
   surface.width = width
   surface.height = height
   const image = new ImageData(width, height)
@@ -32,12 +33,10 @@ function draw(): void {
   const limit = 64 + 128 * props.level
   for (let k = 0; k < values.length; k++) pixels[k] = values[k]! > limit ? 0xd07a2e9a : 0
   surface.getContext('2d')!.putImageData(image, 0, 0)
-  if (props.show !== 'mask') mask.value = ''
-  else
-    surface.toBlob(blob => {
-      if (mask.value) URL.revokeObjectURL(mask.value)
-      mask.value = blob ? URL.createObjectURL(blob) : ''
-    })
+  surface.toBlob(blob => {
+    if (mask.value) URL.revokeObjectURL(mask.value)
+    mask.value = blob ? URL.createObjectURL(blob) : ''
+  })
 }
 watch(
   () => [props.flat, props.level, props.show],
