@@ -230,6 +230,9 @@ function partedBy(s: Samples, levels: Levels): number {
 /** No paper is brighter than this, white being 1. */
 const BRIGHTEST = 1.5
 
+/** How much the step between the two counts beside how well they are parted. */
+const STEP_COUNTS = 0.15
+
 /** The light of a picture of two levels, by the first guess that parts them best. */
 function bestLight(s: Samples): { light: Light; levels: Levels; parted: number } {
   const flat = fitted(
@@ -249,7 +252,9 @@ function bestLight(s: Samples): { light: Light; levels: Levels; parted: number }
       return { light, levels, parted }
     })
   if (!tries.length) throw new RangeError('The picture is of one colour only: there is no sheet in it.')
-  return tries.reduce((a, b) => (b.parted > a.parted + 0.004 ? b : a))
+  // Of guesses that part alike, the one with the larger step: light alone parts too, by little.
+  const worth = (t: (typeof tries)[number]) => t.parted * (1 - t.light.dark) ** STEP_COUNTS
+  return tries.reduce((a, b) => (worth(b) > worth(a) + 0.004 ? b : a))
 }
 
 /** How well sheet and ground are parted in a picture, 0 to 1, once its light is taken out. */

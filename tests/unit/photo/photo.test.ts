@@ -101,6 +101,19 @@ describe('what is read', () => {
       expect(sheets[0]!.draft.openings).toHaveLength(small.openings.length)
     }
   })
+  it('small openings in light that falls off by half are not taken for the light', () => {
+    const sheet = demo('crosses')
+    const { picture: one, corners } = photograph({
+      sheet,
+      fineness: 8,
+      seed: 1,
+      material: '#e8e4d8',
+      ground: '#3a4a55',
+    })
+    const prepared = prepare(one, frameOfCorners(corners, sheet.width, sheet.height), 'sheet', null)
+    expect(prepared.darkSheet).toBe(false)
+    expect(readOpenings(prepared).sheets[0]!.draft.openings).toHaveLength(sheet.openings.length)
+  })
   it('takes the ground past rounded corners for no opening, and rounds the edge', () => {
     const { draft } = read().sheets[0]!
     expect([draft.width, draft.height]).toEqual([small.width, small.height])
