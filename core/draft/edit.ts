@@ -7,6 +7,7 @@ import {
   intersection,
   mapCurve,
   outlineThrough,
+  signedArea,
   stroked,
   union,
   type Curve,
@@ -20,14 +21,7 @@ const COARSE_MM = 0.05
 /** Pieces that cutting leaves and that are smaller than this are crumbs, mm2. */
 const CRUMB_MM2 = 0.02
 
-const areaOf = (p: Polygon): number => {
-  let twice = 0
-  const r = p.outer
-  for (let i = 0, j = r.length - 2; i < r.length; j = i, i += 2)
-    twice += r[j]! * r[i + 1]! - r[i]! * r[j + 1]!
-  return Math.abs(twice) / 2
-}
-const whole = (p: Polygon): boolean => areaOf(p) > CRUMB_MM2
+const whole = (p: Polygon): boolean => Math.abs(signedArea(p.outer)) > CRUMB_MM2
 
 /** The openings that a region comes near, with the rest of the draft left as it is. */
 function parted(draft: Draft, region: readonly Polygon[]): { near: Polygon[]; far: DraftOpening[] } {

@@ -1,4 +1,4 @@
-import { polygonArea, ringHolds, signedArea, type Polygon, type Ring } from '../geometry'
+import { boxOf, polygonArea, ringHolds, signedArea, type Polygon, type Ring } from '../geometry'
 import type { Frame } from './frame'
 
 /** The smallest thing that is taken for a sheet of its own, mm2. */
@@ -49,7 +49,7 @@ export function withoutCorners(
 ): { piece: Piece; radius: number } {
   const radii: number[] = []
   const openings = piece.openings.filter(({ outer }) => {
-    const box = boxOfRing(outer)
+    const box = boxOf(outer)
     // How near it comes to the nearer of two sides, across and down.
     const left = Math.min(box.minX / fineness, frame.width - box.maxX / fineness)
     const top = Math.min(box.minY / fineness, frame.height - box.maxY / fineness)
@@ -67,18 +67,6 @@ export function withoutCorners(
 interface Sorted {
   readonly pieces: readonly Piece[]
   readonly dropped: number
-}
-
-/** The box round a ring. */
-export function boxOfRing(ring: Ring) {
-  const box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity }
-  for (let k = 0; k < ring.length; k += 2) {
-    box.minX = Math.min(box.minX, ring[k]!)
-    box.maxX = Math.max(box.maxX, ring[k]!)
-    box.minY = Math.min(box.minY, ring[k + 1]!)
-    box.maxY = Math.max(box.maxY, ring[k + 1]!)
-  }
-  return box
 }
 
 /** Of a sheet's openings how much of it they are. */

@@ -1,10 +1,10 @@
-import { mapCurve, type Curve, type Point, type Ring } from '../geometry'
+import { boxOf, mapCurve, type Curve, type Point, type Ring } from '../geometry'
 import { blankDraft, type Draft, type DraftOpening } from '../draft'
 import { regionsAbove } from './contours'
 import { levelled, levelFineness, type Frame, type Levelled } from './frame'
 import { evened, partedIn, type Evened } from './light'
 import { edgesAlong, evenly, outlineOf, type Edges } from './outlines'
-import { boxOfRing, openShare, piecesOf, RIM_MM, withoutCorners, type Piece } from './pieces'
+import { openShare, piecesOf, RIM_MM, withoutCorners, type Piece } from './pieces'
 import { blurred, channelOf, type Channel, type Picture, type Plane, type Progress } from './picture'
 
 /** What the four corners, or the marks, of a frame are: the sheet's own edges, or what lies under it. */
@@ -184,7 +184,7 @@ function checkEdges(edges: Edges | null, fineness: number, calm: number): number
 function checkInside(pieces: readonly Piece[], { width, height }: Frame, fineness: number): void {
   const near = (GROUND_RIM_MM + 0.4) * fineness
   for (const { outer } of pieces) {
-    const box = boxOfRing(outer)
+    const box = boxOf(outer)
     const off = [
       box.minX < near && 'left',
       box.maxX > width * fineness - near && 'right',
@@ -204,7 +204,7 @@ function draftFrom(piece: Piece, prepared: Prepared, sigma: number, corners: Dra
   const outlined = (ring: Ring): Curve => outlineOf(ring, sigma, fineness)
   const box = corners
     ? { minX: 0, minY: 0, maxX: prepared.frame.width * fineness, maxY: prepared.frame.height * fineness }
-    : boxOfRing(piece.outer)
+    : boxOf(piece.outer)
   const middle: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]
   const place = ([x, y]: Point): Point => [(x - middle[0]) / fineness, (y - middle[1]) / fineness]
   const opening = ({ outer, loose }: Piece['openings'][number]): DraftOpening => ({
