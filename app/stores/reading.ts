@@ -102,7 +102,11 @@ function handwork(reading: Readonly<Ref<Reading | null>>) {
   const sheet = ref(0)
   const offers = shallowRef<Offer[]>([])
   const edited = computed(() => histories.value.map(h => h.draft.value!))
+  let begunOf: Reading | null = null
+  /** Begins with what was read; what was made of the same reading by hand stays. */
   function begin(): void {
+    if (histories.value.length && begunOf === reading.value) return
+    begunOf = reading.value
     histories.value = reading.value!.sheets.map(s => {
       const history = useDraftHistory()
       history.begin(s.draft)

@@ -42,7 +42,9 @@ const r = useReading()
       <p v-else class="text-sm text-soft">Nothing is nearly even that is not so already.</p>
       <div class="mt-auto flex gap-2">
         <button class="btn" @click="r.step = 1"><ArrowLeft :size="16" />Back</button>
-        <button class="btn-main" @click="r.step = 3">Go on<ArrowRight :size="16" /></button>
+        <button class="btn-main" @click="$event.detail < 2 && (r.step = 3)">
+          Go on<ArrowRight :size="16" />
+        </button>
       </div>
     </aside>
   </div>
