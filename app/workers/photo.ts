@@ -97,7 +97,7 @@ function checkFile(bytes: Uint8Array): void {
     )
   if (Math.min(size.width, size.height) < 200)
     throw new RangeError(
-      `The picture is only ${size.width} × ${size.height} pixels, too small for a sheet to be read from it.`,
+      `The picture is only ${size.width} × ${size.height} pixels, too small for a stencil to be read from it.`,
     )
 }
 
@@ -182,7 +182,7 @@ const photo = {
       const { pixels, shown } = await pixelsOf(file)
       picture = pixels
       prepared = null
-      onProgress('looking for the sheet', 0.6)
+      onProgress('looking for the stencil', 0.6)
       const found = findSheet(pixels)
       onProgress('looking for a calibration card', 0.8)
       card = findCard(pixels)

@@ -19,7 +19,7 @@ export interface Evened extends Plane {
 const SAMPLES = 12_000
 const FEW_SAMPLES = 3_000
 /** A sample about which the plane changes by more than this share of the step lies on an edge. */
-const ON_EDGE = 0.3
+const ON_EDGE = 0.22
 /** Pixels nearer than this to one of the two levels count as of that level. */
 const SURE = 0.35
 
@@ -251,7 +251,7 @@ function bestLight(s: Samples): { light: Light; levels: Levels; parted: number }
       const parted = levels.bright.some(v => v > BRIGHTEST) ? 0 : partedBy(s, levels)
       return { light, levels, parted }
     })
-  if (!tries.length) throw new RangeError('The picture is of one colour only: there is no sheet in it.')
+  if (!tries.length) throw new RangeError('The picture is of one colour only: there is no stencil in it.')
   // Of guesses that part alike, the one with the larger step: light alone parts too, by little.
   const worth = (t: (typeof tries)[number]) => t.parted * (1 - t.light.dark) ** STEP_COUNTS
   return tries.reduce((a, b) => (worth(b) > worth(a) + 0.004 ? b : a))

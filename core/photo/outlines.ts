@@ -7,8 +7,10 @@ import {
   type Point,
   type Ring,
 } from '../geometry'
+import { cornersOf } from './corners'
 import { discRadius } from './disc'
 import { valueAt, type Plane } from './picture'
+import type { Inside } from './tips'
 
 /** A ring with its points at equal steps of about `step`. */
 export function evenly(ring: Ring, step: number): Ring {
@@ -75,102 +77,6 @@ export function edgesAlong(plane: Plane, rings: readonly Ring[]): Edges | null {
   }
 }
 
-interface Arm {
-  readonly at: Point
-  readonly way: Point
-  /** How far the points lie from the line at most. */
-  readonly off: number
-}
-
-/** The line through the points of a ring from `from` to `to` (numbers, going round). */
-function armOf(ring: Ring, from: number, to: number): Arm {
-  const n = ring.length / 2
-  let x = 0,
-    y = 0
-  const count = to - from + 1
-  const px = (k: number) => ring[2 * (((k % n) + n) % n)]!
-  const py = (k: number) => ring[2 * (((k % n) + n) % n) + 1]!
-  for (let k = from; k <= to; k++) {
-    x += px(k) / count
-    y += py(k) / count
-  }
-  let xx = 0,
-    xy = 0,
-    yy = 0
-  for (let k = from; k <= to; k++) {
-    xx += (px(k) - x) ** 2
-    xy += (px(k) - x) * (py(k) - y)
-    yy += (py(k) - y) ** 2
-  }
-  const turn = Math.atan2(2 * xy, xx - yy) / 2
-  let way: Point = [Math.cos(turn), Math.sin(turn)]
-  if (way[0] * (px(to) - px(from)) + way[1] * (py(to) - py(from)) < 0) way = [-way[0], -way[1]]
-  let off = 0
-  for (let k = from; k <= to; k++) off = Math.max(off, Math.abs((px(k) - x) * way[1] - (py(k) - y) * way[0]))
-  return { at: [x, y], way, off }
-}
-
-/** A corner found: the point of the ring that it replaces, where it lies, and how much the outline turns. */
-interface Corner {
-  readonly index: number
-  readonly at: Point
-  readonly turn: number
-}
-
-/** Least turn of a corner, radians. */
-const LEAST_TURN = 0.55
-/** Straightness of the two sides of a corner, pixels. */
-const STRAIGHT = 0.22
-
-/** How far on each side of a corner its blur reaches, in points a pixel apart. */
-const cornerSkip = (sigma: number): number => Math.max(1, Math.round(1.9 * sigma))
-
-/**
- * How far a blur by a Gaussian of `sigma` takes the tip of a wedge back, of half the angle `half`: worked out
- * from the probability that a point scattered about the wedge's axis lies in it (0.77 sigma at a right angle).
- */
-const retreatOf = (half: number, sigma: number): number =>
-  (sigma * (0.6745 + 0.125 * Math.sin(half))) / Math.tan(half)
-
-/** Whether two sides meet in a corner at point `k`: blurred, a corner retreats by what its angle tells. */
-function cornerAt(ring: Ring, k: number, skip: number, arm: number, sigma: number): Corner | null {
-  const a = armOf(ring, k - skip - arm, k - skip)
-  const b = armOf(ring, k + skip, k + skip + arm)
-  if (a.off > STRAIGHT || b.off > STRAIGHT) return null
-  const cross = a.way[0] * b.way[1] - a.way[1] * b.way[0]
-  const turn = Math.acos(Math.max(-1, Math.min(1, a.way[0] * b.way[0] + a.way[1] * b.way[1])))
-  if (turn < LEAST_TURN || turn > 2.95) return null
-  const t = ((b.at[0] - a.at[0]) * b.way[1] - (b.at[1] - a.at[1]) * b.way[0]) / cross
-  const at: Point = [a.at[0] + t * a.way[0], a.at[1] + t * a.way[1]]
-  const retreat = Math.hypot(at[0] - ring[2 * k]!, at[1] - ring[2 * k + 1]!)
-  // A rounded tip has retreated further than the blur takes a sharp one back, and stays rounded.
-  return retreat < 1.15 * retreatOf((Math.PI - turn) / 2, sigma) + 0.2 ? { index: k, at, turn } : null
-}
-
-/**
- * The corners of an outline whose points lie a pixel apart, blurred by `sigma` pixels: where two straight
- * sides meet, put back to where they meet.
- */
-function cornersOf(ring: Ring, sigma: number): Corner[] {
-  const n = ring.length / 2
-  const skip = cornerSkip(sigma)
-  const arm = Math.max(3, Math.round(2.2 * sigma))
-  if (n < 3 * (skip + arm)) return []
-  const found: Corner[] = []
-  for (let k = 0; k < n; k++) {
-    const corner = cornerAt(ring, k, skip, arm, sigma)
-    if (corner) found.push(corner)
-  }
-  // Of those beside one another the one that lies nearest to where its sides meet.
-  const apart = (a: Corner, b: Corner) =>
-    Math.min(Math.abs(a.index - b.index), n - Math.abs(a.index - b.index))
-  const off = ({ index, at }: Corner) => Math.hypot(at[0] - ring[2 * index]!, at[1] - ring[2 * index + 1]!)
-  const kept: Corner[] = []
-  for (const corner of [...found].sort((a, b) => b.turn - a.turn || off(a) - off(b)))
-    if (kept.every(other => apart(corner, other) > skip + arm / 2)) kept.push(corner)
-  return kept.sort((a, b) => a.index - b.index)
-}
-
 /** A ring as a disc, when no point is further from its circle than `off`; null otherwise. */
 function discOf(ring: Ring, off: number): { at: Point; radius: number } | null {
   const n = ring.length / 2
@@ -201,7 +107,9 @@ function unshrunk(ring: Ring, sigma: number, free: (k: number) => boolean): Ring
     const vy = ring[b + 1]! - ring[2 * k + 1]!
     const lengths = (Math.hypot(ux, uy) + Math.hypot(vx, vy)) / 2
     const curvature = Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy) / lengths
-    const move = Math.max(-0.6 * sigma, Math.min(0.6 * sigma, (sigma * sigma * curvature) / 2))
+    // A bend tighter than the blur is a tip that blur took back: moved out, it would have a neck.
+    const loose = Math.max(0, Math.min(1, (1 - Math.abs(curvature) * sigma) / 0.4))
+    const move = loose * Math.max(-0.6 * sigma, Math.min(0.6 * sigma, (sigma * sigma * curvature) / 2))
     const wx = ux + vx
     const wy = uy + vy
     const l = Math.hypot(wx, wy) || 1
@@ -241,21 +149,21 @@ const FIT_PX = 0.35
  * The outline of an opening from its contour in a picture blurred by `sigma` pixels: corners put back, the
  * shrinking of bends by the blur undone, and smooth runs as curves. In pixels.
  * @param fineness pixels to the millimetre
+ * @param inside how much of a place is inside the outline, in the same picture
  */
-export function outlineOf(contour: Ring, sigma: number, fineness: number): Curve {
+export function outlineOf(contour: Ring, sigma: number, fineness: number, inside: Inside): Curve {
   const ring = evenly(contour, 1)
   const disc = discOf(ring, Math.max(0.3, 0.03 * fineness))
   if (disc) {
     const radius = discRadius(disc.radius, sigma)
     return ellipseCurve(disc.at, radius, radius)
   }
-  const corners = cornersOf(ring, sigma)
+  const corners = cornersOf(ring, sigma, inside)
   const n = ring.length / 2
-  const skip = cornerSkip(sigma)
   const near = (k: number) =>
     corners.some(c => {
       const d = Math.abs(c.index - k)
-      return Math.min(d, n - d) <= skip
+      return Math.min(d, n - d) <= c.reach
     })
   const free = (k: number) => !near(k)
   // Smoothing along a bend moves it in as a blur across it does.
@@ -265,8 +173,8 @@ export function outlineOf(contour: Ring, sigma: number, fineness: number): Curve
   for (let k = 0; k < n; k++) {
     const corner = corners.find(c => c.index === k)
     if (corner) {
-      ends.push(points.length / 2)
-      points.push(...corner.at)
+      if (corner.sharp !== null) ends.push(points.length / 2 + corner.sharp)
+      points.push(...corner.points.flat())
     } else if (!near(k)) points.push(moved[2 * k]!, moved[2 * k + 1]!)
   }
   return fittedCurve(Float64Array.from(points), ends, Math.max(FIT_PX, FIT_MM * fineness))

@@ -3,9 +3,10 @@ import { blankDraft, type Draft, type DraftOpening } from '../draft'
 import { regionsAbove } from './contours'
 import { levelled, levelFineness, type Frame, type Levelled } from './frame'
 import { evened, partedIn, type Evened } from './light'
+import type { Inside } from './tips'
 import { edgesAlong, evenly, outlineOf, type Edges } from './outlines'
 import { openShare, piecesOf, RIM_MM, withoutCorners, type Piece } from './pieces'
-import { blurred, channelOf, type Channel, type Picture, type Plane, type Progress } from './picture'
+import { blurred, channelOf, valueAt, type Channel, type Picture, type Plane, type Progress } from './picture'
 
 /** What the four corners, or the marks, of a frame are: the sheet's own edges, or what lies under it. */
 export type FrameOf = 'sheet' | 'ground'
@@ -91,7 +92,7 @@ export function prepare(
   const { width, height, values, parted, contrast, noise } = clearest(flat)
   if (parted < LEAST_PARTED)
     throw new RangeError(
-      'The sheet and what lies under it look alike. Lay a dark sheet on white paper, and a clear or light one on black.',
+      'The stencil and what lies under it look alike. Lay a dark stencil on white paper, and a clear or light one on black.',
     )
   onProgress('evening the light', 0.7)
   const bright = borderOf({ width, height, values }, fineness) > 0.5
@@ -165,13 +166,13 @@ function rimmed(plane: Plane, by: number, value: number): Plane {
 function checkEdges(edges: Edges | null, fineness: number, calm: number): number {
   if (!edges)
     throw new RangeError(
-      'No opening was found. Check the corners and the threshold, and whether the sheet is the darker or the lighter of the two.',
+      'No opening was found. Check the corners and the threshold, and whether the stencil is the darker or the lighter of the two.',
     )
   const own = Math.sqrt(Math.max(0, edges.sigma ** 2 - calm ** 2))
   const edgeMm = (TENTHS * own) / fineness
   if (edgeMm > WIDEST_EDGE_MM)
     throw new RangeError(
-      `The photograph is too blurred: an edge is ${edgeMm.toFixed(1)} mm wide in it, and up to ${WIDEST_EDGE_MM} mm can be read. Hold still, tap the sheet to focus, and take it again.`,
+      `The photograph is too blurred: an edge is ${edgeMm.toFixed(1)} mm wide in it, and up to ${WIDEST_EDGE_MM} mm can be read. Hold still, tap the stencil to focus, and take it again.`,
     )
   if (edges.soft > MOST_SOFT)
     throw new RangeError(
@@ -198,25 +199,33 @@ function checkInside(pieces: readonly Piece[], { width, height }: Frame, finenes
   }
 }
 
+/** What openings are read from: how open each place is, and how blurred that is, pixels. */
+interface Seen {
+  readonly plane: Plane
+  readonly sigma: number
+}
+
 /** The draft of one piece of sheet; `at` brings pixels to the frame's mm. */
-function draftFrom(piece: Piece, prepared: Prepared, sigma: number, corners: Draft | null): SheetFound {
+function draftFrom(piece: Piece, prepared: Prepared, seen: Seen, corners: Draft | null): SheetFound {
   const { fineness } = prepared.picture
-  const outlined = (ring: Ring): Curve => outlineOf(ring, sigma, fineness)
+  const open = (x: number, y: number): number => valueAt(seen.plane, x, y)
+  const sheet = (x: number, y: number): number => 1 - valueAt(seen.plane, x, y)
+  const outlined = (ring: Ring, inside: Inside): Curve => outlineOf(ring, seen.sigma, fineness, inside)
   const box = corners
     ? { minX: 0, minY: 0, maxX: prepared.frame.width * fineness, maxY: prepared.frame.height * fineness }
     : boxOf(piece.outer)
   const middle: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]
   const place = ([x, y]: Point): Point => [(x - middle[0]) / fineness, (y - middle[1]) / fineness]
   const opening = ({ outer, loose }: Piece['openings'][number]): DraftOpening => ({
-    outer: mapCurve(outlined(outer), place),
-    holes: loose.map(ring => mapCurve(outlined(ring), place)),
+    outer: mapCurve(outlined(outer, open), place),
+    holes: loose.map(ring => mapCurve(outlined(ring, sheet), place)),
   })
   return {
     middle: [middle[0] / fineness, middle[1] / fineness],
     draft: {
       width: (box.maxX - box.minX) / fineness,
       height: (box.maxY - box.minY) / fineness,
-      outline: corners ? corners.outline : mapCurve(outlined(piece.outer), place),
+      outline: corners ? corners.outline : mapCurve(outlined(piece.outer, sheet), place),
       openings: piece.openings.map(opening),
     },
   }
@@ -255,7 +264,7 @@ export function readOpenings(
   const found = sheetFrame ? whole.map(w => w.piece) : sorted.pieces
   if (!found.length)
     throw new RangeError(
-      'No sheet was found between the corners. Check whether the sheet is the darker or the lighter of the two.',
+      'No stencil was found between the corners. Check whether the stencil is the darker or the lighter of the two.',
     )
   if (!sheetFrame) checkInside(found, frame, fineness)
   onProgress('drawing outlines', 0.8)
@@ -272,17 +281,17 @@ export function readOpenings(
   const edgeMm = checkEdges(small, fineness, calm)
   if (openShare(found) > MOST_OPEN)
     throw new RangeError(
-      `${Math.round(100 * openShare(found))} % of the sheet would be open: a reflection lies over it, or sheet and ground are taken for one another. Move the lamp, or swap dark and light.`,
+      `${Math.round(100 * openShare(found))} % of the stencil would be open: a reflection lies over it, or stencil and ground are taken for one another. Move the lamp, or swap dark and light.`,
     )
   const corners = sheetFrame ? blankDraft(frame.width, frame.height, whole[0]!.radius) : null
   const sheets = found.map((piece, k) => {
     onProgress('drawing outlines', 0.8 + (0.2 * k) / found.length)
-    return draftFrom(piece, prepared, small!.sigma, corners)
+    return draftFrom(piece, prepared, { plane: calmed, sigma: small!.sigma }, corners)
   })
   const kept = sheets.filter(s => s.draft.openings.length > 0)
   if (!kept.length)
     throw new RangeError(
-      'The sheet has no opening that is larger than a speck. Check the threshold, and whether the sheet is the darker or the lighter of the two.',
+      'The stencil has no opening that is larger than a speck. Check the threshold, and whether the stencil is the darker or the lighter of the two.',
     )
   return { sheets: kept.sort(asRead), edgeMm, dropped: sorted.dropped }
 }

@@ -29,7 +29,7 @@ export function frameOfCorners(
   if (trouble) throw new RangeError(trouble)
   for (const side of [width, height])
     if (!(side >= SIDES[0] && side <= SIDES[1]))
-      throw new RangeError(`A sheet's sides must be between ${SIDES[0]} and ${SIDES[1]} mm.`)
+      throw new RangeError(`A stencil's sides must be between ${SIDES[0]} and ${SIDES[1]} mm.`)
   const seen = sidesOf(corners)
   const stretched = seen.across / seen.down / (width / height)
   if (stretched > ASKEW || stretched < 1 / ASKEW)
@@ -84,5 +84,5 @@ const LEAST_BRIDGE = 0.12
 /** Why a size cannot be right, by the narrowest bridge that it gives; null when it may be. */
 export function sizeTrouble(bridge: number | null): string | null {
   if (bridge === null || bridge >= LEAST_BRIDGE) return null
-  return `At this size the narrowest bridge would be ${bridge.toFixed(2)} mm, which no sheet has. Check the size, and whether it is in millimetres.`
+  return `At this size the narrowest bridge would be ${bridge.toFixed(2)} mm, which no stencil has. Check the size, and whether it is in millimetres.`
 }

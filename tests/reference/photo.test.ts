@@ -158,7 +158,7 @@ const MATERIALS: Partial<Shot>[] = [
 ]
 const files = readdirSync('demo/stencils').filter(f => f.endsWith('.svg'))
 
-describe('photographs of every demo sheet, in three kinds of light on three grounds', () => {
+describe('photographs of every demo stencil, in three kinds of light on three grounds', () => {
   const offs: number[] = []
   it.each(files.map((file, n) => [file.replace('.svg', ''), n] as const))('%s', (name, n) => {
     const { sheet } = readSheetFile(readFileSync(`demo/stencils/${name}.svg`, 'utf8'))
@@ -176,9 +176,7 @@ describe('photographs of every demo sheet, in three kinds of light on three grou
     expect(draft.openings).toHaveLength(sheet.openings.length)
     expect(Math.abs(found / truth - 1)).toBeLessThan(name === 'halftone' ? 0.025 : 0.01)
     const bridge = analyse(sheetOfDraft(draft)).bridge!.width
-    // The round tips of lace are finer than four pixels, and are taken for sharp ones.
-    const within = name === 'lace' ? 0.35 : 0.15
-    expect(Math.abs(bridge - analyse(sheet).bridge!.width)).toBeLessThan(within)
+    expect(Math.abs(bridge - analyse(sheet).bridge!.width)).toBeLessThan(0.15)
   })
 
   it('finds the corners without help on nine of ten, to half a pixel', () => {

@@ -64,12 +64,12 @@ describe('what a bad photograph is told', () => {
       RangeError,
     )
   })
-  it('a reflection over half the sheet', () => {
+  it('a reflection over half the stencil', () => {
     const glare =
       '<defs><radialGradient id="g"><stop offset="0.3" stop-color="#fff"/><stop offset="1" stop-color="#fff" stop-opacity="0"/></radialGradient></defs><circle cx="-8" cy="0" r="26" fill="url(#g)"/>'
     expect(() => read({ stains: glare })).toThrow(/reflection/)
   })
-  it('a sheet that runs off the picture', () => {
+  it('a stencil that runs off the picture', () => {
     const { picture: whole } = shotOf()
     const cut: Picture = {
       width: whole.width,
@@ -79,7 +79,7 @@ describe('what a bad photograph is told', () => {
     expect(findSheet(cut)!.cutOff).toContain('bottom')
   })
   it('a size that makes bridges of 0.05 mm, and pixels that are too few', () => {
-    expect(sizeTrouble(0.05)).toMatch(/0\.05 mm, which no sheet has/)
+    expect(sizeTrouble(0.05)).toMatch(/0\.05 mm, which no stencil has/)
     expect(sizeTrouble(0.9)).toBeNull()
     expect(sizeTrouble(null)).toBeNull()
     const { picture: one, corners } = shotOf()
@@ -90,7 +90,7 @@ describe('what a bad photograph is told', () => {
 })
 
 describe('what is read', () => {
-  it('a light sheet, a dark one, dried paint on it', () => {
+  it('a light stencil, a dark one, dried paint on it', () => {
     for (const more of [
       {},
       { material: '#efe9dd', ground: '#33404a' },
@@ -119,7 +119,7 @@ describe('what is read', () => {
     expect([draft.width, draft.height]).toEqual([small.width, small.height])
     expect(draft.outline.length).toBe(8)
   })
-  it('several sheets on one paper are taken apart', () => {
+  it('several stencils on one paper are taken apart', () => {
     const pair: SheetGeometry = {
       ...small,
       width: 110,
@@ -195,7 +195,7 @@ describe('sizes', () => {
       expect(q[1]).toBeCloseTo(p[1], 3)
     }
   })
-  it('the calibration card is found with its lens, and a sheet of any shape on it is true', () => {
+  it('the calibration card is found with its lens, and a stencil of any shape on it is true', () => {
     const sheet = demo('hare-head')
     const place = ([x, y]: Point): Point => [x - CARD.width / 2, y - CARD.height / 2]
     const cross = (p: Point) => {
