@@ -148,8 +148,11 @@ const prompt = (when: Prompt['when'], what: Prompt['what'], text: string, second
 })
 
 const HANDLED: Readonly<Record<Handling['what'], readonly [Prompt['what'], string]>> = {
-  'wipe and flip': ['wipe', 'Wipe the painted side of the sheet dry, then flip it over.'],
-  'second copy': ['copy', 'Take the second copy of the sheet, flipped: the painted one stays off the skin.'],
+  'wipe and flip': ['wipe', 'Wipe the painted side of the stencil dry, then flip it over.'],
+  'second copy': [
+    'copy',
+    'Take the second copy of the stencil, flipped: the painted one stays off the skin.',
+  ],
 }
 
 function handlingPrompts(step: Step, handlings: readonly Handling[]): Prompt[] {

@@ -64,9 +64,9 @@ export const bleed = ofSheets(({ step, sheet, world }) =>
     const at = ['passes', i] as const
     return [
       {
-        level: closed.length > 4 ? ('stop' as const) : ('care' as const),
+        level: closed.length > 4 ? ('problem' as const) : ('warning' as const),
         title: `Bleeding closes ${closed.length} ${closed.length === 1 ? 'bridge' : 'bridges'}`,
-        why: `Pass ${i + 1} creeps up to ${mm(creep)} under the edge (estimate); the narrowest bridge is ${mm(Math.min(...closed.map(b => b.width)))} wide and is reached from both sides.`,
+        why: `Colour layer ${i + 1} bleeds up to ${mm(creep)} under the edge (estimate); the narrowest bridge is ${mm(Math.min(...closed.map(b => b.width)))} wide and is reached from both sides.`,
         fix: better
           ? {
               words: `${TOOLS[better.tool].name}, ${better.wetness}`,

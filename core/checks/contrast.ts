@@ -98,7 +98,7 @@ export const contrast = ofSheets(at => {
       : undefined
   return [
     {
-      level: lost ? 'care' : 'tip',
+      level: lost ? 'warning' : 'tip',
       title: lost ? 'Gets lost on what lies beneath' : 'Tone on tone',
       why: `Its colour differs by ${shows.median.toFixed(0)} (${showsWords(shows.median)}; from 10 on it reads, from 20 on across the room; estimate). ${lost ? 'Another colour, a white under-base or an outline makes it readable.' : 'Believable as texture; outline it where it must read.'}`,
       fix: best
@@ -152,7 +152,7 @@ export const lineContrast: Check = at => {
   const best = path ? betterPaints(usable(at), shows.beneath, 3, shows.median, shows.colour)[0] : undefined
   return [
     {
-      level: shows.median < 5 ? ('care' as const) : ('tip' as const),
+      level: shows.median < 5 ? ('warning' as const) : ('tip' as const),
       title: shows.median < 5 ? 'Gets lost on what lies beneath' : 'Hardly stands out',
       why: `Its colour differs by ${shows.median.toFixed(0)} from what lies beneath (${showsWords(shows.median)}; from 10 on it reads, from 20 on across the room).`,
       fix:

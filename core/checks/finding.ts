@@ -17,7 +17,7 @@ import type { Paint } from '../paint'
 import type { PreparedSheet } from '../stencil'
 import type { Regions } from './regions'
 
-export type Level = 'stop' | 'care' | 'tip'
+export type Level = 'problem' | 'warning' | 'tip'
 
 /**
  * A change that one press makes: fields of the step set anew, by their path, steps that come right after it,

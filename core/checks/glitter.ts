@@ -45,7 +45,7 @@ function ofGlitter({ cover, regions, step }: Case & { readonly step: GlitterStep
   const words = step.sort === 'chunky' ? 'Chunky glitter' : 'Glitter gel'
   if (near < EYE_CLEARANCE) {
     found.push({
-      level: step.sort === 'chunky' ? 'stop' : 'care',
+      level: step.sort === 'chunky' ? 'problem' : 'warning',
       title: near < 0.5 ? `${words} at an eye` : `${words} ${near.toFixed(0)} mm from an eye`,
       why: `Keep it at least ${EYE_CLEARANCE} mm away: a flake in an eye cuts. Cosmetic grade only. ${LABEL}`,
       fix: FINE,
@@ -53,7 +53,7 @@ function ofGlitter({ cover, regions, step }: Case & { readonly step: GlitterStep
   }
   if (cover.area(regions.lips) > ON_LIPS) {
     found.push({
-      level: step.sort === 'chunky' ? 'stop' : 'care',
+      level: step.sort === 'chunky' ? 'problem' : 'warning',
       title: `${words} on the lips`,
       why: `It is swallowed, and its edges cut. ${LABEL}`,
       fix: FINE,
@@ -74,7 +74,7 @@ function ofGem({ look, cover, regions, world, step }: Case & { readonly step: Ge
   if (near < EYE_CLEARANCE) {
     const clear = (s: GemStep) => coverOf(s, world).distanceTo(regions.eyes) >= EYE_CLEARANCE
     found.push({
-      level: fixed === 'glued' ? 'stop' : 'care',
+      level: fixed === 'glued' ? 'problem' : 'warning',
       title: near < 0.5 ? 'Gem at an eye' : `Gem ${near.toFixed(0)} mm from an eye`,
       why: `Gems keep ${EYE_CLEARANCE} mm clear of the eye${fixed === 'glued' ? ', and adhesive never comes near one' : ''}. ${LABEL}`,
       fix: shiftedFrom(step, eyeNear(step.points, regions.eyes), 'eye', world, clear) ?? glued,
@@ -87,7 +87,7 @@ function ofGem({ look, cover, regions, world, step }: Case & { readonly step: Ge
       world,
     )
     found.push({
-      level: fixed === 'glued' ? 'stop' : 'care',
+      level: fixed === 'glued' ? 'problem' : 'warning',
       title: 'Gem on the lips',
       why: `It comes off and is swallowed${fixed === 'glued' ? ', and adhesive keeps away from lips' : ''}. ${LABEL}`,
       fix: off,
@@ -95,7 +95,7 @@ function ofGem({ look, cover, regions, world, step }: Case & { readonly step: Ge
   }
   if (age < ASK_PARENT) {
     found.push({
-      level: age < ARM_ONLY ? 'stop' : 'care',
+      level: age < ARM_ONLY ? 'problem' : 'warning',
       title: 'Gems within reach of a small child',
       why: `Small parts are swallowed: common practice uses none under ${ARM_ONLY} years and asks the parent under ${ASK_PARENT}. ${LABEL}`,
       fix: LEAVE_OUT,
@@ -103,7 +103,7 @@ function ofGem({ look, cover, regions, world, step }: Case & { readonly step: Ge
   }
   if (fixed === 'glued' && look.sitting.allergies === 'some')
     found.push({
-      level: 'stop',
+      level: 'problem',
       title: 'Adhesive on a person with allergies',
       why: `Use self-adhesive gems or none. ${LABEL}`,
       fix: glued,
@@ -125,7 +125,7 @@ function driedBy(at: Case, host: Step, from: number): Found[] {
   if (seconds <= wet) return []
   return [
     {
-      level: 'care',
+      level: 'warning',
       title: `${host.label} is dry by then`,
       why: `Its paint stays wet for about ${Math.round(wet)} s and ${Math.round(seconds)} s of work lie between (estimate): fine glitter would fall off. Move this step right behind it.`,
       fix: behind(host),
@@ -150,7 +150,7 @@ export const glitterHost = ofOneKind('glitter', at => {
       ? []
       : [
           {
-            level: 'care',
+            level: 'warning',
             title: 'Its wet paint is gone',
             why: 'The step on whose wet paint it should go is not in the look any more.',
             fix: { words: 'Put it on last', sets: [{ path: ['on'], to: null }] },
@@ -159,7 +159,7 @@ export const glitterHost = ofOneKind('glitter', at => {
   if (from > index)
     return [
       {
-        level: 'stop',
+        level: 'problem',
         title: 'Comes before its paint',
         why: `"${host.label}" is painted later: move this step behind it.`,
         fix: behind(host),

@@ -73,7 +73,7 @@ export const safe: Check = at => {
     const clear = () => keptOff(step, { region, named: wrong, middle: centroidOf(region), most: ON }, world)
     return [
       {
-        level: wrong === 'eyes' ? 'stop' : 'care',
+        level: wrong === 'eyes' ? 'problem' : 'warning',
         title: `${which(bad, place)} is not for ${wrong === 'eyes' ? 'near the eyes' : 'lips'}`,
         why: `${bad.finish === 'neon' ? 'Neon colours keep away from eyes and lips. ' : ''}The product's label and local rules come first.`,
         fix: nearest(at, place) ?? clear(),
@@ -89,7 +89,7 @@ export const useBy: Check = at =>
     return old
       ? [
           {
-            level: 'care',
+            level: 'warning',
             title: `${which(old, place)} is past its use-by`,
             why: `Opened ${old.openedOn}, good for ${old.months} months: until ${useByOf(old)}.`,
             fix: nearest(at, place),
@@ -103,7 +103,7 @@ export const lacking: Check = at => {
   const { eyes, lips } = delicate(at)
   const gone = paintPlaces(at.step, at.world).filter(p => !p.paint)
   return gone.map(place => ({
-    level: eyes || lips ? 'care' : 'tip',
+    level: eyes || lips ? 'warning' : 'tip',
     title: `${place.ref.name} is not in the kit`,
     why: `Its label and its age are not known${eyes || lips ? `, and it would lie ${eyes ? 'near the eyes' : 'on the lips'}` : ''}. Add it on the Kit page, or take another.`,
     fix: nearest(at, place),

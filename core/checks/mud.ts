@@ -141,7 +141,7 @@ export const mud: Check = at =>
     if (!found.muddy) return []
     return [
       {
-        level: 'care',
+        level: 'warning',
         title: `${first.name} and ${second.name} blend to mud`,
         why: `Blended wet their chroma falls to ${found.chroma.toFixed(0)}, from ${found.parent.toFixed(0)} of the duller one (estimate). ${where}`,
         fix,

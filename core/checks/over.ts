@@ -29,7 +29,7 @@ export const keepOut = ofSheets(at => {
   }
   if (bad.size) {
     found.push({
-      level: over.some(w => w !== 'mouth') ? 'stop' : 'care',
+      level: over.some(w => w !== 'mouth') ? 'problem' : 'warning',
       title: `${bad.size} ${bad.size === 1 ? 'opening lies' : 'openings lie'} over the ${over.join(' and the ')}`,
       why: 'Paint must keep off open eyes, nostrils and the mouth.',
       fix: withoutOpenings(step, sheet, bad) ?? LEAVE_OUT,
@@ -41,7 +41,7 @@ export const keepOut = ofSheets(at => {
     found.push({
       level: 'tip',
       title: `${hairy.size} ${hairy.size === 1 ? 'opening lies' : 'openings lie'} over hair`,
-      why: 'They print on hair, not on skin: shift the sheet, or leave them out.',
+      why: 'They print on hair, not on skin: shift the stencil, or leave them out.',
       fix: withoutOpenings(step, sheet, hairy),
     })
   }
@@ -83,7 +83,7 @@ function onKept(at: Case, byHand: string): ReturnType<Check> {
   const fix = isKind('wash', step) ? leavingFree(step, names) : keptOff(step, place, world)
   return [
     {
-      level: eyes.length ? 'stop' : 'care',
+      level: eyes.length ? 'problem' : 'warning',
       title: `Runs over the ${hit.map(k => k.words).join(' and the ')}`,
       why: `${eyes.length ? 'Paint must keep off open eyes' : 'Leave the nostrils themselves free'}: ${byHand}.`,
       fix: eyes.length || fix !== LEAVE_OUT ? fix : null,

@@ -32,12 +32,12 @@ export const seats = ofSheets(at => {
   const fixable = sheet.kind === 'texture' && standing.size > 0 && step.passes.every(p => rest(p).length > 0)
   return [
     {
-      level: 'care',
-      title: `Even pressed down ${Math.round(100 * worst.seatedPressed)} % of the openings seat`,
+      level: 'warning',
+      title: `Even pressed down ${Math.round(100 * worst.seatedPressed)} % of the openings touch the skin`,
       why: `${worst.sentence} (estimate)`,
       fix: fixable
         ? {
-            words: 'Dab only those that seat',
+            words: 'Dab only those that touch the skin',
             sets: step.passes.map((p, i) => ({
               path: ['passes', i, 'openings'],
               to: { use: 'chosen', numbers: rest(p) },
@@ -55,6 +55,6 @@ export const wipe: Check = ({ look, step, world }) =>
     .map(h => ({
       level: 'tip' as const,
       title: `Wipe ${h.twin ? 'before the twin' : 'first'}`,
-      why: 'The side that comes onto the skin was painted before: wipe it, or have a second copy of the sheet in the drawer.',
+      why: 'The side that comes onto the skin was painted before: wipe it, or have a second copy of the stencil in the drawer.',
       fix: null,
     }))

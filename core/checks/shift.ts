@@ -53,7 +53,7 @@ export function seatedNear(
       const seated = share(moved)
       if (seated >= FOLLOWS)
         return {
-          words: `Shift it ${d} mm ${words}: ${Math.round(100 * seated)} % seat`,
+          words: `Shift it ${d} mm ${words}: ${Math.round(100 * seated)} % touch the skin`,
           sets: [{ path: ['at'], to: moved.at }],
         }
     }

@@ -28,7 +28,7 @@ export const answers: Check = at => {
   const found: Found[] = []
   if (sitting.eyes === 'no' && (onShutLids(step) || cover.area(regions.nearEyes) > PAINTED)) {
     found.push({
-      level: 'stop',
+      level: 'problem',
       title: 'No paint near the eyes was wanted',
       why: 'The person said no to the eyes: leave them free, or leave this step out.',
       fix: clearOf(at, regions.nearEyes, 'eyes'),
@@ -36,7 +36,7 @@ export const answers: Check = at => {
   }
   if (sitting.lips === 'no' && (isLips(step) || cover.area(regions.lips) > PAINTED)) {
     found.push({
-      level: 'stop',
+      level: 'problem',
       title: 'No paint on the lips was wanted',
       why: 'The person said no to the lips: leave them free, or leave this step out.',
       fix: clearOf(at, regions.lips, 'lips'),
@@ -55,7 +55,7 @@ export const lids: Check = at => {
   return [
     {
       // Some paint them: then it is worth a word and not a warning.
-      level: school === 'clear' ? 'care' : 'tip',
+      level: school === 'clear' ? 'warning' : 'tip',
       title: `${own ? 'Lash line' : 'Eyelid'} of a child of ${age}`,
       why: `Common practice leaves eyelids and lashes clear under ${lidsFrom} years: they cannot hold their eyes shut. ${otherSchools('lids', school)} ${LABEL}`,
       fix: clearOf(at, at.regions.lids, 'lids'),
@@ -98,7 +98,7 @@ export function sittingFindings(look: Look, world: World): Found[] {
   const age = ageOf(look)
   if (age < ARM_ONLY && world.ground.face) {
     found.push({
-      level: 'stop',
+      level: 'problem',
       title: `Under ${ARM_ONLY} years: the arm only`,
       why: `Common practice, and many insurers: very young children get a small design on the arm or none. ${LABEL}`,
       fix: null,
@@ -106,7 +106,7 @@ export function sittingFindings(look: Look, world: World): Found[] {
   }
   if (sitting.skin === 'broken or sore') {
     found.push({
-      level: 'stop',
+      level: 'problem',
       title: 'No paint on broken or sore skin',
       why: 'Leave that place out, or do not paint today. Nobody who is ill is painted.',
       fix: null,
@@ -114,14 +114,14 @@ export function sittingFindings(look: Look, world: World): Found[] {
   }
   if (sitting.patch === 'reacted')
     found.push({
-      level: 'stop',
+      level: 'problem',
       title: 'The test patch reacted',
       why: 'Wash it off with soap and water and do not paint.',
       fix: null,
     })
   else if (sitting.allergies === 'some' && sitting.patch !== 'clear') {
     found.push({
-      level: 'care',
+      level: 'warning',
       title: 'Allergies: test patch first',
       why: `Dab a little on the inner arm and wait; read the labels together. ${LABEL}`,
       fix: null,

@@ -99,7 +99,7 @@ export const oilySkin = ({ look }: Pick<Case, 'look'>): ReturnType<Check> =>
         {
           level: 'tip',
           title: 'Oily or sweaty skin',
-          why: 'Paint holds about a fifth less, creeps about a third farther and wears off sooner (estimates; the picture and the numbers count them in). Wipe and let the skin dry first; dab tacky, in thin layers.',
+          why: 'Paint holds about a fifth less, bleeds about a third farther and wears off sooner (estimates; the picture and the numbers count them in). Wipe and let the skin dry first; dab tacky, in thin layers.',
           fix: null,
         },
       ]

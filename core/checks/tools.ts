@@ -29,8 +29,8 @@ export const halo = ofSheets(({ step, sheet, world }) =>
     return [
       {
         level: 'tip' as const,
-        title: 'Halo past the sheet',
-        why: `The rim of the sheet is ${mm(margin)} wide and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} past its middle (estimate): paint lands beside the sheet unless the rim is covered.`,
+        title: 'Halo past the stencil',
+        why: `The rim of the stencil is ${mm(margin)} wide and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} past its middle (estimate): paint lands beside the stencil unless the rim is covered.`,
         fix: better
           ? { words: TOOLS[better].name, sets: [{ path: ['passes', i, 'tool'], to: better }] }
           : null,
@@ -70,7 +70,7 @@ export const neighbour = ofSheets(({ step, sheet, world }) =>
       (pass.tool === 'point' ? undefined : 'point')
     return [
       {
-        level: 'care' as const,
+        level: 'warning' as const,
         title: 'Catches the neighbouring colour',
         why: `Openings of another colour are ${mm(gap)} away and the ${TOOLS[pass.tool].name} reaches ${mm(reach)} to each side (estimate).`,
         fix: better
@@ -88,12 +88,12 @@ export const nothingDabbed = ofSheets(({ step, world }) =>
     const gone = pass.part.by === 'step' && !world.host?.(pass.part.step, step.id)
     return [
       {
-        level: 'care' as const,
-        title: 'Nothing of this pass is dabbed',
+        level: 'warning' as const,
+        title: 'Nothing of this colour layer is dabbed',
         why: gone
           ? 'It is kept to where another step lies, and that step is gone or comes later.'
           : 'The part to which it is kept lies beside the openings of the sheet.',
-        fix: { words: 'Dab all over the sheet', sets: [{ path: ['passes', i, 'part'], to: undefined }] },
+        fix: { words: 'Dab all over the stencil', sets: [{ path: ['passes', i, 'part'], to: undefined }] },
       },
     ]
   }),
@@ -112,7 +112,7 @@ export const runsOutOfPaint = ofSheets(({ step, sheet, world }) =>
     const loads = passLoads({ ...pass, carries: false }, sheet, world)
     return [
       {
-        level: 'care' as const,
+        level: 'warning' as const,
         title: 'What is left on the tool will not be enough',
         why: `It begins with ${Math.round(100 * begins)} % of a load and ends with ${Math.round(100 * left)} % (estimate): the last of the pattern is hardly seen. That is right for an edge that fades on purpose; else load anew, ${loads} ${loads === 1 ? 'load' : 'loads'}.`,
         fix: { words: 'Load anew', sets: [{ path: ['passes', i, 'carries'], to: false }] },
@@ -134,7 +134,7 @@ export const reload = ofSheets(({ step, sheet, world }) =>
     return [
       {
         level: 'tip' as const,
-        title: `${loads} loads for this pass${step.twin.rule === 'none' ? '' : ' on each side'}`,
+        title: `${loads} loads for this colour layer${step.twin.rule === 'none' ? '' : ' on each side'}`,
         why: `The ${TOOLS[pass.tool].name} holds too little for ${Math.round(area / 100)} cm² (estimate). Reload between two motifs, not in the middle of one, and test the fresh load on the hand.`,
         fix: fits
           ? { words: `${most} dabs, one load`, sets: [{ path: ['passes', i, 'dabs'], to: most }] }

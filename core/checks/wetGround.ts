@@ -9,9 +9,9 @@ export const wetGround = ofSheets(({ step, under }) =>
     ? []
     : [
         {
-          level: under.state === 'wet' ? 'stop' : 'care',
+          level: under.state === 'wet' ? 'problem' : 'warning',
           title: `Laid on a ${under.state} base`,
-          why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate). The sheet lifts the paint, smears it about ${mm(SLIPS[under.state])} along and mixes it into the print (estimates), and paint creeps ${under.state === 'wet' ? 'three times' : 'half as much again'} under the edge.`,
+          why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate). The stencil lifts the paint, smears it about ${mm(SLIPS[under.state])} along and mixes it into the print (estimates), and paint bleeds ${under.state === 'wet' ? 'three times' : 'half as much again'} under the edge.`,
           fix: { words: 'Let it dry first', sets: [{ path: ['dry'], to: true }] },
         },
       ],

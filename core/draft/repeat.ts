@@ -41,7 +41,7 @@ export function repeated(draft: Draft, motif: readonly DraftOpening[], how: Repe
     throw new RangeError('Steps must be larger than half a millimetre.')
   const { width, height } = sizeOfMotif(motif)
   const [x, y] = [draft.width / 2 - how.margin - width / 2, draft.height / 2 - how.margin - height / 2]
-  if (x < 0 || y < 0) throw new RangeError('The motif is larger than the sheet within its margin.')
+  if (x < 0 || y < 0) throw new RangeError('The motif is larger than the stencil within its margin.')
   const one = centred(motif)
   const rows = Math.floor(y / how.down)
   const columns = Math.ceil(x / how.across) + 1

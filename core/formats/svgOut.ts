@@ -40,7 +40,7 @@ function counted() {
     letters += text.length
     if (letters > MOST_LETTERS)
       throw new RangeError(
-        `The SVG would be larger than ${MOST_LETTERS / 1e6} MB, which hardly any program opens. Export the PNG, or leave out passes of fine sheets.`,
+        `The SVG would be larger than ${MOST_LETTERS / 1e6} MB, which hardly any program opens. Export the PNG, or leave out colour layers of fine stencils.`,
       )
     return text
   }

@@ -126,7 +126,7 @@ export const sheetsOf = (look: Look): string[] => [
 export function missingSheets(look: Look, has: (id: string) => boolean): string[] {
   return sheetsOf(look)
     .filter(id => !has(id))
-    .map(id => `The look uses the stencil "${id}", which is not in the drawer. Import that sheet first.`)
+    .map(id => `The look uses the stencil "${id}", which is not in the drawer. Import that stencil first.`)
 }
 
 function sentence(issue: z.core.$ZodIssue, data: unknown): string {

@@ -20,8 +20,8 @@ export const HAND_TEST: Readonly<
     drier: 'dull and even: a drop of water more',
   },
   runny: {
-    looks: 'a pool that creeps outward and stands in drops',
-    wetter: 'it drips: no sheet stays clean with this',
+    looks: 'a pool that bleeds outward and stands in drops',
+    wetter: 'it drips: no stencil stays clean with this',
     drier: 'it only shines: that is damp',
   },
 }

@@ -64,5 +64,5 @@ function wordsOf([left, right]: readonly [number, number]): string {
   const share = left / (left + right)
   return Math.abs(share - 0.5) < LOPSIDED
     ? 'balanced'
-    : `heavier on the ${share > 0.5 ? 'left' : 'right'}: fine when it is meant`
+    : `heavier on their ${share > 0.5 ? 'right' : 'left'}: fine when it is meant`
 }

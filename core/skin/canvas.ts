@@ -1,10 +1,11 @@
 import type { Point } from '../geometry'
+import { ownSide, type Side } from './faces/landmarks'
 
 /** The two sets of adult means from which a face is drawn when nothing is measured. */
 export const BUILDS = ['broad', 'fine'] as const
 export type Build = (typeof BUILDS)[number]
 
-/** How much of a face is painted. Left and right are the painter's, as in the picture. */
+/** How much of a face is painted. Left and right are those of the picture; `partWords` says whose. */
 export const FACE_PARTS = ['whole', 'left half', 'right half', 'left cheek', 'right cheek'] as const
 type FacePart = (typeof FACE_PARTS)[number]
 
@@ -61,13 +62,17 @@ export const PLAIN_FACE: FaceCanvas = {
   nudges: {},
 }
 
-/** A canvas in words: "left half of a face", "forearm". */
+/** A part of a face in words, left being the person's own: parts are named by the side of the picture. */
+export const partWords = (part: FaceCanvas['part']): string =>
+  part === 'whole' ? 'whole face' : part.replace(/^(left|right)/, side => ownSide(side as Side))
+
+/** A canvas in words: "left half of the face", "right forearm"; left being the person's own. */
 export function canvasWords(canvas: Canvas): string {
   if (canvas.kind === 'board') return 'practice board'
   if (canvas.kind === 'arm') return `${canvas.side} ${canvas.part}`
   return canvas.part === 'whole'
     ? 'face'
     : canvas.part.includes('half')
-      ? `${canvas.part} of the face`
-      : canvas.part
+      ? `${partWords(canvas.part)} of the face`
+      : partWords(canvas.part)
 }

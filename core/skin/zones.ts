@@ -1,6 +1,6 @@
 import { mix, smoothThrough, type Point, type Ring } from '../geometry'
 import type { Face } from './faces/face'
-import type { Landmarks, Side, SideLandmark } from './faces/landmarks'
+import { ownSide, type Landmarks, type Side, type SideLandmark } from './faces/landmarks'
 
 /** Zones of a face that exist once, across the midline. */
 const MID_ZONES = ['face', 'forehead', 'nose', 'muzzle', 'lips', 'chin'] as const
@@ -20,9 +20,13 @@ export const FACE_ZONES: readonly FaceZone[] = [
 export const isFaceZone = (id: ZoneId): id is FaceZone => (FACE_ZONES as readonly ZoneId[]).includes(id)
 export const ZONE_IDS: readonly ZoneId[] = [...FACE_ZONES, ...ARM_ZONES]
 
-/** A zone's name in words: "left cheek". */
+/** A zone's name in words: "left cheek", left being the person's own. */
 export const zoneWords = (id: ZoneId): string =>
-  id === 'face' ? 'whole face' : id === 'arm' ? 'whole arm' : id.replace('.', ' ')
+  id === 'face'
+    ? 'whole face'
+    : id === 'arm'
+      ? 'whole arm'
+      : id.replace(/^(left|right)\./, side => `${ownSide(side.slice(0, -1) as Side)} `)
 /** A zone's name without its side: "cheek". */
 export const plainZone = (id: ZoneId): string => id.replace(/^(left|right)\./, '')
 
@@ -221,10 +225,10 @@ export function keepOutsOf({ landmarks, form: { kx, ky } }: Face): KeepOut[] {
   const { upperLip, lowerLip } = landmarks.mid
   const { left, right } = landmarks
   return [
-    { words: 'left eye', ring: eye(left) },
-    { words: 'right eye', ring: eye(right) },
-    { words: 'left nostril', ring: nostril(left) },
-    { words: 'right nostril', ring: nostril(right) },
+    { words: 'right eye', ring: eye(left) },
+    { words: 'left eye', ring: eye(right) },
+    { words: 'right nostril', ring: nostril(left) },
+    { words: 'left nostril', ring: nostril(right) },
     { words: 'mouth', ring: curve([left.mouthCorner, upperLip, right.mouthCorner, lowerLip]) },
   ]
 }

@@ -39,7 +39,7 @@ export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, l
   const kept = openings.filter(p => polygonArea(p) >= (loose ? 0 : LIMITS.leastAreaMm2))
   if (kept.length > LIMITS.shapes)
     throw new RangeError(
-      `The sheet would have ${kept.length.toLocaleString('en')} openings; up to ${LIMITS.shapes.toLocaleString('en')} are read.`,
+      `The stencil would have ${kept.length.toLocaleString('en')} openings; up to ${LIMITS.shapes.toLocaleString('en')} are read.`,
     )
   if (kept.length === 0)
     throw new RangeError('The file has no opening: draw what is cut out as closed shapes.')
@@ -48,10 +48,10 @@ export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, l
   const width = box.maxX - box.minX
   const height = box.maxY - box.minY
   if (!(width > 0 && height > 0))
-    throw new RangeError('The sheet has no size: give the file a width and a height in mm.')
+    throw new RangeError('The stencil has no size: give the file a width and a height in mm.')
   if (!loose && Math.max(width, height) > LIMITS.sheetMm) {
     throw new SizeError(
-      `The sheet would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`,
+      `The stencil would be ${(Math.max(width, height) / 1000).toFixed(1)} m long. Check the file's units, or give its real size.`,
     )
   }
   const inside = boxAround(kept)
@@ -63,7 +63,7 @@ export function assembleSheet(openings: readonly Polygon[], edge: Ring | null, l
     inside.maxY > box.maxY + slack
   ) {
     throw new RangeError(
-      "An opening reaches past the sheet's edge. Move it inside, or make the sheet larger.",
+      "An opening reaches past the stencil's edge. Move it inside, or make the stencil larger.",
     )
   }
   const centre = translation(-(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2)

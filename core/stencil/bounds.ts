@@ -76,7 +76,7 @@ export class Budget {
 export const measuringBudget = (): Budget =>
   new Budget(
     30_000_000,
-    'The outlines of this sheet are too fine to be measured: they have too many points close together. Simplify them, and import the sheet again.',
+    'The outlines of this stencil are too fine to be measured: they have too many points close together. Simplify them, and import the stencil again.',
   )
 
 /** Throws RangeError with a sentence when a file has more points than a sheet may have. */
@@ -91,6 +91,6 @@ export function checkPoints(points: number): void {
 export function checkShapes(shapes: number): void {
   if (shapes > LIMITS.shapes)
     throw new RangeError(
-      `The file draws more than ${LIMITS.shapes.toLocaleString('en')} shapes; a sheet holds no more. Leave some out, and try again.`,
+      `The file draws more than ${LIMITS.shapes.toLocaleString('en')} shapes; a stencil holds no more. Leave some out, and try again.`,
     )
 }

@@ -17,8 +17,8 @@ import type { SheetGeometry } from './types'
 /** Sheet materials with the bridge width that holds in them, mm (common practice). */
 export const MATERIALS = {
   film: { words: 'thin film, 0.1 mm', bridge: 2 },
-  mylar: { words: 'flexible sheet, 0.2 mm', bridge: 1.5 },
-  card: { words: 'stiff sheet, 0.4 mm', bridge: 1.2 },
+  mylar: { words: 'flexible stencil, 0.2 mm', bridge: 1.5 },
+  card: { words: 'stiff stencil, 0.4 mm', bridge: 1.2 },
 } as const
 export type MaterialId = keyof typeof MATERIALS
 

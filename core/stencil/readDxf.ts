@@ -103,7 +103,7 @@ export function readDxf(text: string, options: ReadOptions = {}): SheetRead {
     if (holder) {
       edge = holder
       cut = loops.filter(ring => ring !== holder)
-      notes.add("The outermost loop was taken as the sheet's edge.")
+      notes.add("The outermost loop was taken as the stencil's edge.")
     }
   }
   checkShapes(cut.length)

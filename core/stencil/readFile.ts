@@ -18,7 +18,7 @@ export function readSheetFile(text: string, widthMm?: number): FileRead {
     throw new RangeError('This is neither an SVG nor a DXF file.')
   if (widthMm !== undefined) {
     if (!(widthMm >= 5 && widthMm <= 1200))
-      throw new RangeError("The sheet's real width must be between 5 and 1200 mm.")
+      throw new RangeError("The stencil's real width must be between 5 and 1200 mm.")
     // Read once to see how many units wide it is, then at the scale that gives the asked width, so that
     // curves are flattened at true size.
     const units = read(text, { mmPerUnit: 1, loose: true }).sheet.width
@@ -28,7 +28,7 @@ export function readSheetFile(text: string, widthMm?: number): FileRead {
     const result = read(text)
     return {
       ...result,
-      ask: result.sized ? null : 'The file gives no real size. Measure one edge of the sheet and enter it.',
+      ask: result.sized ? null : 'The file gives no real size. Measure one edge of the stencil and enter it.',
     }
   } catch (error) {
     if (!(error instanceof SizeError)) throw error

@@ -44,7 +44,7 @@ const PLACES: Point[] = [
   [-18, 14],
 ]
 
-describe('sheets on skins with a closed form (do Carmo, Differential Geometry of Curves and Surfaces)', () => {
+describe('stencils on skins with a closed form (do Carmo, Differential Geometry of Curves and Surfaces)', () => {
   it.each([
     ['the board', PLANE],
     ['a flat height field', fieldOf(() => 12)],
@@ -109,7 +109,7 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
     expect(Math.abs(along - 30)).toBeLessThan(0.02)
   })
 
-  it('on a cylinder, as a height field and as an arm, sheets keep every distance', () => {
+  it('on a cylinder, as a height field and as an arm, stencils keep every distance', () => {
     const R = 48
     const field = fieldOf(x => Math.sqrt(Math.max(4, R * R - x * x)))
     const arm = cone({ half: R, growth: 0, flat: 1 })
@@ -192,7 +192,7 @@ describe('sheets on skins with a closed form (do Carmo, Differential Geometry of
   })
 })
 
-describe('how a sheet lifts off', () => {
+describe('how a stencil lifts off', () => {
   const samples = (w: number, l: number): Point[] =>
     Array.from({ length: 41 * 41 }, (_, i) => [
       (((i % 41) - 20) / 20) * w,
@@ -217,7 +217,7 @@ describe('how a sheet lifts off', () => {
   })
 })
 
-describe('a sheet pressed down piece by piece', () => {
+describe('a stencil pressed down piece by piece', () => {
   it.each([30, 45, 60, 90, 140])(
     'stands off a sphere of radius %d mm by w squared over 2 R less what the skin gives, w being half of what fingers press',
     R => {

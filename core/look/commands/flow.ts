@@ -63,7 +63,7 @@ export const cascade =
     const list = steps.flatMap(s => sized(s, draft, world)).sort((a, b) => b.far - a.far)
     if (list.length < 2)
       throw new Refused(
-        'Sizes can fall only among two strokes, runs of dots or gems, or more: sheets keep their size.',
+        'Sizes can fall only among two strokes, runs of dots or gems, or more: stencils keep their size.',
       )
     const sizes = list.map(e => e.size).sort((a, b) => b - a)
     const most = sizes[0]!

@@ -20,7 +20,7 @@ export function checkWork(steps: readonly Step[], world: World): void {
   const points = steps.reduce((n, s) => n + (isKind('sheet', s) ? printedPoints(s, world) : 0), 0)
   if (points > MOST_POINTS)
     throw new RangeError(
-      `The look is too much to paint: its sheets print ${(points / 1e6).toFixed(1)} million points, and up to ${MOST_POINTS / 1e6} million are painted. Leave some passes or sheets out; nothing of it is lost.`,
+      `The look is too much to paint: its stencils print ${(points / 1e6).toFixed(1)} million points, and up to ${MOST_POINTS / 1e6} million are painted. Leave some colour layers or stencils out; nothing of it is lost.`,
     )
   const deep = steps.find(s => depthOf(s, steps) > MOST_AROUND)
   if (deep)

@@ -48,7 +48,7 @@ export const WAY_QUESTIONS = {
   ),
   glitter: question(
     'When glitter goes on',
-    { lifting: 'before the sheet is lifted', wet: 'onto the wet base', last: 'as gel at the end' },
+    { lifting: 'before the stencil is lifted', wet: 'onto the wet base', last: 'as gel at the end' },
     'lifting',
   ),
   clean: question('Cleaning an edge', { wetBrush: 'wet brush', wipe: 'damp wipe' }, 'wetBrush'),

@@ -190,7 +190,7 @@ export function seatingOf(
       rulings: 0,
       pucker: 0,
       pull: 0,
-      sentence: 'The sheet lies beside the skin.',
+      sentence: 'The stencil lies beside the skin.',
     }
   const { laid, samples, lift, gaps, pressed } = stands
   const count = gaps.reduce((sum, g) => sum + (Number.isNaN(g) ? 0 : 1), 0)
@@ -228,8 +228,8 @@ export function seatingOf(
 
 function sentenceOf(pressed: number, rests: readonly string[], gap: number, where: string): string {
   const on = rests.length ? `Rests on the ${rests.join(' and the ')}` : 'Rests on the skin'
-  if (gap <= SEATS_MM) return `${on}; every opening seats.`
-  return `${on}; gap ${gap > TOLD ? `over ${TOLD}` : gap.toFixed(1)} mm ${where}: press this side down separately${pressed < FOLLOWS ? ', or lay the sheet in two goes' : ''}.`
+  if (gap <= SEATS_MM) return `${on}; every opening touches the skin.`
+  return `${on}; gap ${gap > TOLD ? `over ${TOLD}` : gap.toFixed(1)} mm ${where}: press this side down separately${pressed < FOLLOWS ? ', or lay the stencil in two goes' : ''}.`
 }
 /** A larger gap than this is not told to the millimetre. */
 const TOLD = 10
@@ -271,7 +271,7 @@ export function placementProblem(
     minY + ((maxY - minY) * Math.floor(i / 7)) / 6,
   ])
   if (![...grid, [0, 0] as Point].some(p => ground.extent.some(r => ringHolds(r, ...laid.point(p)))))
-    return `There is no skin to lay a sheet on there: keep some of it on the ${ground.words}.`
+    return `There is no skin to lay a stencil on there: keep some of it on the ${ground.words}.`
   if (
     sheet &&
     Math.min(sheet.width, sheet.height) >

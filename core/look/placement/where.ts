@@ -9,13 +9,20 @@ import {
   type Point,
   type Ring,
 } from '../../geometry'
-import type { Ground, Laid, Landmarks, NamedLandmark, SideLandmark } from '../../skin'
+import {
+  ownSide,
+  type Ground,
+  type Laid,
+  type Landmarks,
+  type NamedLandmark,
+  type SideLandmark,
+} from '../../skin'
 import type { SheetGeometry } from '../../stencil'
 
 /** Width of a finger until the painter has measured one, mm (common practice). */
 export const FINGER_MM = 16
 
-/** A position against named features; left and right as the painter sees it. */
+/** A position against named features; left and right are the person's own. */
 export interface Where {
   readonly midline: string
   /** Against the nearest feature. */
@@ -39,12 +46,23 @@ export function fingersOf(length: number, finger: number): string {
   return `${words} ${halves <= 2 ? 'finger' : 'fingers'}`
 }
 
-/** How far one point lies from another, in words: "18 mm (1 finger) above and 4 mm right of". */
-function offWords(dx: number, dy: number, finger: number | null): string {
+/** A way across the skin in words: the person's own left or right, or which side of an arm. */
+function acrossWords({ arm }: Ground, dx: number): string {
+  if (!arm) return dx < 0 ? 'to their right of' : 'to their left of'
+  const thumb = arm.canvas.side === 'left' ? -1 : 1
+  return Math.sign(dx) === thumb ? 'toward the thumb from' : 'toward the little finger from'
+}
+
+/** How far one point lies from a mark, in words: "18 mm (1 finger) above and 4 mm out from". */
+function offWords(ground: Ground, at: Point, mark: NamedLandmark, finger: number | null): string {
+  const [dx, dy] = [at[0] - mark.at[0], at[1] - mark.at[1]]
+  // Beside a mark of one side, out and in say it without a left and a right.
+  const out = mark.side === 'mid' ? null : (mark.side === 'left') === dx < 0 ? 'out' : 'in'
+
   const long = (v: number) => (finger === null ? mm(v) : `${mm(v)} (${fingersOf(v, finger)})`)
   const parts: string[] = []
   if (Math.abs(dy) >= ON) parts.push(`${long(Math.abs(dy))} ${dy < 0 ? 'above' : 'below'}`)
-  if (Math.abs(dx) >= ON) parts.push(`${long(Math.abs(dx))} ${dx < 0 ? 'left of' : 'right of'}`)
+  if (Math.abs(dx) >= ON) parts.push(`${long(Math.abs(dx))} ${out ? `${out} from` : acrossWords(ground, dx)}`)
   return parts.length === 0 ? 'on' : parts.join(' and ')
 }
 
@@ -54,12 +72,13 @@ function offWords(dx: number, dy: number, finger: number | null): string {
  * @param finger width of the painter's finger, mm; null leaves fingers out
  */
 export function whereIs(
-  { marks }: Ground,
+  ground: Ground,
   at: Point,
   under: Ring | null = null,
   finger: number | null = null,
 ): Where {
   const [x] = at
+  const { marks } = ground
   const seen = marks.filter(m => under === null || !ringHolds(under, ...m.at))
   // On the midline a landmark of the midline says it best: it needs no "left" or "right".
   const fit = seen.filter(m => Math.abs(x) >= ON || m.side === 'mid')
@@ -77,8 +96,8 @@ export function whereIs(
     midline:
       Math.abs(x) < ON
         ? 'on the midline'
-        : `${mm(Math.abs(x))}${finger === null ? '' : ` (${fingersOf(Math.abs(x), finger)})`} ${x < 0 ? 'left' : 'right'} of the midline`,
-    landmark: `${offWords(at[0] - nearest.at[0], at[1] - nearest.at[1], finger)} the ${nearest.words}`,
+        : `${mm(Math.abs(x))}${finger === null ? '' : ` (${fingersOf(Math.abs(x), finger)})`} ${acrossWords(ground, x)} the midline`,
+    landmark: `${offWords(ground, at, nearest, finger)} the ${nearest.words}`,
     nearest,
     second:
       second && distance(nearest.at, at) > ON
@@ -119,8 +138,8 @@ export function featureLines({ face }: Ground): FeatureLine[] {
   if (!face) return []
   const { mid, left, right } = face.landmarks
   const sides: [string, Landmarks['left']][] = [
-    ['left', left],
-    ['right', right],
+    [ownSide('left'), left],
+    [ownSide('right'), right],
   ]
   const of = (words: string, names: readonly SideLandmark[]) =>
     sides.map(([side, s]) => ({ words: `${side} ${words}`, line: names.map(n => s[n]) }))

@@ -30,6 +30,9 @@ export type SideLandmark = (typeof SIDE_LANDMARKS)[number]
 export type MidLandmark = (typeof MID_LANDMARKS)[number]
 export type Side = 'left' | 'right'
 
+/** A side of the picture as a person's own: who sits opposite has their right on the picture's left. */
+export const ownSide = (side: Side): Side => (side === 'left' ? 'right' : 'left')
+
 /**
  * Where the features of a face are, in the skin frame (mm). `right` is the right of the picture, the client's
  * left (+x).
@@ -71,7 +74,7 @@ export function mapSide(
   return Object.fromEntries(entries) as Record<SideLandmark, Point>
 }
 
-/** A landmark with its name in a painter's words: "left peak of the brow". */
+/** A landmark with its name in a painter's words: "left peak of the brow", left being the person's own. */
 export interface NamedLandmark {
   readonly id: string
   readonly side: Side | 'mid'
@@ -89,7 +92,12 @@ export function landmarkList(face: Landmarks): NamedLandmark[] {
   }))
   for (const side of ['left', 'right'] as const) {
     for (const name of SIDE_LANDMARKS)
-      list.push({ id: `${side}.${name}`, side, words: `${side} ${WORDS[name]}`, at: face[side][name] })
+      list.push({
+        id: `${side}.${name}`,
+        side,
+        words: `${ownSide(side)} ${WORDS[name]}`,
+        at: face[side][name],
+      })
   }
   return list
 }
@@ -157,7 +165,7 @@ export function landmarkProblem(face: Landmarks): string | null {
     const of = (name: SideLandmark | MidLandmark): { at: Point; words: string } =>
       name in face.mid
         ? { at: face.mid[name as MidLandmark], words: WORDS[name] }
-        : { at: face[side][name as SideLandmark], words: `${side} ${WORDS[name]}` }
+        : { at: face[side][name as SideLandmark], words: `${ownSide(side)} ${WORDS[name]}` }
     for (const name of SIDE_LANDMARKS)
       if (out * face[side][name][0] < INNERMOST) return `The ${side} ${WORDS[name]} cannot cross the midline.`
     for (const [way, first, second, gap] of ORDER) {

@@ -38,7 +38,7 @@ function withLidsDown(open: Ground): Ground {
   const lids = new Map<ZoneId, Ring>()
   const zone = (id: ZoneId): Ring | null => {
     const ring = open.zone(id)
-    const side = id === 'left.lid' ? 'left eye' : id === 'right.lid' ? 'right eye' : null
+    const side = id === 'left.lid' ? 'right eye' : id === 'right.lid' ? 'left eye' : null
     if (!ring || !side) return ring
     if (!lids.has(id)) {
       const eye = open.keepOuts.find(k => k.words === side)!.ring

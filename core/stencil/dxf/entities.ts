@@ -71,7 +71,7 @@ export interface Placed {
   readonly map: Affine
 }
 
-const TOO_MUCH = 'The DXF draws more than a sheet can hold; simplify it, and try again.'
+const TOO_MUCH = 'The DXF draws more than a stencil can hold; simplify it, and try again.'
 /** Blocks stand within one another as deep as this at most. */
 const MOST_DEEP = 12
 /** Entities whose coordinates are those of the world, whatever their extrusion (DXF reference). */

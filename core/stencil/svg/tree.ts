@@ -36,7 +36,7 @@ const local = (name: string) => name.slice(name.indexOf(':') + 1)
 export function parseTree(text: string): Element {
   if (text.length > MAX_BYTES)
     throw new RangeError(
-      `The file is ${(text.length / 1048576).toFixed(0)} MB; sheets of up to ${MAX_BYTES / 1048576} MB are read.`,
+      `The file is ${(text.length / 1048576).toFixed(0)} MB; stencils of up to ${MAX_BYTES / 1048576} MB are read.`,
     )
   const parser = new SaxesParser({ fragment: false, position: false })
   let root: Element | null = null,
@@ -51,7 +51,7 @@ export function parseTree(text: string): Element {
     if (stack.length > MOST_DEEP)
       throw new RangeError(`The SVG is nested more than ${MOST_DEEP} deep; ungroup it and try again.`)
     if (++elements > LIMITS.elements)
-      throw new RangeError('The file has more elements than a sheet can need; simplify it, and try again.')
+      throw new RangeError('The file has more elements than a stencil can need; simplify it, and try again.')
     const parent = stack.at(-1) ?? null
     const element: Element = { name: local(tag.name), attrs: {}, children: [], parent, text: '' }
     for (const [key, value] of Object.entries(tag.attributes)) {

@@ -103,7 +103,7 @@ export class Walk {
     if (outer.depth > LIMITS.depth)
       throw new RangeError(`Groups are nested more than ${LIMITS.depth} deep; ungroup them and try again.`)
     if (++this.elements > LIMITS.points)
-      throw new RangeError('The file draws more shapes than a sheet can hold; simplify it.')
+      throw new RangeError('The file draws more shapes than a stencil can hold; simplify it.')
     const declared = this.cascade.of(element)
     const style = styleOf(declared, outer.style)
     if (style.gone) return []

@@ -13,13 +13,15 @@ const selection = {
 const placing = { nudge: vi.fn(), turn: vi.fn(), flip: vi.fn(), aim: vi.fn() }
 const shaping = { shift: vi.fn(), turn: vi.fn(), flip: vi.fn(), dab: vi.fn() }
 const session = { undo: vi.fn(), redo: vi.fn() }
-const steps = { remove: vi.fn() }
+const steps = { remove: vi.fn(), duplicate: vi.fn() }
+const clipboard = { copy: vi.fn(), paste: vi.fn() }
+let letters = true
 const twins = { toggle: vi.fn() }
 const actions = { play: vi.fn(), help: vi.fn() }
 const press = (key: string, mods: Partial<KeyboardEvent> = {}) =>
   pressKey(
     { key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent,
-    { selection, placing, shaping, session, steps, twins, ...actions },
+    { selection, placing, shaping, session, steps, clipboard, twins, letters: () => letters, ...actions },
   )
 
 beforeEach(() => {
@@ -107,7 +109,26 @@ describe("the bench's keys", () => {
       for (const act of Object.values(room)) expect(act).not.toHaveBeenCalled()
   })
 
-  it('are all told on the sheet of keys', () => {
+  it('copies, pastes and doubles steps', () => {
+    vi.stubGlobal('getSelection', () => '')
+    for (const key of ['c', 'v', 'd']) expect(press(key, { ctrlKey: true })).toBe(true)
+    for (const act of [clipboard.copy, clipboard.paste, steps.duplicate]) expect(act).toHaveBeenCalledTimes(1)
+    vi.stubGlobal('getSelection', () => 'words that are marked')
+    expect(press('c', { ctrlKey: true })).toBe(false)
+  })
+
+  it('does nothing for single letters when they are switched off, but for all else', () => {
+    letters = false
+    expect(press('t')).toBe(false)
+    expect(press('[')).toBe(false)
+    expect(press('Delete')).toBe(true)
+    expect(press('ArrowLeft')).toBe(true)
+    expect(press('?')).toBe(true)
+    letters = true
+    expect(twins.toggle).not.toHaveBeenCalled()
+  })
+
+  it('are all told on the list of keys', () => {
     const told = KEYS.map(k => k.keys).join(' ')
     for (const key of ['T', 'F', '[', ']', 'A', 'D', 'P', '?', 'Delete', 'Esc', 'Ctrl Z', 'Enter'])
       expect(told).toContain(key)

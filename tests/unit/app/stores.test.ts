@@ -147,7 +147,7 @@ describe('choosing openings for a pass', () => {
 
   it('begins with what the pass dabs', async () => {
     const { choice } = await choosing()
-    expect(choice.now?.words).toBe('openings for pass 1')
+    expect(choice.now?.words).toBe('openings for layer 1')
     expect(choice.now?.chosen.size).toBe(count)
     expect(choice.now?.may.size).toBe(count)
   })
@@ -183,7 +183,7 @@ describe('choosing openings for a pass', () => {
     expect(dabbed()).toHaveLength(count)
   })
 
-  it('cannot choose what the sheet has not', async () => {
+  it('cannot choose what the stencil has not', async () => {
     const { choice } = await choosing()
     choice.none()
     choice.take([1, count, 999], true)
@@ -201,7 +201,7 @@ describe('choosing openings for a pass', () => {
     expect([choice.pass, choice.now]).toEqual([null, null])
   })
 
-  it('is no choice for a pass that the sheet has not, and does nothing then', async () => {
+  it('is no choice for a pass that the stencil has not, and does nothing then', async () => {
     const { choice } = await choosing()
     choice.pass = 5
     expect(choice.now).toBeNull()

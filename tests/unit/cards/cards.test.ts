@@ -109,7 +109,7 @@ describe('cards on paper', () => {
 describe('a placing template', () => {
   const template = templateOf(look, look.steps, world)
 
-  it('has the sheets and marks of a look where they lie, numbered as the steps', () => {
+  it('has the stencils and marks of a look where they lie, numbered as the steps', () => {
     const sheets = look.steps.flatMap((s, i) => (s.kind === 'sheet' ? [{ s, n: String(i + 1) }] : []))
     expect(template.lines.filter(l => l.look === 'sheet')).toHaveLength(sheets.length)
     for (const { s, n } of sheets) expect(template.marks).toContainEqual({ at: [...s.at], number: n })

@@ -17,7 +17,7 @@ import { pacesOf } from '#core/order'
 const step = (change: Partial<RunStep> = {}): RunStep => ({
   id: 'a',
   label: 'Scales, "left"',
-  task: 'sheet, makeup',
+  task: 'stencil, makeup',
   planned: 20,
   usual: 20,
   seconds: 30,
@@ -102,7 +102,7 @@ describe('a run', () => {
       id,
       label: id.toUpperCase(),
       words: 'stencil',
-      task: 'sheet, makeup',
+      task: 'stencil, makeup',
       optional: false,
       planned: 25,
       usual: 20,

@@ -29,7 +29,7 @@ const scales = { ...freshSheet('scales', 'Scales', 'moth', [0, -40], soot), dry:
 const chin = freshLine('chin', 'teardrop', [0, 85], soot, ground, [0, 0])
 
 describe('the screens of the chair', () => {
-  it('show tool, colour, wetness and dabs, and how the sheet is held', () => {
+  it('show tool, colour, wetness and dabs, and how the stencil is held', () => {
     const side = { ...scales, at: [45, 20] as [number, number], twin: MIDLINE, tilt: 30 }
     const [screen] = screens(side)
     expect(screen!.tools).toEqual([
@@ -57,7 +57,7 @@ describe('the screens of the chair', () => {
     expect(second!.prompts.at(-1)).toMatchObject({ when: 'after', seconds: 10 })
   })
 
-  it('say that a sheet is wiped before it is flipped for the other side', () => {
+  it('say that a stencil is wiped before it is flipped for the other side', () => {
     const side = { ...scales, at: [45, 20] as [number, number], twin: MIDLINE }
     const world = worldOf(side)
     const sheet = { ...world, stencil: (id: string) => world.stencil(id) }

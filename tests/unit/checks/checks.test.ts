@@ -27,7 +27,7 @@ const known = new Map([...sheets.values()].map(s => [s.id, { ...s, copies: 1 }])
 const world: World = { ...plain, stencil: id => known.get(id), paint: id => kit.get(id) }
 const look = (steps: Step[]): Look => ({ ...freshLook('l', 'L'), steps })
 const sheet = (stencil: string, at: readonly [number, number], more: Partial<SheetStep> = {}): SheetStep => ({
-  ...freshSheet('s', 'Sheet', stencil, [at[0], at[1]], paint('soot')),
+  ...freshSheet('s', 'Stencil', stencil, [at[0], at[1]], paint('soot')),
   ...more,
 })
 const pass = (s: SheetStep, more: Partial<SheetStep['passes'][number]>): SheetStep => ({
@@ -72,7 +72,7 @@ describe('what lies beneath', () => {
   it('is found, and the fix lets it dry', () => {
     const l = look([base, sheet('heart-crest', [0, -32], { dry: false })])
     expect(found(l, 'wetGround')).toMatchObject([
-      { level: 'stop', stepId: 's', fix: { words: 'Let it dry first' } },
+      { level: 'problem', stepId: 's', fix: { words: 'Let it dry first' } },
     ])
     expect(found(fixed(l, 'wetGround'), 'wetGround')).toEqual([])
   })
@@ -109,7 +109,7 @@ describe('bleeding', () => {
   it('is found, and the fix is the nearest way of dabbing that closes nothing', () => {
     const l = look([pass(sheet('scales', [0, -34]), { wetness: 'runny', tool: 'openCell' })])
     expect(found(l, 'bleed')[0]).toMatchObject({
-      level: 'stop',
+      level: 'problem',
       title: expect.stringMatching(/^Bleeding closes \d+ bridges$/),
     })
     expect(found(fixed(l, 'bleed'), 'bleed')).toEqual([])
@@ -128,7 +128,7 @@ describe('what shows', () => {
     expect(found(l, 'contrast', shows(25))).toEqual([])
     expect(found(l, 'contrast', shows(7))[0]).toMatchObject({ level: 'tip', title: 'Tone on tone' })
     expect(found(l, 'contrast', shows(3))[0]).toMatchObject({
-      level: 'care',
+      level: 'warning',
       title: 'Gets lost on what lies beneath',
     })
     const list = betterPaints(paints, linearOf('#171E4C'), 2, 5, linearOf('#1F4E9A'))
@@ -155,7 +155,7 @@ describe('the other checks', () => {
     expect(found(wash('beacon', 'ember'), 'mud')).toEqual([])
     const l = wash('rosehip', 'kelp')
     expect(found(l, 'mud')[0]).toMatchObject({
-      level: 'care',
+      level: 'warning',
       title: expect.stringContaining('blend to mud'),
     })
     expect(found(fixed(l, 'mud'), 'mud')).toEqual([])
@@ -181,9 +181,9 @@ describe('the other checks', () => {
     expect(found(fixed(l, 'mud'), 'mud')).toEqual([])
   })
 
-  it("find a tool that reaches past the sheet's rim, and name a smaller one", () => {
+  it("find a tool that reaches past the stencil's rim, and name a smaller one", () => {
     const l = look([pass(sheet('swirl-small', [0, -32]), { tool: 'openCell' })])
-    expect(found(l, 'halo')[0]!.title).toBe('Halo past the sheet')
+    expect(found(l, 'halo')[0]!.title).toBe('Halo past the stencil')
     expect(found(fixed(l, 'halo'), 'halo')).toEqual([])
   })
 
@@ -206,19 +206,19 @@ describe('the other checks', () => {
   it('find openings over an eye, and leave them out', () => {
     const l = look([sheet('honeycomb', [31, 5])])
     expect(found(l, 'keepOut')[0]).toMatchObject({
-      level: 'stop',
-      title: expect.stringMatching(/lie over the .*right eye/),
+      level: 'problem',
+      title: expect.stringMatching(/lie over the .*left eye/),
     })
-    expect(found(fixed(l, 'keepOut'), 'keepOut').filter(f => f.level === 'stop')).toEqual([])
+    expect(found(fixed(l, 'keepOut'), 'keepOut').filter(f => f.level === 'problem')).toEqual([])
     expect(
       found(
         { ...look([sheet('honeycomb', [31, 5])]), skin: { ...freshLook('l', 'L').skin, eyes: 'closed' } },
         'keepOut',
-      ).filter(f => f.level === 'stop'),
+      ).filter(f => f.level === 'problem'),
     ).toEqual([])
   })
 
-  it('find a sheet that does not seat, one to be wiped, and a pass of several loads', () => {
+  it('find a stencil that does not seat, one to be wiped, and a pass of several loads', () => {
     expect(found(look([sheet('swirl-large', [22, 34])]), 'seats')[0]!.why).toMatch(
       /press this side down separately/,
     )
@@ -226,13 +226,13 @@ describe('the other checks', () => {
       'Wipe before the twin',
     )
     const l = look([pass(sheet('honeycomb', [0, -34]), { tool: 'point', dabs: 9 })])
-    expect(found(l, 'reload')[0]!.title).toMatch(/^\d+ loads for this pass$/)
+    expect(found(l, 'reload')[0]!.title).toMatch(/^\d+ loads for this colour layer$/)
   })
 
   it('find paints that are not for near the eyes or for lips, and past their use-by', () => {
     const eyes = look([freshWash('w', 'Lids', ['left.lid'], [paint('flare')], ground)])
     expect(found(eyes, 'safe')[0]).toMatchObject({
-      level: 'stop',
+      level: 'problem',
       title: 'Flare Pink is not for near the eyes',
     })
     expect(found(fixed(eyes, 'safe'), 'safe')).toEqual([])

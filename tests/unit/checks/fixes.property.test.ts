@@ -80,7 +80,7 @@ describe('what one press mends', () => {
     (_, look) => holds(look),
   )
 
-  it('is mended in any look of sheets, bases and brushwork', () => {
+  it('is mended in any look of stencils, bases and brushwork', () => {
     const at = fc.tuple(fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 90 }))
     const pick = <T>(list: readonly T[]) => fc.constantFrom(...list)
     const colour = pick(paints.filter(p => !p.strips.length)).map(p => paint(p.id))
@@ -100,7 +100,7 @@ describe('what one press mends', () => {
         twin: pick(['none', 'midline', 'features'] as const),
       })
       .map((r): Step => ({
-        ...freshSheet(r.id, 'Sheet', r.stencil, r.at, r.colour),
+        ...freshSheet(r.id, 'Stencil', r.stencil, r.at, r.colour),
         tilt: r.tilt,
         side: r.side,
         dry: r.dry,

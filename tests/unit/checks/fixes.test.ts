@@ -145,13 +145,13 @@ describe('a fix', () => {
     }
     const line = freshLine('line', 'line', [0, -35], soot, ground, [0, 0])
     const elsewhere = Array.from({ length: 4 }, (_, i): Step => ({
-      ...freshSheet(`s${i}`, `Sheet ${i}`, 'swirl-small', [40, 62], soot),
+      ...freshSheet(`s${i}`, `Stencil ${i}`, 'swirl-small', [40, 62], soot),
       twin: MIDLINE,
     }))
     const look = lookOf([base, line, ...elsewhere])
     const [wet] = found(look, 'wetLine')
     const next = fixed(look, wet!)
-    expect(wet!.fix!.words).toMatch(/^Draw it after "Sheet \d"$/)
+    expect(wet!.fix!.words).toMatch(/^Draw it after "Stencil \d"$/)
     expect(found(next, 'wetLine')).toEqual([])
     // Alone, or with only a step that it touches behind it, it has nowhere to go.
     expect(found(lookOf([base, line]), 'wetLine')[0]!.fix).toBeNull()
@@ -163,7 +163,7 @@ describe('a fix', () => {
     ).toBeNull()
   })
 
-  it('shifts a sheet to where it follows the skin, when that is near', () => {
+  it('shifts a stencil to where it follows the skin, when that is near', () => {
     let shifted = 0
     for (const stencil of ['heart-crest', 'moth', 'leaf-spray', 'swirl-small', 'crown', 'flower']) {
       if (!sheets.has(stencil)) continue
@@ -176,7 +176,7 @@ describe('a fix', () => {
         [0, 62],
         [62, -10],
       ] as const) {
-        const look = lookOf([freshSheet('s', 'Sheet', stencil, [at[0], at[1]], soot)])
+        const look = lookOf([freshSheet('s', 'Stencil', stencil, [at[0], at[1]], soot)])
         for (const f of found(look, 'seats')) {
           if (!f.fix?.words.startsWith('Shift')) continue
           const next = fixed(look, f)
@@ -200,10 +200,10 @@ describe('a fix', () => {
   })
 
   it('leaves the openings over an eye out on both sides of a pair', () => {
-    const look = lookOf([{ ...freshSheet('s', 'Sheet', 'scales', [34, 10], soot), twin: MIDLINE }])
+    const look = lookOf([{ ...freshSheet('s', 'Stencil', 'scales', [34, 10], soot), twin: MIDLINE }])
     const [over] = found(look, 'keepOut')
     const next = fixed(look, over!)
     expect(over!.fix!.words).toBe('Leave those openings out')
-    expect(found(next, 'keepOut').filter(f => f.level === 'stop')).toEqual([])
+    expect(found(next, 'keepOut').filter(f => f.level === 'problem')).toEqual([])
   })
 })

@@ -97,7 +97,7 @@ const square = (x: number, y: number, r: number): [number, number][] => [
 
 describe('the region that a step covers', () => {
   it('is what its prints enclose, whatever their outline points look at', () => {
-    const eye = [{ outer: ground.keepOuts.find(k => k.words === 'right eye')!.ring, holes: [] }]
+    const eye = [{ outer: ground.keepOuts.find(k => k.words === 'left eye')!.ring, holes: [] }]
     const world = { ground, stencil: () => PLATE, paint: () => undefined }
     const over = coverOf(freshSheet('s', 's', 'plate', [32, 4], soot), world)
     expect(over.area(eye)).toBeCloseTo(areaOf(eye), 1)
@@ -124,12 +124,12 @@ describe('cautions find what covers a place, not only what has a point there', (
     [
       'chunky glitter over the whole face',
       [glitter('chunky', { area: 'zones', zones: ['face'], points: [] })],
-      'sparkle stop',
+      'sparkle problem',
     ],
     [
       'chunky glitter over the zone of an eye',
       [glitter('chunky', { area: 'zones', zones: ['left.eye'], points: [] })],
-      'sparkle stop',
+      'sparkle problem',
     ],
     [
       'a patch of it centred on an open eye',
@@ -141,7 +141,7 @@ describe('cautions find what covers a place, not only what has a point there', (
           ],
         }),
       ],
-      'sparkle stop',
+      'sparkle problem',
     ],
     [
       'a flat-brush band over an open eye',
@@ -152,23 +152,23 @@ describe('cautions find what covers a place, not only what has a point there', (
           [56, 4],
         ]),
       ],
-      'overEyes stop',
+      'overEyes problem',
     ],
     [
       'a drawn base that rings an eye',
       [{ ...freshOutline('w', 'w', [32, 4], [soot], ground), points: square(32, 4, 24), straight: true }],
-      'overEyes stop',
+      'overEyes problem',
     ],
     [
       'a drawn base inside an eye',
       [{ ...freshOutline('w', 'w', [32, 4], [soot], ground), points: square(32, 4, 3), straight: true }],
-      'overEyes stop',
+      'overEyes problem',
     ],
-    ['one large opening over an eye', [freshSheet('s', 's', 'plate', [32, 4], soot)], 'keepOut stop'],
+    ['one large opening over an eye', [freshSheet('s', 's', 'plate', [32, 4], soot)], 'keepOut problem'],
     [
       'neon on the outer third of a lid',
       [{ ...freshOutline('w', 'w', [44, -6], [paint('flare')], ground), points: square(44, -6, 4) }],
-      'safe stop',
+      'safe problem',
     ],
     [
       'chunky glitter on the lips',
@@ -180,24 +180,26 @@ describe('cautions find what covers a place, not only what has a point there', (
           ],
         }),
       ],
-      'sparkle stop',
+      'sparkle problem',
     ],
-    ['gel on the lips', [glitter('gel', { area: 'zones', zones: ['lips'], points: [] })], 'sparkle care'],
-    ['a glued gem on the lips', [{ ...freshGem('g', [0, 72]), fix: 'glued' } as GemStep], 'sparkle stop'],
+    ['gel on the lips', [glitter('gel', { area: 'zones', zones: ['lips'], points: [] })], 'sparkle warning'],
+    ['a glued gem on the lips', [{ ...freshGem('g', [0, 72]), fix: 'glued' } as GemStep], 'sparkle problem'],
   ])('%s', (_name, steps, wanted) => {
     expect(grave(steps)).toContain(wanted)
   })
 
   it('the whole face when eyes or lips are a no, and under six years', () => {
     const face = freshWash('w', 'w', ['face', 'lips'], [paint('gull')], ground)
-    expect(grave([face], { sitting: { eyes: 'no' } })).toContain('answers stop')
-    expect(grave([face], { sitting: { lips: 'no' } })).toContain('answers stop')
-    expect(grave([{ ...face, zones: ['face'] }], { sitting: { lips: 'no' } })).not.toContain('answers stop')
-    expect(grave([face], { age: 5 })).toContain('lids care')
-    expect(grave([face], { age: 6 })).not.toContain('lids care')
+    expect(grave([face], { sitting: { eyes: 'no' } })).toContain('answers problem')
+    expect(grave([face], { sitting: { lips: 'no' } })).toContain('answers problem')
+    expect(grave([{ ...face, zones: ['face'] }], { sitting: { lips: 'no' } })).not.toContain(
+      'answers problem',
+    )
+    expect(grave([face], { age: 5 })).toContain('lids warning')
+    expect(grave([face], { age: 6 })).not.toContain('lids warning')
   })
 
-  it('prints over hair, of sheets and of strokes', () => {
+  it('prints over hair, of stencils and of strokes', () => {
     const titles = (steps: Step[]) =>
       told(lookOf(steps))
         .filter(f => /hair/.test(f.title))
@@ -248,7 +250,7 @@ describe('split cakes count as every paint in them', () => {
   it('a neon strip near an eye is found, and another cake that may be there is offered', () => {
     const found = told(lookOf([onLid]), { kit }).find(f => f.check === 'safe')!
     expect(found).toMatchObject({
-      level: 'stop',
+      level: 'problem',
       title: 'Own cake, for its strip Flare Pink, is not for near the eyes',
     })
     const next = afterFix([onLid], 's', found.fix!, () => 'n')
@@ -268,7 +270,7 @@ describe('split cakes count as every paint in them', () => {
     expect(told(lookOf([stroke]), { kit: paints }).find(f => f.check === 'lacking')!.title).toBe(
       'Own cake is not in the kit',
     )
-    expect(told(lookOf([onLid]), { kit: paints }).find(f => f.check === 'lacking')!.level).toBe('care')
+    expect(told(lookOf([onLid]), { kit: paints }).find(f => f.check === 'lacking')!.level).toBe('warning')
   })
 
   it('both paints of a double load count', () => {
@@ -281,7 +283,7 @@ describe('split cakes count as every paint in them', () => {
       ],
       load: { kind: 'double', light: paint('gull'), dark: paint(dark) },
     })
-    expect(grave([stroke('flare')])).toContain('safe stop')
+    expect(grave([stroke('flare')])).toContain('safe problem')
     expect(grave([stroke('soot')])).toEqual([])
   })
 })
@@ -348,7 +350,7 @@ describe('the application does not contradict itself', () => {
   it('and paints the lowered lid where the eyes are shut', () => {
     const lid = (eyes: 'open' | 'closed') => {
       const here = groundFor(lookOf([], { eyes }))
-      const eye = [{ outer: here.keepOuts.find(k => k.words === 'right eye')!.ring, holes: [] }]
+      const eye = [{ outer: here.keepOuts.find(k => k.words === 'left eye')!.ring, holes: [] }]
       return (
         coverOf(freshWash('w', 'w', ['right.lid'], [soot], here), {
           ground: here,

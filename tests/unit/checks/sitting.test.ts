@@ -54,17 +54,17 @@ describe('what a person said', () => {
     expect(
       of(lookOf(steps, 30, { eyes: 'no', lips: 'no' }), 'answers').map(f => [f.stepId, f.level]),
     ).toEqual([
-      ['l', 'stop'],
-      ['m', 'stop'],
+      ['l', 'problem'],
+      ['m', 'problem'],
     ])
     expect(of(lookOf(steps), 'answers')).toEqual([])
   })
 
   it.each([
     ['not asked', { allergies: 'not asked' }, 'Ask before painting', 'tip'],
-    ['allergies without a clear patch', { allergies: 'some' }, 'Allergies: test patch first', 'care'],
-    ['a patch that reacted', { patch: 'reacted' }, 'The test patch reacted', 'stop'],
-    ['sore skin', { skin: 'broken or sore' }, 'No paint on broken or sore skin', 'stop'],
+    ['allergies without a clear patch', { allergies: 'some' }, 'Allergies: test patch first', 'warning'],
+    ['a patch that reacted', { patch: 'reacted' }, 'The test patch reacted', 'problem'],
+    ['sore skin', { skin: 'broken or sore' }, 'No paint on broken or sore skin', 'problem'],
   ] as [string, Partial<Sitting>, string, string][])(
     '%s is told once, of the whole look',
     (_name, sitting, title, level) => {
@@ -80,7 +80,7 @@ describe('what a person said', () => {
 
   it('under three years only the arm is painted, stated as common practice with local rules first', () => {
     const [found] = of(lookOf([], 8, { age: 2 }), 'sitting')
-    expect(found).toMatchObject({ level: 'stop', title: 'Under 3 years: the arm only' })
+    expect(found).toMatchObject({ level: 'problem', title: 'Under 3 years: the arm only' })
     expect(found!.why).toMatch(/Common practice.*Local rules/)
     expect(
       of(
@@ -96,7 +96,7 @@ describe('what a person said', () => {
 
 describe('cautions by age and zone', () => {
   it('lids and lash line of children under six', () => {
-    expect(of(lookOf([liner()], 5), 'lids')[0]).toMatchObject({ level: 'care', stepId: 'l' })
+    expect(of(lookOf([liner()], 5), 'lids')[0]).toMatchObject({ level: 'warning', stepId: 'l' })
     expect(of(lookOf([liner()], 6), 'lids')).toEqual([])
     expect(of(lookOf([freshWash('w', 'w', ['left.lid'], [soot], ground)], 4), 'lids')).toHaveLength(1)
   })
@@ -105,7 +105,7 @@ describe('cautions by age and zone', () => {
     const near = { ...freshGlitter('g', 'patch', [34, 20], null, ground), sort: 'chunky' as const }
     const far = { ...freshGlitter('g', 'patch', [0, -50], null, ground), sort: 'chunky' as const }
     const [found] = of(lookOf([near]), 'sparkle')
-    expect(found).toMatchObject({ level: 'stop', fix: { sets: [{ path: ['sort'], to: 'fine' }] } })
+    expect(found).toMatchObject({ level: 'problem', fix: { sets: [{ path: ['sort'], to: 'fine' }] } })
     expect(of(lookOf([far]), 'sparkle')).toEqual([])
     expect(of(lookOf([{ ...near, sort: 'fine' }]), 'sparkle')).toEqual([])
   })
@@ -113,15 +113,15 @@ describe('cautions by age and zone', () => {
   it('glued gems near an eye stop, self-adhesive ones want care; far ones say nothing', () => {
     const gem = (x: number, y: number, fix: 'glued' | 'self-adhesive') =>
       of(lookOf([{ ...freshGem('g', [x, y]), fix }]), 'sparkle').map(f => f.level)
-    expect(gem(50, 4, 'glued')).toEqual(['stop'])
-    expect(gem(50, 4, 'self-adhesive')).toEqual(['care'])
+    expect(gem(50, 4, 'glued')).toEqual(['problem'])
+    expect(gem(50, 4, 'self-adhesive')).toEqual(['warning'])
     expect(gem(0, -40, 'glued')).toEqual([])
   })
 
   it('gems within reach of very small children', () => {
-    expect(of(lookOf([freshGem('g', [0, -40])], 4), 'sparkle').map(f => f.level)).toEqual(['care'])
+    expect(of(lookOf([freshGem('g', [0, -40])], 4), 'sparkle').map(f => f.level)).toEqual(['warning'])
     expect(of(lookOf([freshGem('g', [0, -40])], 4, { age: 2 }), 'sparkle').map(f => f.level)).toEqual([
-      'stop',
+      'problem',
     ])
   })
 
@@ -133,7 +133,7 @@ describe('cautions by age and zone', () => {
         ]),
         'safe',
       )[0],
-    ).toMatchObject({ level: 'stop' })
+    ).toMatchObject({ level: 'problem' })
     expect(of(lookOf([freshLips('m', [soot])]), 'safe')[0]!.title).toContain('not for lips')
     expect(of(lookOf([freshLips('m', [paint('rosehip')])]), 'safe')).toEqual([])
     expect(of(lookOf([freshLips('m', [paint('rosehip')])]), 'lipsShared')[0]).toMatchObject({ level: 'tip' })
@@ -147,7 +147,7 @@ describe('cautions by age and zone', () => {
         [40, 4],
       ] as [number, number][],
     }
-    expect(of(lookOf([over]), 'overEyes')[0]!.title).toContain('right eye')
+    expect(of(lookOf([over]), 'overEyes')[0]!.title).toContain('left eye')
     expect(of({ ...lookOf([over]), skin: { ...lookOf([]).skin, eyes: 'closed' } }, 'overEyes')).toEqual([])
     expect(of(lookOf([freshDots('d', 'row', [0, -40], null, soot, ground, [0, 0])]), 'overEyes')).toEqual([])
   })
@@ -160,7 +160,7 @@ describe('glitter on wet paint', () => {
   it('follows its host at once, not after it has dried, and not before it', () => {
     expect(of(lookOf([base, glitter]), 'glitterHost')).toEqual([])
     expect(of(lookOf([base, ...between, glitter]), 'glitterHost')[0]!.title).toContain('dry by then')
-    expect(of(lookOf([glitter, base]), 'glitterHost')[0]).toMatchObject({ level: 'stop' })
+    expect(of(lookOf([glitter, base]), 'glitterHost')[0]).toMatchObject({ level: 'problem' })
     expect(of(lookOf([{ ...glitter, area: 'zones', zones: ['forehead'] }]), 'glitterHost')[0]).toMatchObject({
       fix: { sets: [{ path: ['on'], to: null }] },
     })
@@ -184,7 +184,7 @@ describe('linework', () => {
     const found = findingsOf(look, there, paints, [...lost('l'), ...lost('s')], '2026-06-01')
     expect(found.find(f => f.check === 'lineContrast')).toMatchObject({
       stepId: 'l',
-      level: 'care',
+      level: 'warning',
       fix: { sets: [{ path: ['load', 'paint'] }] },
     })
     const outline = found.find(f => f.title.includes('outline'))!

@@ -52,7 +52,7 @@ describe('curves through points', () => {
 })
 
 describe('a draft', () => {
-  it('leaves as an SVG with curves that is read to the same sheet', () => {
+  it('leaves as an SVG with curves that is read to the same stencil', () => {
     const draft = draftOf(readSheetFile(fileOf('swirl-large')).sheet)
     const svg = draftSvg(draft)
     expect(svg).toMatch(/C-?\d/)
@@ -90,7 +90,9 @@ describe('a draft', () => {
     expect(polygonArea(polygonOf(placed(circleAt([0, 0], 5), [3, 3], 30, 2)))).toBeCloseTo(100 * Math.PI, 0)
   })
   it('refuses what lies outside, with a sentence', () => {
-    expect(() => sheetOfDraft(added(blank, [circleAt([49, 0], 5)]))).toThrow(/reaches past the sheet's edge/)
+    expect(() => sheetOfDraft(added(blank, [circleAt([49, 0], 5)]))).toThrow(
+      /reaches past the stencil's edge/,
+    )
     expect(() => sheetOfDraft(blank)).toThrow(/no opening/)
   })
 })
@@ -143,7 +145,7 @@ describe('drawing one', () => {
       /Choose/,
     )
     expect(() => repeated(blank, motif, { across: 0.6, down: 0.6, shift: 0, margin: 6, flip: false })).toThrow(/more than/) // prettier-ignore
-    expect(() => repeated(blank, motif, { across: 9, down: 8, shift: 0, margin: 45, flip: false })).toThrow(/larger than the sheet/) // prettier-ignore
+    expect(() => repeated(blank, motif, { across: 9, down: 8, shift: 0, margin: 45, flip: false })).toThrow(/larger than the stencil/) // prettier-ignore
   })
   it('sets a border along a line, turned with it, and mirrors a half', () => {
     const petal = [rectangleOf([0, 0], [4, 1])]

@@ -121,7 +121,7 @@ describe('a look file that was spoilt', () => {
 const broken = (text: string, at: number, length: number, put: string) =>
   text.slice(0, at % text.length) + put + text.slice((at % text.length) + length)
 
-describe('a sheet file that was spoilt', () => {
+describe('a stencil file that was spoilt', () => {
   const small = shelf.filter(s => shelfSvg(s.id).length < 40_000).slice(0, 12)
   const put = fc.constantFrom(
     '',

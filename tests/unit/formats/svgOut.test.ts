@@ -31,7 +31,7 @@ describe('a look as SVG', () => {
     },
   )
 
-  it('keeps prints and sheets apart, and prints at true size', () => {
+  it('keeps prints and stencils apart, and prints at true size', () => {
     const step = freshSheet('s', 'S', 'honeycomb', [10, -20], paint('soot'))
     const board = groundOf({ kind: 'board', build: 'fine' }, 30)
     const text = lookSvg({ ...freshLook('l', 'L'), steps: [step] }, { ...world, ground: board })

@@ -313,7 +313,7 @@ describe('direction', () => {
     expect(flowOf({ steps: [], focus: [0, 0] }, worldOf([]))).toMatchObject({ elements: [], cascade: null })
   })
 
-  it('is put right by aiming, for strokes, sheets and gems', () => {
+  it('is put right by aiming, for strokes, stencils and gems', () => {
     const steps: Step[] = [
       drop('a', [40, 20], [48, 40]),
       freshSheet('s', 's', 'feather', [44, 40], soot),
@@ -417,7 +417,7 @@ describe('arrangements', () => {
     }
   })
 
-  it('bring nothing when there is no sheet to frame', () => {
+  it('bring nothing when there is no stencil to frame', () => {
     expect(starterOf('frame').make({ ground, focus: [0, 0], palette, id: () => 'a', host: null })).toEqual([])
   })
 })

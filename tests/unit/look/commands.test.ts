@@ -92,7 +92,7 @@ describe('commands on steps', () => {
     expect(after(copied, removeSteps(ids('a', 'b'))).steps.map(s => s.id)).toEqual(['d', 'c'])
   })
 
-  it('dab more or less within bounds, on the last pass of a sheet, on a base, and on nothing else', () => {
+  it('dab more or less within bounds, on the last pass of a stencil, on a base, and on nothing else', () => {
     const base = freshWash('w', 'W', ['forehead'], [soot], ground)
     const look = lookOf(sheet('s'), base, line('l'))
     const dabs = (by: number) => {
@@ -119,7 +119,7 @@ describe('commands on steps', () => {
   })
 })
 
-describe('placing a sheet', () => {
+describe('placing a stencil', () => {
   it('moves, turns and flips; what is turned stays where it prints', () => {
     const step = sheet('s')
     const look = lookOf(step)
@@ -206,7 +206,7 @@ describe('twins', () => {
 })
 
 describe('shaping by handles', () => {
-  it('moves and turns steps together, sheets too, as one change', () => {
+  it('moves and turns steps together, stencils too, as one change', () => {
     const look = lookOf(sheet('s'), line('a'), line('b', [-30, 20]))
     const moved = after(look, shiftSteps(ids('s', 'a'), 3, 4, ground))
     expect((moved.steps[0] as StepOf<'sheet'>).at).toEqual([3, -44])

@@ -234,7 +234,7 @@ describe('a pass of several colours', () => {
     }
   })
 
-  it('takes the way in which its colours were dragged along with its sheet, turned as it is', () => {
+  it('takes the way in which its colours were dragged along with its stencil, turned as it is', () => {
     const axis = {
       kind: 'line' as const,
       from: [0, -50] as [number, number],
@@ -284,7 +284,7 @@ describe('a mark to go by', () => {
   })
 })
 
-describe('a sheet on the move', () => {
+describe('a stencil on the move', () => {
   const still = freshSheet('still', 'Moth', 'moth', [0, -36], soot)
   const sheet = freshSheet('s', 'Feather', 'feather', [40, 20], soot)
   const world = worldOf(still, sheet)
@@ -319,9 +319,9 @@ describe('a sheet on the move', () => {
   it('is drawn to brow and cheekbone by its edge', () => {
     const features = featureSnaps(world)
     expect(features.map(f => f.words)).toEqual(
-      expect.arrayContaining(['the left brow', 'the right cheekbone', 'the midline']),
+      expect.arrayContaining(['the right brow', 'the left cheekbone', 'the midline']),
     )
-    const brow = features.filter(f => f.words === 'the right brow')
+    const brow = features.filter(f => f.words === 'the left brow')
     const drawn = drawnOn([35, 70], [35, -10], brow)
     expect(gapAfter(drawn, brow)).toBeLessThan(0.3)
     expect(snapAt(points, brow, { ...sheet, at: [35, 70] }, 1.6, world)).toBeNull()

@@ -46,7 +46,7 @@ import { ground, MIDLINE, paint, sheets, world } from '../world'
 const soot = paint('soot')
 const FOCUS: Point = [0, 0]
 const sheet = (stencil: string, at: Point, more: Partial<SheetStep> = {}): SheetStep => ({
-  ...freshSheet('s', 'Sheet', stencil, at, soot),
+  ...freshSheet('s', 'Stencil', stencil, at, soot),
   ...more,
 })
 const pass = (more: Partial<Pass>): Pass => ({
@@ -178,7 +178,7 @@ describe('turning over', () => {
     expect(outward(many[0] as LineStep)).toBe(true)
   })
 
-  it('takes sheets along, to their other side, in place', () => {
+  it('takes stencils along, to their other side, in place', () => {
     const a = structuredClone(sheet('feather', [30, -30], { id: 'a', tilt: 20 }))
     const b = structuredClone(freshLine('l', 'teardrop', [50, -30], soot, ground, FOCUS))
     flipTogether([a, b], world, FOCUS)
@@ -206,7 +206,7 @@ describe('turning over', () => {
 
 describe('what is printed is the pivot', () => {
   const part = sheet('star-set', [20, -30], { passes: [pass({ openings: chosen(0) })] })
-  it('of turns, whatever is left of the sheet', () => {
+  it('of turns, whatever is left of the stencil', () => {
     const m = printedMiddle(part, world)
     expect(Math.hypot(...m)).toBeGreaterThan(5)
     const there = liesAt(m, placementOf(part), ground)
@@ -235,7 +235,7 @@ describe('what is printed is the pivot', () => {
   })
 })
 
-describe('passes of one sheet', () => {
+describe('passes of one stencil', () => {
   const gaps = null
   it('creep more over a pass that is runny, and no more over thin dry layers', () => {
     const over = (wetness: Pass['wetness']) => {
@@ -265,7 +265,7 @@ describe('passes of one sheet', () => {
     expect(counts[0]! + counts[1]!).toBeGreaterThanOrEqual(0.9 * whole)
   })
 
-  it('are checked on sheets of more than 900 openings too', () => {
+  it('are checked on stencils of more than 900 openings too', () => {
     const dots = Array.from({ length: 1000 }, (_, i): Polygon => ({
       outer: Float64Array.from(
         ellipsePoints(((i % 40) - 19.5) * 2.4, (Math.floor(i / 40) - 12) * 2.4, 1, 1, 0.05),
@@ -302,7 +302,7 @@ describe('passes of one sheet', () => {
       [],
       '2026-06-01',
     ).find(f => f.check === 'reload')!
-    expect(found.title).toBe(`${each} loads for this pass on each side`)
+    expect(found.title).toBe(`${each} loads for this colour layer on each side`)
   })
 })
 
@@ -395,7 +395,7 @@ describe('what fits', () => {
 })
 
 describe('a register', () => {
-  it('is told when what both sheets dab never meets', () => {
+  it('is told when what both stencils dab never meets', () => {
     const host = sheets.get('diamonds')!
     const fit = registerFit(host, host, 'openings', { turn: 0, shift: [0, 0] })
     const all = new Set(host.openings.keys())

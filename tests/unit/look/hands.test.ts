@@ -449,11 +449,11 @@ describe('the other side', () => {
   })
 })
 
-describe('a base under a sheet', () => {
+describe('a base under a stencil', () => {
   const sheet = freshSheet('s', 'Moth', 'moth', [0, -36], soot)
   const world = worldOf([sheet])
 
-  it('goes where the sheet goes, and is on both sides where the sheet is', () => {
+  it('goes where the stencil goes, and is on both sides where the stencil is', () => {
     const wash = baseUnder(sheet, 'b', [gull], 3, world)!
     const look = lookOf(wash, sheet)
     const settled = (next: Look): Look =>
@@ -521,7 +521,7 @@ describe('ways of working', () => {
     )
   })
 
-  it('change what a new sheet begins with', () => {
+  it('change what a new stencil begins with', () => {
     const pass = (ways: Partial<typeof USUAL_WAYS>) =>
       freshSheet('s', 'S', 'moth', [0, 0], soot, { ...USUAL_WAYS, ...ways }).passes[0]!
     expect(pass({}).tool).toBe('makeup')
@@ -547,7 +547,7 @@ describe('ways of working', () => {
       ).find(f => f.check === 'lids')
     expect(lids({})).toBeUndefined()
     expect(lids({ lidsFrom: 9 })).toMatchObject({
-      level: 'care',
+      level: 'warning',
       why: expect.stringContaining('under 9 years'),
     })
     expect(lids({ lidsFrom: 9, lids: 'paint' })).toMatchObject({
@@ -557,7 +557,7 @@ describe('ways of working', () => {
   })
 })
 
-describe('motifs of a sheet', () => {
+describe('motifs of a stencil', () => {
   const square = (x: number, y: number, s: number) => ({
     outer: Float64Array.of(x, y, x + s, y, x + s, y + s, x, y + s),
     holes: [],

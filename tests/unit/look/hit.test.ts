@@ -47,22 +47,22 @@ describe('what lies under a tap', () => {
     expect(found([under, over], SPOT, [over, under])).toEqual(['over', false])
   })
 
-  it('is a sheet only where it prints, until it is in hand', () => {
+  it('is a stencil only where it prints, until it is in hand', () => {
     expect(found([sheet], printed)).toEqual(['sheet', false])
     expect(found([sheet], blank)).toBeNull()
     expect(found([sheet], blank, [sheet])).toEqual(['sheet', false])
   })
 
-  it('tells the twin of a sheet from the sheet', () => {
+  it('tells the twin of a stencil from the stencil', () => {
     expect(found([sheet], [-printed[0], printed[1]])).toEqual(['sheet', true])
   })
 
-  it('is brushwork that lies on the sheet in hand, not the sheet', () => {
+  it('is brushwork that lies on the stencil in hand, not the stencil', () => {
     const gem = gemAt('gem', printed)
     expect(found([gem, sheet], printed, [sheet])).toEqual(['gem', false])
   })
 
-  it('is the sheet in hand before another that prints over it', () => {
+  it('is the stencil in hand before another that prints over it', () => {
     const other = { ...sheet, id: 'other' }
     expect(found([sheet, other], printed)).toEqual(['other', false])
     expect(found([sheet, other], printed, [sheet])).toEqual(['sheet', false])
@@ -82,7 +82,7 @@ describe('what lies under a tap', () => {
     expect(found([lips], [on[0], on[1] + 20], [lips])).toBeNull()
   })
 
-  it('is nothing of a sheet that the drawer has no more', () => {
+  it('is nothing of a stencil that the drawer has no more', () => {
     const gone = { ...sheet, stencil: 'gone' }
     expect(found([gone], printed, [gone])).toBeNull()
   })

@@ -75,7 +75,7 @@ describe('parseLook', () => {
     for (const data of [null, 4, 'look', [], {}]) expect(parseLook(data).ok).toBe(false)
   })
 
-  it('names the sheets that are missing', () => {
+  it('names the stencils that are missing', () => {
     expect(sheetsOf(valid())).toEqual(['moth'])
     expect(missingSheets(valid(), () => false)[0]).toMatch(/"moth", which is not in the drawer/)
     expect(missingSheets(valid(), () => true)).toEqual([])
@@ -137,9 +137,9 @@ describe('where', () => {
       midline: 'on the midline',
     })
     const [px, py] = ground.face!.landmarks.right.browPeak
-    expect(whereIs(ground, [-px, py]).landmark).toBe('on the left peak of the brow')
+    expect(whereIs(ground, [-px, py]).landmark).toBe('on the right peak of the brow')
     expect(whereIs(ground, [px + 6, py - 2.5])).toMatchObject({
-      landmark: '2.5 mm above and 6 mm right of the right peak of the brow',
+      landmark: '2.5 mm above and 6 mm out from the left peak of the brow',
     })
   })
 

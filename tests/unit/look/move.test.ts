@@ -67,7 +67,7 @@ describe('the map from face to face', () => {
 })
 
 describe('a look moved to another canvas', () => {
-  it('keeps its sheets and their sizes, and puts them at the same features', () => {
+  it('keeps its stencils and their sizes, and puts them at the same features', () => {
     const look = withSteps([
       { ...freshSheet('a', 'Heart', 'heart-crest', [0, -32], paint('soot')) },
       {
@@ -87,7 +87,7 @@ describe('a look moved to another canvas', () => {
     expect(look.skin.age).toBe(30)
   })
 
-  it('lists what no longer fits, with the best smaller sheet of the drawer', () => {
+  it('lists what no longer fits, with the best smaller stencil of the drawer', () => {
     const look = withSteps([freshSheet('a', 'Crown', 'crown-crest', [0, -46], paint('soot'))])
     const { misfits } = movedTo(look, { ...PLAIN_FACE, build: 'fine' }, 4, stencil, drawer)
     expect(misfits).toHaveLength(1)
@@ -100,7 +100,7 @@ describe('a look moved to another canvas', () => {
     expect(instead.kind).toBe('crest')
   })
 
-  it('takes a smaller sheet where the painter accepts it, and only there', () => {
+  it('takes a smaller stencil where the painter accepts it, and only there', () => {
     const look = withSteps([
       freshSheet('a', 'Crown', 'crown-crest', [0, -46], paint('soot')),
       freshSheet('b', 'Heart', 'heart-crest', [0, -33], paint('soot')),
@@ -173,7 +173,7 @@ describe('a look moved to another canvas', () => {
   })
 })
 
-describe('how a sheet seats', () => {
+describe('how a stencil seats', () => {
   const seat = (id: string, at: Point, tilt = 0, w: World = world) =>
     seatingOf(sheets.get(id)!, { at, tilt, side: 'A' }, w)
 
@@ -181,7 +181,7 @@ describe('how a sheet seats', () => {
     for (const canvas of [{ kind: 'board', build: 'fine' }, ARM] as Canvas[]) {
       const s = seat('swirl-small', [0, 0], 0, { ...world, ground: groundOf(canvas, 30) })
       expect(s.seated).toBe(1)
-      expect(s.sentence).toMatch(/every opening seats/)
+      expect(s.sentence).toMatch(/every opening touches the skin/)
       expect(Math.max(...s.gaps)).toBeLessThanOrEqual(0.5)
     }
   })
@@ -218,15 +218,15 @@ describe('how a sheet seats', () => {
   })
 
   it('beside the skin says so', () => {
-    expect(seat('swirl-small', [300, 300]).sentence).toBe('The sheet lies beside the skin.')
+    expect(seat('swirl-small', [300, 300]).sentence).toBe('The stencil lies beside the skin.')
   })
 })
 
 describe('places that cannot be', () => {
-  it('off the skin, and sheets larger than the canvas, get a sentence', () => {
+  it('off the skin, and stencils larger than the canvas, get a sentence', () => {
     expect(placementProblem(sheets.get('moth'), { at: [0, -30], tilt: 0, side: 'A' }, world)).toBeNull()
     expect(placementProblem(sheets.get('moth'), { at: [250, 0], tilt: 0, side: 'A' }, world)).toMatch(
-      /no skin to lay a sheet on there: keep some of it on the face/,
+      /no skin to lay a stencil on there: keep some of it on the face/,
     )
     expect(
       placementProblem(
@@ -241,7 +241,7 @@ describe('places that cannot be', () => {
     const step = freshSheet('a', 'a', 'honeycomb', [31, 5], paint('soot'))
     const eye = spoiltShares(step, placementsOf(step, world)[0]!, world)
     const hair = spoiltShares({ ...step, at: [0, -90] }, { at: [0, -90], tilt: 0, side: 'A' }, world)
-    expect(eye.spoilt).toContain('right eye')
+    expect(eye.spoilt).toContain('left eye')
     expect(eye.share).toBeGreaterThan(0.005)
     expect(hair.beside).toBeGreaterThan(0.5)
   })
@@ -373,7 +373,7 @@ describe('canvases in a file', () => {
     ],
     [
       { ...PLAIN_FACE, nudges: { 'left.innerEye': [-30, 0] } },
-      /canvas cannot be\. The left inner eye corner must stay/,
+      /canvas cannot be\. The right inner eye corner must stay/,
     ],
     [{ ...PLAIN_FACE, nudges: { nose: [1, 0] } }, /canvas/],
     [

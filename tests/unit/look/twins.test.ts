@@ -52,7 +52,7 @@ const FEATURES: Twin = { ...NO_TWIN, rule: 'features' }
 const prints = (s: SheetStep, n: number, w: World) => layOn(w.ground.surface, placementsOf(s, w)[n]!)
 
 describe('a twin', () => {
-  it('of a sheet with a mirror axis needs no flip: same side, and the print is the mirror image all the same', () => {
+  it('of a stencil with a mirror axis needs no flip: same side, and the print is the mirror image all the same', () => {
     for (const [id, tilt] of [
       ['moth', 17],
       ['honeycomb', -33],
@@ -81,7 +81,7 @@ describe('a twin', () => {
     }
   })
 
-  it('of a sheet without an axis lies on the other side and must be wiped first, or be a second copy', () => {
+  it('of a stencil without an axis lies on the other side and must be wiped first, or be a second copy', () => {
     const s = step('feather', [30, -10], { twin: MIDLINE })
     expect(placementsOf(s, one)[1]!.side).toBe('B')
     expect(twinHandling(s, one)).toBe('wipe and flip')
@@ -206,7 +206,7 @@ describe('what the hands do between', () => {
     ).toEqual(['s0 twin: second copy'])
   })
 
-  it('is nothing for a sheet that is its own mirror image', () => {
+  it('is nothing for a stencil that is its own mirror image', () => {
     expect(list([step('honeycomb', [30, 0], { twin: MIDLINE })])).toEqual([])
   })
 })
@@ -256,7 +256,7 @@ describe('registering', () => {
     expect(fit.tolerance).toBeGreaterThan(10)
   })
 
-  it('lays sheets edge to edge, and lets a common pattern go on', () => {
+  it('lays stencils edge to edge, and lets a common pattern go on', () => {
     const { shift, residual } = fitted('edge', { turn: 2, shift: [90, 0] }, host, { ...host, id: 'again' })
     expect(shift[0]).toBeGreaterThan(80)
     // A whole number of the pattern's steps of 10 x 7.5 mm (half steps together).
@@ -267,7 +267,7 @@ describe('registering', () => {
     expect(other.tolerance).toBe(2)
   })
 
-  it('says in a sentence why sheets do not go together', () => {
+  it('says in a sentence why stencils do not go together', () => {
     expect(registerFit(one.stencil('moth')!, guest, 'openings', { turn: 0, shift: [0, 0] })).toMatch(
       /no regular pattern to register on; try motif in motif/,
     )
@@ -277,7 +277,7 @@ describe('registering', () => {
     expect(registerFit(host, guest, 'openings', { turn: 0, shift: [300, 0] })).toMatch(/too far apart/)
   })
 
-  it("reads how one sheet lies in another's frame, and lays it there again, on both sides", () => {
+  it("reads how one stencil lies in another's frame, and lays it there again, on both sides", () => {
     for (const side of ['A', 'B'] as const) {
       const a = { at: [10, -20] as const, tilt: 33, side, grip: [2, -1] as const }
       const relation = { turn: 14, shift: [6, -9] as Point }

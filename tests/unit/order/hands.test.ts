@@ -71,7 +71,7 @@ describe('a base by sponge', () => {
 describe('the effort of a step', () => {
   const single = freshSheet('a', 'a', 'heart-crest', [0, -30], paint('gull'))
 
-  it('doubles with a twin, and adds the wiping of the sheet', () => {
+  it('doubles with a twin, and adds the wiping of the stencil', () => {
     const one = kindOf(single).effort(single, world)
     const twins = { ...single, twin: MIDLINE }
     const two = kindOf(twins).effort(twins, world)
@@ -89,12 +89,12 @@ describe('the effort of a step', () => {
     expect(kindOf(glitter).effort(glitter, world).seconds).toBeCloseTo(base + HANDS.glitter, 9)
   })
 
-  it('is nothing for a sheet that is not in the drawer', () => {
+  it('is nothing for a stencil that is not in the drawer', () => {
     const lost = { ...single, stencil: 'nowhere' }
     expect(kindOf(lost).effort(lost, world)).toEqual({ seconds: 0, loads: 0, tasks: [] })
     expect(kindOf(lost).prints(lost, world)).toEqual([])
     expect(kindOf(lost).outlines(lost, world)).toEqual([])
-    expect(kindOf(lost).lines(lost, world)[0]!.text).toMatch(/missing sheet/)
+    expect(kindOf(lost).lines(lost, world)[0]!.text).toMatch(/missing stencil/)
   })
 
   it('needs a reload for every colour of a base', () => {

@@ -200,7 +200,7 @@ describe('a gradient', () => {
   })
 })
 
-describe('a part of a sheet', () => {
+describe('a part of a stencil', () => {
   const sheet: SheetStep = {
     ...freshSheet('s', 'Scales', 'scales', [0, -36], paint('soot')),
   }
@@ -353,7 +353,7 @@ describe('left free', () => {
     expect(differs(half(40, 30), skin(40, 30))).toBeGreaterThan(15)
   })
 
-  it.each(['lids', 'brows', 'jaw'] as const)('leaves the %s free of a sheet', place => {
+  it.each(['lids', 'brows', 'jaw'] as const)('leaves the %s free of a stencil', place => {
     const zone = ground.zone(`right.${place === 'jaw' ? 'jaw' : place === 'lids' ? 'lid' : 'brow'}`)!
     const mid: Point = [
       zone.reduce((s, v, i) => (i % 2 ? s : s + v), 0) / (zone.length / 2),
@@ -373,8 +373,8 @@ describe('left free', () => {
   })
 })
 
-describe('the base under a sheet', () => {
-  it('lies beneath all that the sheet prints, and goes where it goes', () => {
+describe('the base under a stencil', () => {
+  it('lies beneath all that the stencil prints, and goes where it goes', () => {
     const sheet = { ...freshSheet('s', 'Moth', 'moth', [0, -36], paint('soot')), twin: { ...NO_TWIN } }
     const wash = baseUnder(sheet, 'b', [paint('gull')], 3, worldOf([sheet]))!
     expect(wash.rides).toBe('s')

@@ -196,7 +196,7 @@ describe('balance', () => {
     const left = of([side])
     expect(left.area[0]).toBeGreaterThan(50)
     expect(left.area[1]).toBe(0)
-    expect(left.words).toContain('heavier on the left')
+    expect(left.words).toContain('heavier on their right')
     expect(of([]).words).toBe('nothing is painted yet')
   })
 })

@@ -79,7 +79,7 @@ describe('a base on a base', () => {
   })
 })
 
-describe('a sheet on a wet base', () => {
+describe('a stencil on a wet base', () => {
   const sheet: SheetStep = {
     ...freshSheet('s', 's', 'heart-crest', [40, 30], paint('gull')),
     dry: false,

@@ -141,7 +141,7 @@ describe('a damaged look', () => {
   })
 })
 
-describe('a damaged sheet', () => {
+describe('a damaged stencil', () => {
   it('has no shape, and leaves the drawer standing', () => {
     const house = openHouse(at('x.db'))
     const shape = { geometry: '{"width":9,"height":9,"outline":[],"openings":[]}', width: 9, height: 9 }
@@ -195,7 +195,7 @@ describe('a database of an earlier version', () => {
   })
 })
 
-describe('notes of a sheet', () => {
+describe('notes of a stencil', () => {
   it('that were changed from two pages are both kept', () => {
     const { stencils, db } = openHouse(':memory:')
     const shape = { geometry: '{"width":9,"height":9,"outline":[],"openings":[]}', width: 9, height: 9 }

@@ -162,7 +162,7 @@ describe('landmarks', () => {
   it.each([
     [
       { 'left.innerEye': [-20, 0] },
-      /left inner eye corner must stay at least 4 mm nearer the midline than the left pupil/,
+      /right inner eye corner must stay at least 4 mm nearer the midline than the right pupil/,
     ],
     [{ 'mid.mouth': [0, 30] }, /middle of the mouth must stay at least 1.5 mm above the lower lip/],
     [{ 'right.browStart': [-40, 0] }, /right start of the brow cannot cross the midline/],
@@ -188,7 +188,7 @@ describe('grounds', () => {
       holds(cheek, 30, -20),
     ]).toEqual([true, false, true, true, false, false])
     expect(cheek.box.maxX - cheek.box.minX).toBeLessThan(0.7 * (whole.box.maxX - whole.box.minX))
-    expect([whole, left, cheek].map(g => g.words)).toEqual(['face', 'left half of the face', 'right cheek'])
+    expect([whole, left, cheek].map(g => g.words)).toEqual(['face', 'right half of the face', 'left cheek'])
   })
 
   it('all have pictures of the same proportions', () => {
@@ -221,7 +221,7 @@ describe('grounds', () => {
         { kind: 'board', build: 'fine' },
         { kind: 'arm', part: 'forearm', side: 'right', measures: null },
       ].map(c => canvasWords(c as never)),
-    ).toEqual(['face', 'left half of the face', 'practice board', 'right forearm'])
+    ).toEqual(['face', 'right half of the face', 'practice board', 'right forearm'])
   })
 
   it('show the silhouette as one ring round the head', () => {

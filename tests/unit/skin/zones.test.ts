@@ -56,7 +56,7 @@ describe('zones', () => {
       ].map(p => zoneAt(ground, p as [number, number])),
     ).toEqual(['forehead', 'right.eye', 'left.cheek', 'nose', 'chin', null])
     expect(['left.cheek', 'face', 'middle band', 'arm'].map(z => zoneWords(z as ZoneId))).toEqual([
-      'left cheek',
+      'right cheek',
       'whole face',
       'middle band',
       'whole arm',
@@ -65,10 +65,10 @@ describe('zones', () => {
 
   it('keep eyes, nostrils, mouth and hair free', () => {
     expect(ground.keepOuts.map(k => k.words)).toEqual([
-      'left eye',
       'right eye',
-      'left nostril',
+      'left eye',
       'right nostril',
+      'left nostril',
       'mouth',
       'hair',
     ])
@@ -112,7 +112,7 @@ describe.each(CANVASES)('placing on a %s', (_name, canvas) => {
   const { surface, face } = groundOf(canvas, 30)
   const placement = { at: [face ? 30 : 18, -24] as const, tilt: 25, side: 'B' as const }
 
-  it('comes back from the skin to the sheet', () => {
+  it('comes back from the skin to the stencil', () => {
     const laid = layOn(surface, placement)
     for (const p of [
       [11, 7],
@@ -129,7 +129,7 @@ describe.each(CANVASES)('placing on a %s', (_name, canvas) => {
     expect(held.point([8, -5])[1]).toBeCloseTo(placement.at[1], 9)
   })
 
-  it('mirrors every point of the sheet across the midline', () => {
+  it('mirrors every point of the stencil across the midline', () => {
     for (const p of [
       [11, 7],
       [-14, 20],

@@ -217,7 +217,7 @@ describe('symmetry and lattice', () => {
   })
 })
 
-describe('the demo sheets can be cut', () => {
+describe('the demo stencils can be cut', () => {
   it.each([...sheets.keys()].filter(id => id !== 'wheel-draft'))('%s', id => {
     const s = summaryOf(analyse(sheets.get(id)!))
     expect(s.islands).toBe(0)
@@ -281,7 +281,7 @@ describe('what fits', () => {
     expect(fits.find(s => s.id === 'lion-base')!.score).toBeLessThan(0.1)
   })
 
-  it('ranks a sheet that fills a round spot above ones that are too large for it', () => {
+  it('ranks a stencil that fills a round spot above ones that are too large for it', () => {
     const spot = {
       ring: discAt([45, 45], 12),
       even: false,
@@ -312,7 +312,7 @@ describe('what fits', () => {
     expect(calls).toBe(3)
   })
 
-  it('stands for every sheet with enough points', () => {
+  it('stands for every stencil with enough points', () => {
     for (const s of sheets.values()) expect(samplePoints(s).length, s.id).toBeGreaterThan(30)
   })
 })

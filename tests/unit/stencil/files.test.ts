@@ -180,7 +180,7 @@ describe('DXF in', () => {
           0,
           'LWPOLYLINE',
           8,
-          'Sheet',
+          'Stencil',
           90,
           4,
           70,
@@ -239,7 +239,7 @@ describe('files of either kind', () => {
     expect(() => readSheetFile(plain, -3)).toThrow(/between 5 and 1200/)
   })
 
-  it('asks about a sheet of four metres instead of refusing it', () => {
+  it('asks about a stencil of four metres instead of refusing it', () => {
     const huge =
       '<svg xmlns="http://www.w3.org/2000/svg" width="4000mm" height="2000mm" viewBox="0 0 40 20"><rect x="5" y="5" width="10" height="10"/></svg>'
     expect(() => readSvg(huge)).toThrow(SizeError)

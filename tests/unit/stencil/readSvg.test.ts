@@ -90,7 +90,7 @@ describe('sizes', () => {
     ).toBe(80)
   })
 
-  it("takes the sheet's edge from the element called sheet", () => {
+  it("takes the stencil's edge from the element called stencil", () => {
     const { sheet } = readSvg(
       svg(
         '<rect id="sheet" x="10" y="10" width="60" height="40" fill="none"/><circle cx="40" cy="30" r="5"/>',
@@ -115,16 +115,16 @@ describe('bad input', () => {
     ['a bad viewBox', svg('<rect width="5" height="5"/>', 'viewBox="0 0 0 10"'), /viewBox/],
     ['too many points', svg(many), /points/],
     [
-      'a sheet of four metres',
+      'a stencil of four metres',
       svg('<rect width="5" height="5"/>', 'width="4m" height="1m" viewBox="0 0 4 1"'),
       /size|long/,
     ],
     [
-      'a sheet of 4000 mm',
+      'a stencil of 4000 mm',
       svg('<rect width="5" height="5"/>', 'width="4000mm" height="100mm"'),
       /4.0 m long/,
     ],
-    ['an opening past the edge', svg('<rect x="90" y="10" width="20" height="20"/>'), /past the sheet/],
+    ['an opening past the edge', svg('<rect x="90" y="10" width="20" height="20"/>'), /past the stencil/],
     ['an open cut line', svg('<path fill="none" stroke="red" d="M10 10h10v10"/>'), /open by/],
     ['a strange transform', svg('<rect width="5" height="5" transform="bend(4)"/>'), /transform/],
   ])('refuses %s with a sentence', (_name, text, sentence) => {

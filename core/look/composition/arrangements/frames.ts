@@ -54,7 +54,7 @@ export const FRAMES = {
     ]),
   },
   frame: {
-    words: 'Frame a sheet',
+    words: 'Frame a stencil',
     what: 'an outline and dots round the chosen stencil',
     on: 'sheet',
     make: made(({ palette: p, group }, { host, id, ground, focus }) => {

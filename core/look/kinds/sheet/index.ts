@@ -123,7 +123,7 @@ export const sheetKind: StepKind<SheetStep> = {
 
 /** The colours and the hand matter first, then where it lies. */
 const FIELDS = [
-  { control: 'passes', path: 'passes', label: 'Passes' },
+  { control: 'passes', path: 'passes', label: 'Colour layers' },
   { control: 'switch', path: 'dry', label: 'Let what lies beneath dry first' },
   { control: 'placement', path: '', label: 'Where' },
   { control: 'sheetTwin', path: 'twin', label: 'Twin' },

@@ -33,7 +33,7 @@ export const loadWords = (load: Pass['load']): string =>
   load.kind === 'one'
     ? load.paint.name
     : load.kind === 'cake'
-      ? `${load.cake.name} ${load.bands ? 'in bands of the sponge' : 'across the sheet'}`
+      ? `${load.cake.name} ${load.bands ? 'in bands of the sponge' : 'across the stencil'}`
       : load.more?.length
         ? [load.first, load.second, ...load.more].map(p => p.name).join(' into ')
         : `${load.first.name} with ${load.second.name} over its end`

@@ -129,6 +129,9 @@ export const sheetSchema = z.strictObject({
   register: registerSchema.nullable(),
   /** Whether what lies beneath is let dry first. */
   dry: z.boolean({ error: 'must be true or false' }),
-  passes: z.array(passSchema).min(1, 'must have at least one pass').max(8, 'must have at most 8 passes'),
+  passes: z
+    .array(passSchema)
+    .min(1, 'must have at least one colour layer')
+    .max(8, 'must have at most 8 colour layers'),
 })
 export type SheetStep = z.infer<typeof sheetSchema>

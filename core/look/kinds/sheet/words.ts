@@ -14,7 +14,7 @@ import type { Pass, SheetStep } from './schema'
 
 const HANDLING = {
   'none': '',
-  'as it is': 'same sheet as it is, side',
+  'as it is': 'same stencil as it is, side',
   'wipe and flip': 'wipe and flip to side',
   'second copy': 'second copy, flipped to side',
 } as const
@@ -63,10 +63,10 @@ export function linesOf(step: SheetStep, world: World): CardLine[] {
   const sheet = world.stencil(step.stencil)
   const { where, turned } = placeWords(step, placementOf(step), world)
   const lines: CardLine[] = [
-    { label: 'sheet', text: `${sheet?.name ?? 'missing sheet'}, side ${step.side}, ${turned}` },
+    { label: 'sheet', text: `${sheet?.name ?? 'missing stencil'}, side ${step.side}, ${turned}` },
     { label: 'where', text: where },
     ...step.passes.map((pass, i) => ({
-      label: step.passes.length > 1 ? `pass ${i + 1}` : 'colour',
+      label: step.passes.length > 1 ? `layer ${i + 1}` : 'colour',
       text: passWords(pass, world),
     })),
   ]

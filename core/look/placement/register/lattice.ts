@@ -81,7 +81,7 @@ export function latticeFit(
     const whole = { ...fit, tolerance: tolerance(host, nodes, fit, way, pitch) }
     if (!best || cost(whole) < cost(best)) best = whole
   }
-  if (!best) return 'The sheets lie too far apart: bring one over the other first.'
+  if (!best) return 'The stencils lie too far apart: bring one over the other first.'
   if (best.matched === 0) return 'Nothing of the one lies over the other: bring one over the other first.'
   return best.residual > pitch / 5
     ? `The patterns do not go together: their steps differ, and ${best.residual.toFixed(1)} mm would be left on average.`
