@@ -3,6 +3,7 @@ import { toast, Toaster } from 'vue-sonner'
 import 'vue-sonner/style.css'
 
 const notices = useNotices()
+useTheme()
 watch(
   () => notices.last,
   notice => {
@@ -14,6 +15,7 @@ watch(
 
 <template>
   <NuxtPage />
+  <CommandList />
   <Toaster
     position="bottom-center"
     :toast-options="{ style: { background: '#23201D', color: '#F6F4EF', border: 'none' } }"

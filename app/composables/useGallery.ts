@@ -143,7 +143,7 @@ export function useGallery() {
         body: await file.text(),
         headers: { 'content-type': 'application/json' },
       })
-      toast(`${look.name} taken in`)
+      toast(`${look.name} imported`)
     })
 
   return { ...list, load, create, duplicate, rename, remove, take }

@@ -1,7 +1,9 @@
 import { nanoid } from 'nanoid'
 import { tenth, tenthPoint, type Point } from '#core/geometry'
-import { aimedTilt, freshSheet, ofKind, usualHeading, type PaintRef, type SheetStep } from '#core/look'
+import { freshSheet, ofKind, type PaintRef, type SheetStep } from '#core/look'
 import type { Placement } from '#core/skin'
+import { unprepared } from '#core/stencil'
+import { GivenUp } from '~/utils/stoppable'
 
 /**
  * The paint of the last pass of the look, for the next sheet; null when it is a split cake or there is none.
@@ -12,41 +14,83 @@ function lastPaint(sheets: readonly SheetStep[]): PaintRef | null {
   return load.kind === 'one' ? load.paint : load.second
 }
 
-/** Laying sheets on the skin. */
+/** Where a new stencil goes when nothing has been searched. */
+function useSeating() {
+  const session = useSession()
+  const scene = useScene()
+  const drawer = useDrawer()
+  const worker = useSheetWorker()
+
+  /** A new step where it fits, near the place that was asked for; as it is when the worker was stopped. */
+  async function seated(step: SheetStep, asked: Point | null): Promise<SheetStep> {
+    const about = drawer.find(step.stencil)!
+    const shape = drawer.shapes.get(step.stencil)
+    if (!shape) return step
+    const { skin, canvas, focus } = session.look!
+    try {
+      return await worker.laid(
+        step,
+        { ...unprepared(shape), kind: about.kind, zones: about.zones },
+        {
+          look: { skin, canvas, focus },
+          asked,
+          usual: scene.middle(),
+          today: new Date().toISOString().slice(0, 10),
+        },
+      )
+    } catch (error) {
+      if (error instanceof GivenUp) return step
+      throw error
+    }
+  }
+  return { seated }
+}
+
+/** Laying stencils on the skin. */
 export function useLaying() {
   const session = useSession()
+  const selection = useSelection()
   const scene = useScene()
   const drawer = useDrawer()
   const kit = useKit()
   const steps = useSteps()
   const ways = useWays()
-
-  /** Lays a sheet on the skin: where it is told to, else where the next thing goes. */
+  const { seated } = useSeating()
+  /** The stencil that is being laid: a second press on it meanwhile lays no second one. */
+  let laying: string | null = null
+  /**
+   * Lays a stencil on the skin where a search has found that it fits, else where it fits near the place that
+   * was pointed at, or anywhere.
+   */
   async function addSheet(
     stencilId: string,
     at: Point | null,
-    fit: Partial<Placement> & { openings?: readonly number[] | null } = {},
+    fit: (Partial<Placement> & { openings?: readonly number[] | null }) | null = null,
   ): Promise<void> {
     const about = drawer.find(stencilId)
-    const sheets = ofKind('sheet', session.look!.steps)
-    const paint = lastPaint(sheets) ?? (kit.singles[0] && kit.refOf(kit.singles[0]))
-    if (!about || !paint) return
-    await drawer.ensure([stencilId])
-    const step = freshSheet(
-      nanoid(10),
-      about.name,
-      stencilId,
-      tenthPoint(at ?? scene.nextSpot()),
-      paint,
-      ways.now,
-    )
-    if (fit.openings) step.passes[0]!.openings = { use: 'chosen', numbers: [...fit.openings] }
-    // A texture lies with the flow from the start: down on the forehead, up toward the nose on the cheeks.
-    const usual =
-      about.kind === 'texture' && typeof about.heading === 'number'
-        ? aimedTilt('A', about.heading, usualHeading(scene.ground, step.at, session.look!.focus))
-        : 0
-    steps.add({ ...step, tilt: tenth(fit.tilt ?? usual), side: fit.side ?? 'A' }, 'lay a stencil')
+    const paint =
+      lastPaint(ofKind('sheet', session.look!.steps)) ?? (kit.singles[0] && kit.refOf(kit.singles[0]))
+    if (!about || !paint || laying === stencilId) return
+    laying = stencilId
+    try {
+      await drawer.ensure([stencilId])
+      const asked = at ?? selection.spot
+      const fresh = freshSheet(
+        nanoid(10),
+        about.name,
+        stencilId,
+        tenthPoint(asked ?? scene.middle()),
+        paint,
+        ways.now,
+      )
+      if (fit?.openings) fresh.passes[0]!.openings = { use: 'chosen', numbers: [...fit.openings] }
+      const step = fit
+        ? { ...fresh, tilt: tenth(fit.tilt ?? 0), side: fit.side ?? ('A' as const) }
+        : await seated(fresh, asked)
+      steps.add(step, 'lay a stencil')
+    } finally {
+      laying = null
+    }
   }
   return { addSheet }
 }

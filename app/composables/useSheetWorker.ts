@@ -1,12 +1,12 @@
 import { proxy } from 'comlink'
 import type { Draft } from '#core/draft'
 import type { SheetOnTheWay } from '#core/formats'
-import type { Look } from '#core/look'
+import type { Look, SheetStep } from '#core/look'
 import type { Canvas } from '#core/skin'
-import { unprepared, type Analysis, type Island, type Fit } from '#core/stencil'
+import { unprepared, type Analysis, type Island, type Fit, type Stencil } from '#core/stencil'
 import type { SheetGeometry, Spot } from '#core/stencil'
 import { StoppableWorker } from '~/utils/stoppable'
-import type { FileAnswer, Mending, Sheets, UnpackedAnswer } from '~/workers/sheets'
+import type { FileAnswer, Mending, Sheets, UnpackedAnswer, WhereToLay } from '~/workers/sheets'
 
 const stoppable = new StoppableWorker<Sheets>(
   () => new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' }),
@@ -23,8 +23,10 @@ function giveUp(): void {
   heard = Promise.resolve()
 }
 
-/** What could be made even in a draft; sheets as one file, and out of one. */
+/** Jobs that need nothing of the drawer: drafts, sheets as one file and out of one, a new step laid well. */
 const drafts = {
+  laid: (step: SheetStep, about: Stencil & { zones: readonly string[] }, where: WhereToLay) =>
+    stoppable.until<SheetStep>(worker().laid(plain(step), plain(about), plain(where))),
   offers: (draft: Draft) => worker().offers(plain(draft)),
   packed: (sheets: SheetOnTheWay[]) => stoppable.until(worker().packed(plain(sheets))),
   unpacked: (bytes: Uint8Array) => stoppable.until<UnpackedAnswer>(worker().unpacked(bytes)),

@@ -25,7 +25,8 @@ export function useSparkle() {
         s.passes.at(-1)!.glitter = true
       }),
     )
-    if (changed) notices.tell('Strewn on the last pass, before the sheet is lifted: your way of working.')
+    if (changed)
+      notices.tell('Strewn on the last colour layer, before the stencil is lifted: your way of working.')
     return changed
   }
   function addGlitter(area: GlitterStep['area']): void {

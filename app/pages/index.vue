@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
-import { useElementSize } from '@vueuse/core'
-import { Archive, FilePlus2, FileUp, Search } from '@lucide/vue'
+import { useElementSize, useLocalStorage } from '@vueuse/core'
+import type { LookCardData } from '~~/server/utils/cards'
+import { Archive, Camera, FilePlus2, FileUp, Search } from '@lucide/vue'
 
 useHead({ title: 'Looks, Janusform' })
 const gallery = useGallery()
@@ -9,19 +10,34 @@ const { looks, failed, loading } = gallery
 const search = ref('')
 const tag = ref('')
 const keeping = ref(false)
+/** In which order the cards stand. */
+const order = useLocalStorage<keyof typeof ORDERS>('janusform-gallery-order', 'newest')
+const ORDERS = {
+  newest: { words: 'newest first', by: () => 0 },
+  name: { words: 'by name', by: (a: LookCardData, b: LookCardData) => a.name.localeCompare(b.name) },
+  quick: {
+    words: 'quickest first',
+    by: (a: LookCardData, b: LookCardData) => (a.seconds ?? Infinity) - (b.seconds ?? Infinity),
+  },
+} as const
 const file = useTemplateRef<HTMLInputElement>('file')
 const tags = computed(() => [...new Set(looks.value.flatMap(l => l.tags))].sort())
 const shown = computed(() =>
-  looks.value.filter(
-    l =>
-      (!tag.value || l.tags.includes(tag.value)) &&
-      `${l.name} ${l.tags.join(' ')}`.toLowerCase().includes(search.value.toLowerCase().trim()),
-  ),
+  [...looks.value]
+    .sort(ORDERS[order.value]?.by ?? ORDERS.newest.by)
+    .filter(
+      l =>
+        (!tag.value || l.tags.includes(tag.value)) &&
+        `${l.name} ${l.tags.join(' ')}`.toLowerCase().includes(search.value.toLowerCase().trim()),
+    ),
 )
 
+async function takeAll(files: Iterable<File>): Promise<void> {
+  for (const file of files) await gallery.take(file)
+}
 async function take(event: Event): Promise<void> {
   const box = event.target as HTMLInputElement
-  for (const chosen of box.files ?? []) await gallery.take(chosen)
+  await takeAll(box.files ?? [])
   box.value = ''
 }
 
@@ -48,11 +64,11 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
 </script>
 
 <template>
-  <main class="mx-auto flex h-screen max-w-[1280px] flex-col px-6">
-    <header class="flex items-center gap-3 py-5">
+  <main class="mx-auto flex h-dvh max-w-[1280px] flex-col px-3 sm:px-6 min-[1800px]:max-w-[1800px]">
+    <header class="flex flex-wrap items-center gap-3 py-5">
       <h1 class="sr-only">Looks</h1>
       <AppNav class="mr-auto" />
-      <label class="relative block w-56"
+      <label class="relative block w-full sm:w-56"
         ><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input
           v-model="search"
           class="field pl-8!"
@@ -60,6 +76,9 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
           placeholder="Search looks"
           aria-label="Search looks"
       /></label>
+      <select v-model="order" class="field w-auto!" aria-label="Order of the looks">
+        <option v-for="(o, key) in ORDERS" :key="key" :value="key">{{ o.words }}</option>
+      </select>
       <button class="btn" title="Backups of everything, and looks that were deleted" @click="keeping = true">
         <Archive :size="16" />Kept safe
       </button>
@@ -94,9 +113,21 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
     <p v-else-if="loading" class="p-10 text-center text-soft">Fetching the looks…</p>
     <div v-else-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center">
       <p class="font-display text-xl">{{ looks.length ? 'No look is called that' : 'No looks yet' }}</p>
-      <p class="text-soft">
-        {{ looks.length ? 'Try another word or tag.' : 'Begin one, or import a file.' }}
-      </p>
+      <p v-if="looks.length" class="text-soft">Try another word or tag.</p>
+      <template v-else>
+        <p class="text-soft">Three ways to begin:</p>
+        <div class="mt-4 flex flex-wrap justify-center gap-2">
+          <button class="btn-main" @click="gallery.create">
+            <FilePlus2 :size="16" />Try it on a new face
+          </button>
+          <NuxtLink to="/drawer/photo" class="btn"
+            ><Camera :size="16" />Photograph your own stencils</NuxtLink
+          >
+          <button class="btn" @click="keeping = true">
+            <Archive :size="16" />Bring a backup or a drawer
+          </button>
+        </div>
+      </template>
     </div>
     <div
       v-show="shown.length && !failed.length"
@@ -127,6 +158,7 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
         </ul>
       </div>
     </div>
+    <DropAnywhere words="Drop look files to import them" @files="takeAll" />
     <KeptSafeDialog v-if="keeping" @close="keeping = false" @restored="gallery.load" />
   </main>
 </template>

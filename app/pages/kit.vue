@@ -86,7 +86,7 @@ async function take(event: Event): Promise<void> {
       added++
     }
     toast(
-      `${added} ${added === 1 ? 'paint' : 'paints'} taken in as estimates; the label decides whether they are eye-safe. ${notes.slice(0, 2).join(' ')}`,
+      `${added} ${added === 1 ? 'paint' : 'paints'} imported as estimates; the label decides whether they are eye-safe. ${notes.slice(0, 2).join(' ')}`,
       { duration: 8000 },
     )
   } catch (error) {
@@ -97,8 +97,8 @@ async function take(event: Event): Promise<void> {
 </script>
 
 <template>
-  <main class="mx-auto max-w-[1280px] px-6 pb-16">
-    <header class="flex items-center gap-3 py-5">
+  <main class="mx-auto max-w-[1280px] px-3 sm:px-6 min-[1800px]:max-w-[1800px] pb-16">
+    <header class="flex flex-wrap items-center gap-3 py-5">
       <h1 class="sr-only">Kit</h1>
       <AppNav class="mr-auto" />
     </header>
@@ -106,20 +106,19 @@ async function take(event: Event): Promise<void> {
       <p v-for="s in failed" :key="s">{{ s }}</p>
     </div>
     <TabGroup v-else>
-      <TabList class="mb-4 flex gap-1.5"
+      <TabList class="mb-4 flex flex-wrap gap-1.5"
         ><Tab
           v-for="words in ['Paints', 'Tools and calibration', 'Brushes and sparkle']"
           :key="words"
-          v-slot="{ selected }"
           as="template"
-          ><button class="chip px-3! py-1! text-[0.95rem]!" :aria-pressed="selected">{{ words }}</button></Tab
+          ><button class="chip px-3! py-1! text-[0.95rem]!">{{ words }}</button></Tab
         ></TabList
       >
       <TabPanels>
-        <TabPanel class="grid grid-cols-[minmax(0,1fr)_350px] gap-6">
+        <TabPanel class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_350px] gap-6">
           <div>
-            <div class="mb-3 flex items-center gap-2">
-              <label class="relative block w-56"
+            <div class="mb-3 flex flex-wrap items-center gap-2">
+              <label class="relative block w-full sm:w-56"
                 ><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input
                   v-model="search"
                   class="field pl-8!"
@@ -128,7 +127,7 @@ async function take(event: Event): Promise<void> {
                   aria-label="Search paints"
               /></label>
               <span class="mr-auto text-soft">{{ shown.length }} paints</span>
-              <button class="btn" @click="file?.click()"><FileUp :size="15" />Palette in</button
+              <button class="btn" @click="file?.click()"><FileUp :size="15" />Import palette</button
               ><input
                 ref="file"
                 type="file"
@@ -140,7 +139,7 @@ async function take(event: Event): Promise<void> {
               <a v-for="as in ['gpl', 'csv']" :key="as" class="btn" :href="`/api/paints/palette?as=${as}`"
                 ><Download :size="15" />{{ as.toUpperCase() }}</a
               >
-              <button class="btn-main" @click="addNew"><Plus :size="15" />Paint</button>
+              <button class="btn-main" @click="addNew"><Plus :size="15" />Add paint</button>
             </div>
             <ul class="grid grid-cols-[repeat(auto-fill,minmax(138px,1fr))] gap-2.5">
               <li v-for="p in shown" :key="p.id">
@@ -178,7 +177,7 @@ async function take(event: Event): Promise<void> {
                       :class="old(p) ? 'font-semibold text-care' : 'text-soft'"
                       >{{
                         old(p)
-                          ? `Care: past its use-by ${useBy(p)}`
+                          ? `Warning: past its use-by ${useBy(p)}`
                           : p.grams === null
                             ? 'grams not noted'
                             : `${p.grams} g left`

@@ -23,7 +23,7 @@ function choosingFor(step: SheetStep | null, pass: number | null, emptied: boole
   if (!step || !own || !sheet) return null
   return {
     step,
-    words: `openings for pass ${pass! + 1}`,
+    words: `openings for layer ${pass! + 1}`,
     chosen: new Set(emptied ? [] : openingNumbers(own, sheet)),
     may: new Set(sheet.openings.keys()),
   } satisfies Choosing

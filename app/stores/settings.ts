@@ -34,7 +34,14 @@ export const useSettings = defineStore('settings', () => {
       // While the server is away the room counts on this device alone.
     }
   }
+  /** The currency in which prices are typed, ISO 4217. */
+  const currency = useLocalStorage('janusform-currency', 'EUR')
+  /** An amount of money in the painter's currency, as their language writes it. */
+  const money = (amount: number): string =>
+    new Intl.NumberFormat(undefined, { style: 'currency', currency: currency.value }).format(amount)
   const driesBy = computed(() => (roomProblem(room.value) ? 1 : dryingFactor(room.value)))
+  /** Whether single letters do something on the bench. */
+  const letterKeys = useLocalStorage('janusform-letter-keys', true)
   const grid = useLocalStorage('janusform-grid', false)
   const lift = useLocalStorage('janusform-lift', false)
   /** A length in the chosen unit, with it. */
@@ -56,8 +63,11 @@ export const useSettings = defineStore('settings', () => {
     room,
     readRoom,
     setRoom,
+    currency,
+    money,
     driesBy,
     grid,
+    letterKeys,
     lift,
     length,
     size,

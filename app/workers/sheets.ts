@@ -1,8 +1,10 @@
 import { expose } from 'comlink'
 import { offersFor, type Draft, type Offer } from '#core/draft'
 import { drawerZip, readDrawerZip, type SheetCame, type SheetOnTheWay } from '#core/formats'
-import { movedTo, proposedFit, type Look, type Moved } from '#core/look'
+import { laidWell, type ToLay } from '#core/checks'
+import { movedTo, proposedFit, type Look, type Moved, type SheetStep } from '#core/look'
 import { Memo } from '#core/memo'
+import type { Point } from '#core/geometry'
 import { groundOf, type Canvas } from '#core/skin'
 import {
   analyse,
@@ -31,6 +33,14 @@ export interface Mending {
   joins: Join[]
   bridge: number | null
   slot: number | null
+}
+
+/** Where a new step goes: as `laidWell` is told it, without what a worker has of its own. */
+export interface WhereToLay {
+  look: Pick<Look, 'skin' | 'canvas' | 'focus'>
+  asked: Point | null
+  usual: Point
+  today: string
 }
 
 /** A file that was read, or the sentence that says why it cannot be used. */
@@ -118,6 +128,14 @@ const sheets = {
   },
   stop(): void {
     search++
+  },
+  /** A new step of one sheet, laid where it fits. */
+  laid(step: SheetStep, about: Stencil & Pick<ToLay, 'zones'>, where: WhereToLay): SheetStep {
+    const sheet: ToLay = { ...prepared(about), zones: about.zones }
+    const { canvas, skin } = where.look
+    const ground = groundOf(canvas, skin.age, skin.eyes === 'closed', memo)
+    const world = { ground, stencil: () => sheet, paint: () => undefined, flat: true, memo }
+    return laidWell(step, sheet, { ...where, world })
   },
   /** A look moved to another canvas; a canvas that cannot be comes back as its sentence. */
   moved(

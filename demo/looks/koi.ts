@@ -13,7 +13,7 @@ export const koiLantern = look(
     canvas: PLAIN_FACE,
     tags: ['fair', 'sea', 'lopsided'],
     budget: 480,
-    notes: 'Saltmarsh Lantern Fair, ticket 052. Lopsided on purpose: one koi on the left of the picture.',
+    notes: 'Saltmarsh Lantern Fair, ticket 052. Lopsided on purpose: one koi on their right.',
     focus: [-30, 4],
   },
   ({ at, spot, patch, line, dots, gemOf, glitter, lips }) => {

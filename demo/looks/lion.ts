@@ -13,11 +13,11 @@ export const harbourLion = look(
     tags: ['fair', 'animal', 'set'],
     budget: 540,
     notes:
-      'Saltmarsh Lantern Fair, ticket 003. Three sheets of one set: hold the dots of the edge on each other.',
+      'Saltmarsh Lantern Fair, ticket 003. Three stencils of one set: hold the dots of the edge on each other.',
     focus: [0, 20],
   },
   ({ at, mid, over, drawn, sheet, clear, line, dots, lips }) => {
-    const base = clear(sheet('Gold, first sheet', 'lion-base', mid('nasion', 0, 16), [pass('beacon', 6)]))
+    const base = clear(sheet('Gold, first stencil', 'lion-base', mid('nasion', 0, 16), [pass('beacon', 6)]))
     return [
       drawn(
         'Warm base',
@@ -37,12 +37,12 @@ export const harbourLion = look(
       ),
       base,
       clear(
-        sheet('Marks, second sheet', 'lion-marks', mid('nasion', 0, 16), [pass('peat', 7)], {
+        sheet('Marks, second stencil', 'lion-marks', mid('nasion', 0, 16), [pass('peat', 7)], {
           register: { on: base.id, way: 'edge', turn: 0, shift: [0, 0] },
         }),
       ),
       clear(
-        sheet('Lights, third sheet', 'lion-lights', mid('nasion', 0, 16), [pass('gull', 7)], {
+        sheet('Lights, third stencil', 'lion-lights', mid('nasion', 0, 16), [pass('gull', 7)], {
           register: { on: base.id, way: 'edge', turn: 0, shift: [0, 0] },
         }),
       ),

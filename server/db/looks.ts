@@ -101,12 +101,13 @@ const statements = (db: Db) => ({
     `INSERT INTO look_revisions (look_id, version, doc, saved_at, name, steps)
      SELECT id, version, doc, updated_at, name, steps FROM looks WHERE id = ?`,
   ),
+  discard: db.prepare('DELETE FROM looks WHERE id = ? AND version = 1 AND steps = 0'),
   mark: db.prepare('UPDATE looks SET deleted_at = @at WHERE id = @id AND (deleted_at IS NULL) = @alive'),
 })
 
 /** Looks, each with its facts in columns. Their earlier versions: see revisionsIn. */
 export function looksIn(db: Db) {
-  const { live, known, list, one, newest, gone, insert, update, keep, mark } = statements(db)
+  const { live, known, list, one, newest, gone, insert, update, keep, mark, discard } = statements(db)
 
   return {
     /** Every look as a list shows it, the newest first; no document is read. */
@@ -159,6 +160,8 @@ export function looksIn(db: Db) {
       return { look, version: base + 1, savedAt: at }
     }),
     remove: (id: string, at: string): boolean => mark.run({ id, at, alive: 1 }).changes > 0,
+    /** Forgets a look that nobody ever put anything into; any other stays. Returns whether it was one. */
+    discard: (id: string): boolean => discard.run(id).changes > 0,
     restore: (id: string): boolean => mark.run({ id, at: null, alive: 0 }).changes > 0,
   }
 }

@@ -17,7 +17,7 @@ export async function sheetPdf(sheet: SheetGeometry, name: string): Promise<Uint
   const [w, h] = upright ? [short, long] : [long, short]
   if (sheet.width > w - 2 * RIM || sheet.height > h - 2 * RIM - 14)
     throw new RangeError(
-      `The sheet is ${Math.round(sheet.width)} x ${Math.round(sheet.height)} mm: too large for A4 at 1:1. Use the cut file.`,
+      `The stencil is ${Math.round(sheet.width)} x ${Math.round(sheet.height)} mm: too large for A4 at 1:1. Use the cut file.`,
     )
   const pdf = await PDFDocument.create()
   const page = pdf.addPage([w * POINTS_PER_MM, h * POINTS_PER_MM])

@@ -48,7 +48,7 @@ export function sheetOf(event: H3Event): { about: StencilMeta; geometry: string 
   const id = getRouterParam(event, 'id') ?? ''
   const about = stencils.find(id)
   const geometry = stencils.geometry(id)
-  if (!about) throw refusal(404, 'There is no such sheet in the drawer.')
+  if (!about) throw refusal(404, 'There is no such stencil in the drawer.')
   if (!geometry)
     throw refusal(422, `"${about.name}" is damaged where it is kept. Import it again, or restore a backup.`)
   return { about, geometry }

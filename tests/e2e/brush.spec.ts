@@ -225,7 +225,7 @@ test('a print that gets lost is outlined by one press, and several steps are sel
   await page.locator('[data-sheet="heart-crest"]').press('Enter')
   await painted(page)
   await page
-    .getByLabel('Colour of pass 1')
+    .getByLabel('Colour of layer 1')
     .or(page.getByRole('button', { name: /Colour/ }).first())
     .first()
     .click()
@@ -244,7 +244,7 @@ test('a print that gets lost is outlined by one press, and several steps are sel
   await page.getByRole('button', { name: 'Done' }).click()
   expect((await steps(page, id))[1].of.openings).toHaveLength(1)
   await page.getByLabel('What it goes around').selectOption({ label: 'zones of the face' })
-  await page.getByRole('button', { name: 'left cheek', exact: true }).click()
+  await page.getByRole('button', { name: 'right cheek', exact: true }).click()
   expect((await steps(page, id))[1].of).toEqual({ use: 'zones', zones: ['right.cheek', 'left.cheek'] })
   await page.locator('[data-step]').nth(0).click()
   await page
@@ -349,7 +349,7 @@ test('a base is drawn by handles: on a picked spot or from its zones, with one m
   await page.mouse.click(...(await onPage(page, [28, 56])))
   await page.keyboard.up('Alt')
   await expect(card.getByText('8 handles')).toBeVisible()
-  await card.getByRole('button', { name: 'One handle less' }).click()
+  await card.getByRole('button', { name: 'Remove point' }).click()
   await expect(card.getByText('7 handles')).toBeVisible()
 
   const before = (await steps(page, id))[0]

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from './site'
 import { PNG } from 'pngjs'
 import { readFileSync } from 'node:fs'
-import { complaints, difference, look, openBench, openNew, painted, saved } from './helpers'
+import { drawn, complaints, difference, look, openBench, openNew, painted, saved } from './helpers'
 
 const steps = async (page: Page, id: string) => (await look(page, id)).look.steps
 
@@ -18,7 +18,7 @@ test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter'
 
   await card.getByRole('button', { name: 'forehead' }).click()
   await card.getByRole('button', { name: 'Another colour' }).click()
-  await card.getByRole('button', { name: 'Colour 2', exact: true }).click()
+  await card.getByRole('button', { name: /^Colour 2:/ }).click()
   await page.getByRole('option', { name: 'Mulberry' }).click()
   await card.getByLabel('How the colours run').selectOption('down')
   await card.getByLabel('Tool').selectOption('petal')
@@ -50,12 +50,12 @@ test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter'
   expect(wrong).toEqual([])
 })
 
-test('Enter on a sheet lays it on the picked spot; numbers typed in place it', async ({ page }) => {
+test('Enter on a stencil lays it on the picked spot; numbers typed in place it', async ({ page }) => {
   const id = await openNew(page)
   const stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.click(stage.x + stage.width / 2 + 9 + 95, stage.y + 385)
-  await expect(page.getByText('Spot picked: right cheek')).toBeVisible()
-  await page.getByLabel('Search sheets').fill('paw')
+  await expect(page.getByText('Spot picked: left cheek')).toBeVisible()
+  await page.getByLabel('Search stencils').fill('paw')
   await page.locator('[data-sheet="paw-set"]').focus()
   await page.keyboard.press('Enter')
   await expect(page.locator('[data-step]')).toHaveCount(1)
@@ -68,7 +68,7 @@ test('Enter on a sheet lays it on the picked spot; numbers typed in place it', a
   await page.getByLabel('Tilt, degrees').fill('30')
   await page.getByLabel('Tilt, degrees').blur()
   await expect(page.getByTestId('where')).toContainText(
-    /40\.5 mm \(2½ fingers\) left of the midline\. Top at 1 o'clock/,
+    /40\.5 mm \(2½ fingers\) to their right of the midline\. Top at 1 o'clock/,
   )
   // A number out of bounds changes nothing.
   await page.getByLabel('Across, mm').fill('9000')
@@ -77,11 +77,11 @@ test('Enter on a sheet lays it on the picked spot; numbers typed in place it', a
   expect((await steps(page, id))[0]).toMatchObject({ at: [-40.5, paw.at[1]], tilt: 30 })
 })
 
-test('a sheet is turned and flipped by its handles', async ({ page }) => {
+test('a stencil is turned and flipped by its handles', async ({ page }) => {
   const id = await openNew(page)
   await page.goto(`/looks/${id}?probe`)
   await painted(page)
-  await page.getByLabel('Search sheets').fill('heart')
+  await page.getByLabel('Search stencils').fill('heart')
   await page.locator('[data-sheet="heart-crest"]').click()
   await expect(page.locator('[data-step]')).toHaveCount(1)
   await painted(page)
@@ -118,11 +118,8 @@ test('the skin changes on the face, and with it the picture', async ({ page }) =
   await expect
     .poll(async () => difference(before, await page.getByTestId('stage').screenshot()))
     .toBeGreaterThan(0.15)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await page
-    .getByRole('button', { name: 'Undo' })
-    .click({ timeout: 500 })
-    .catch(() => {})
+  const undo = page.getByRole('button', { name: 'Undo' })
+  for (; await undo.isEnabled(); await drawn(page)) await undo.click()
   await saved(page)
   expect((await look(page, 'plain-fern-stag')).look.skin).toMatchObject({ colour: '#c58e66', eyes: 'open' })
 })
@@ -141,7 +138,7 @@ test('stubble grows, oily skin is told of, and both are kept with the look', asy
   await saved(page)
   expect((await look(page, 'plain-midnight-moth')).look.skin).toMatchObject({ beard: 'stubble', oily: true })
   await page
-    .getByRole('button', { name: /care|tip|stop/ })
+    .getByRole('button', { name: /warning|tip|problem/ })
     .first()
     .click()
   await expect(page.getByRole('dialog')).toContainText('Oily or sweaty skin')
@@ -166,7 +163,7 @@ test('guides and rulers go away, inches come, and the view zooms', async ({ page
 
 test('time that is over the budget shows; a budget that is none is put back', async ({ page }) => {
   await openBench(page, 'plain-hive-keeper')
-  const budget = page.getByLabel('Time there is, minutes:seconds')
+  const budget = page.getByLabel('Limit, minutes:seconds')
   await budget.fill('1:00')
   await budget.blur()
   await expect(page.getByTestId('time')).toHaveClass(/text-stop/)

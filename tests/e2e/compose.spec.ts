@@ -52,7 +52,7 @@ test('only a drawn part of a stencil is dabbed, the part is moved, and a base li
   const id = await openNew(page)
   await layScales(page)
   const whole = await page.getByTestId('stage').screenshot()
-  await page.getByLabel('Where pass 1 is dabbed').selectOption('shape')
+  await page.getByLabel('Where layer 1 is dabbed').selectOption('shape')
   await expect(page.getByTestId('drawing-bar')).toContainText('Draw round the part')
   await drag(page, circle(14, -36, 10))
   await painted(page)
@@ -81,7 +81,7 @@ test('only a drawn part of a stencil is dabbed, the part is moved, and a base li
 test('Escape gives a shape up that was asked for, and nothing is changed', async ({ page }) => {
   const id = await openNew(page)
   await layScales(page)
-  await page.getByLabel('Where pass 1 is dabbed').selectOption('shape')
+  await page.getByLabel('Where layer 1 is dabbed').selectOption('shape')
   await expect(page.getByTestId('drawing-bar')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('drawing-bar')).toHaveCount(0)
@@ -155,7 +155,7 @@ test('the way of working is asked once, kept, and changes what the next stencil 
 test('a pass is compared with another way, and one press takes it', async ({ page }) => {
   const id = await openNew(page)
   await layScales(page)
-  await page.getByLabel('Compare pass 1 with another way').click()
+  await page.getByLabel('Compare colour layer 1 with another way').click()
   const both = page.getByTestId('compare')
   await expect(both.getByRole('img')).toHaveCount(2, { timeout: 20_000 })
   await both.getByRole('button', { name: 'Take this one' }).click()

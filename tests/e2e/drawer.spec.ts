@@ -6,10 +6,10 @@ const svg = (body: string, head = 'width="80mm" height="80mm" viewBox="0 0 80 80
   `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${body}</svg>`
 const file = (name: string, text: string) => ({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
 
-test('the drawer filters its sheets and opens one with its measures', async ({ page }) => {
+test('the drawer filters its stencils and opens one with its measures', async ({ page }) => {
   const wrong = complaints(page)
   await page.goto('/drawer')
-  await expect(page.getByRole('status')).toContainText(/\d+ of \d+ sheets/)
+  await expect(page.getByRole('status')).toContainText(/\d+ of \d+ stencils/)
   await page.getByLabel('Kind').selectOption('full face')
   await expect(page.locator('[data-sheet]')).toHaveCount(3)
   await page.getByRole('button', { name: 'Clear' }).click()
@@ -17,7 +17,7 @@ test('the drawer filters its sheets and opens one with its measures', async ({ p
   await page.getByLabel('Zone').selectOption('cheek')
   await expect(page.locator('[data-sheet="leaf-spray"]')).toHaveCount(0)
   await page.getByRole('button', { name: 'Clear' }).click()
-  await page.getByLabel('Search sheets').fill('honey')
+  await page.getByLabel('Search stencils').fill('honey')
   await page.locator('[data-sheet="honeycomb"]').click()
   await expect(page.getByRole('definition').filter({ hasText: '1.50 mm' })).toBeVisible()
   await expect(page.getByText('upright, across')).toBeVisible()
@@ -38,7 +38,7 @@ test('files are taken in together, each with its own sentence, and asked for the
 }) => {
   await page.goto('/drawer')
   const before = (await (await page.request.get('/api/stencils')).json()).length
-  await page.getByRole('button', { name: 'Import sheets' }).click()
+  await page.getByRole('button', { name: 'Import stencils' }).click()
   await page.getByLabel('Stencil files').setInputFiles([
     file('good-star.svg', svg('<path d="M40 10L50 35L75 40L50 45L40 70L30 45L5 40L30 35Z"/>')),
     file('not.svg', 'hello'),
@@ -67,22 +67,22 @@ test('files are taken in together, each with its own sentence, and asked for the
   expect(after.at(-1)).toMatchObject({ name: 'sizeless', width: 60, height: 60 })
 })
 
-test('a draft is mended into a new sheet that cuts in one piece; the old one stays', async ({ page }) => {
+test('a draft is mended into a new stencil that cuts in one piece; the old one stays', async ({ page }) => {
   await page.goto('/drawer/wheel-draft')
-  await expect(page.getByText('Stop: 2 loose pieces fall out')).toBeVisible()
+  await expect(page.getByText('Problem: 2 loose pieces fall out')).toBeVisible()
   await page.getByRole('switch', { name: /Widen \d+ bridges/ }).click()
   await expect(page.getByText(/^0 loose pieces, narrowest bridge (0\.[89]|1)/)).toBeVisible({
     timeout: 15_000,
   })
-  await page.getByRole('button', { name: 'Keep as a new sheet' }).click()
-  await expect(page.getByRole('heading', { name: 'Lantern Wheel, draft, mended' })).toBeVisible()
+  await page.getByRole('button', { name: 'Keep as a new stencil' }).click()
+  await expect(page.getByRole('heading', { name: 'Lantern Wheel, draft, repaired' })).toBeVisible()
   await expect(page.getByText('One piece: nothing falls out')).toBeVisible()
   await page.getByRole('tab', { name: 'Cutter' }).click()
   await page.getByLabel('Cut from').selectOption('dxf')
   await page.getByRole('button', { name: 'Send to the simulated cutter' }).click()
   await expect(page.getByText('Nothing falls out.', { exact: true })).toBeVisible()
   await page.getByRole('link', { name: 'Lantern Wheel, draft', exact: true }).click()
-  await expect(page.getByText('Stop: 2 loose pieces fall out')).toBeVisible()
+  await expect(page.getByText('Problem: 2 loose pieces fall out')).toBeVisible()
 })
 
 test('groups are made by clicking openings, and a pass can use one', async ({ page }) => {
@@ -97,7 +97,7 @@ test('groups are made by clicking openings, and a pass can use one', async ({ pa
 
   await openBench(page, 'plain-midnight-moth')
   await page.locator('[data-step="mm3"]').click()
-  await page.getByLabel('Openings of pass 1').selectOption('group:upper wings')
+  await page.getByLabel('Openings of layer 1').selectOption('group:upper wings')
   await saved(page)
   expect((await look(page, 'plain-midnight-moth')).look.steps[2].passes[0].openings).toEqual({
     use: 'group',
@@ -113,7 +113,7 @@ test('groups are made by clicking openings, and a pass can use one', async ({ pa
   await saved(page)
 })
 
-test('the tray ranks what fits a zone and a picked spot, and lays the chosen sheet there', async ({
+test('the tray ranks what fits a zone and a picked spot, and lays the chosen stencil there', async ({
   page,
 }) => {
   await openBench(page, 'plain-fern-stag')
@@ -137,7 +137,7 @@ test('the tray ranks what fits a zone and a picked spot, and lays the chosen she
   await saved(page)
 })
 
-test('a sheet prints at 1:1 on A4 and leaves as SVG and DXF', async ({ request }) => {
+test('a stencil prints at 1:1 on A4 and leaves as SVG and DXF', async ({ request }) => {
   const pdf = await request.get('/api/stencils/honeycomb/print.pdf')
   expect(pdf.headers()['content-type']).toBe('application/pdf')
   const pages = (await PDFDocument.load(await pdf.body())).getPages().map(p => p.getSize())

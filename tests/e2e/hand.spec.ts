@@ -60,7 +60,7 @@ test('what fits ends its search when the zone is changed at once', async ({ page
   await page.getByLabel('Zone to fill').selectOption('right.cheek')
   await page.getByLabel('Zone to fill').selectOption('left.temple')
   await expect(
-    page.getByRole('list', { name: 'What fits the left temple' }).locator('li').first(),
+    page.getByRole('list', { name: 'What fits the right temple' }).locator('li').first(),
   ).toBeVisible()
   await expect(page.getByRole('button', { name: 'Stop', exact: true })).toHaveCount(0)
 })
@@ -176,7 +176,7 @@ test('every palette and popover opens whole inside the window', async ({ page })
   await page.getByRole('button', { name: 'Test on the back of the hand' }).click()
   await inside()
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Colour of pass 1' }).click()
+  await page.getByRole('button', { name: 'Colour of layer 1' }).click()
   await inside()
   await page.keyboard.press('Escape')
   await tab(page, 'Line')
@@ -205,14 +205,14 @@ const steps = async (page: Page, id: string) => {
   return (await look(page, id)).look.steps
 }
 
-test('clear is said only once everything was checked', async ({ page }) => {
+test('no problems is said only once everything was checked', async ({ page }) => {
   await openNew(page)
   const verdict = page.getByTestId('findings')
-  await expect(verdict).toHaveText('clear')
+  await expect(verdict).toHaveText('no problems')
   await page.locator('[data-sheet="scales"]').press('Enter')
   // The very moment after, nothing of it has been checked.
   await expect(verdict).toHaveAttribute('data-checking', 'true')
-  expect(await verdict.textContent()).not.toBe('clear')
+  expect(await verdict.textContent()).not.toBe('no problems')
   await expect(verdict).toHaveAttribute('data-checking', 'false')
 })
 
@@ -262,7 +262,7 @@ test('openings are chosen by click, drag and loop, all, none and inverted; a mis
   const [sheet] = await steps(page, id)
   const count = Number(
     /all (\d+) openings/.exec(
-      (await page.getByLabel('Openings of pass 1').locator('option').first().textContent()) ?? '',
+      (await page.getByLabel('Openings of layer 1').locator('option').first().textContent()) ?? '',
     )![1],
   )
   await page.getByRole('button', { name: 'Choose', exact: true }).click()
@@ -295,7 +295,7 @@ test('openings are chosen by click, drag and loop, all, none and inverted; a mis
   expect((await steps(page, id))[0].passes[0].openings).toEqual({ use: 'all' })
 })
 
-test('a tap beside what a sheet prints does not take it, and strokes flip with the sheets that are selected with them', async ({
+test('a tap beside what a stencil prints does not take it, and strokes flip with the stencils that are selected with them', async ({
   page,
 }) => {
   const id = await openNew(page)
@@ -368,7 +368,7 @@ test('fields, tabs and the card keep to themselves what is theirs', async ({ pag
   await painted(page)
   await page.locator('[data-step]').nth(0).click()
   await expect(page.locator('[data-section="Twin"]')).not.toHaveAttribute('open', '')
-  await expect(page.locator('[data-section="Passes"]')).toHaveAttribute('open', '')
+  await expect(page.locator('[data-section="Colour layers"]')).toHaveAttribute('open', '')
 })
 
 test('a cake that looks use is not changed behind their backs, and is only as safe as its strips', async ({
@@ -376,7 +376,7 @@ test('a cake that looks use is not changed behind their backs, and is only as sa
 }) => {
   const id = await openNew(page)
   await lay(page, 'heart-crest')
-  await page.getByLabel('Colour of pass 1, how it is loaded').selectOption('cake')
+  await page.getByLabel('Colour of layer 1, how it is loaded').selectOption('cake')
   await saved(page)
   await page.goto('/kit')
   const cake = (await look(page, id)).look.steps[0].passes[0].load.cake
@@ -386,7 +386,7 @@ test('a cake that looks use is not changed behind their backs, and is only as sa
     .click()
   await page.getByLabel('Paint of strip 1').selectOption({ label: 'Flare Pink' })
   await expect(page.getByText('Flare Pink: not for near the eyes, so the cake is not either.')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep this paint' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('alert')).toContainText('Test look')
   await page.getByRole('button', { name: 'Keep as a new cake' }).click()
   await expect(page.getByText(`${cake.name} (new) kept`)).toBeVisible()

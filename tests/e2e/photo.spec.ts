@@ -152,8 +152,8 @@ test('a stencil is drawn from a motif, checked as it grows, and goes to a friend
   await expect(page).toHaveURL(/drawer\/[\w-]{10,}/)
 
   await page.goto('/drawer')
-  await page.getByLabel('Search sheets').fill('One cell')
-  await page.getByRole('button', { name: 'Send and take in' }).click()
+  await page.getByLabel('Search stencils').fill('One cell')
+  await page.getByRole('button', { name: 'Export and import' }).click()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'The 1 shown' }).click(),
@@ -162,11 +162,11 @@ test('a stencil is drawn from a motif, checked as it grows, and goes to a friend
   const id = (await sheets(page)).find(s => s.name === 'One cell')!.id
   await page.request.patch(`/api/stencils/${id}`, { data: { tags: ['sky'] } })
   await page.reload()
-  await page.getByRole('button', { name: 'Send and take in' }).click()
+  await page.getByRole('button', { name: 'Export and import' }).click()
   await page.getByLabel('File of stencils').setInputFiles(file('friend.zip', zip, 'application/zip'))
   await expect(page.getByText('0 new, 0 the same, 1 changed')).toBeVisible({ timeout: 30_000 })
   await page.getByRole('checkbox', { name: /One cell/ }).check()
-  await page.getByRole('button', { name: 'Take in 1' }).click()
+  await page.getByRole('button', { name: 'Import 1' }).click()
   await expect(page.getByText('Its notes were taken over.')).toBeVisible()
   expect((await sheets(page)).find(s => s.id === id)!.tags).toEqual([])
   await page.getByLabel('File of stencils').setInputFiles(file('friend.zip', zip, 'application/zip'))

@@ -32,7 +32,9 @@ test.describe('bad input gets a sentence and changes nothing', () => {
     })
   }
 
-  test('looks: damaged, unknown fields, sheets that are not there, no version named', async ({ request }) => {
+  test('looks: damaged, unknown fields, stencils that are not there, no version named', async ({
+    request,
+  }) => {
     const { look } = await (await request.get('/api/looks/plain-tide-queen')).json()
     const post = async (data: unknown) => {
       const answer = await request.post('/api/looks', {
@@ -76,7 +78,7 @@ test.describe('bad input gets a sentence and changes nothing', () => {
   })
 })
 
-test('an SVG that was taken in becomes a sheet of its true size', async ({ request }) => {
+test('an SVG that was taken in becomes a stencil of its true size', async ({ request }) => {
   const answer = await request.post('/api/stencils', {
     data: {
       file: svg('<circle cx="30" cy="30" r="10"/><circle cx="60" cy="30" r="5"/><script>1</script>'),

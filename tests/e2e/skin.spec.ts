@@ -27,7 +27,7 @@ const onPage = async (page: Page, [x, y]: [number, number]): Promise<[number, nu
 }
 const openCanvas = (page: Page) => page.getByRole('button', { name: /, \d+ y$/ }).click()
 
-test("a look moves to a child's face: what no longer fits is listed, a smaller sheet is taken, undo brings all back", async ({
+test("a look moves to a child's face: what no longer fits is listed, a smaller stencil is taken, undo brings all back", async ({
   page,
 }) => {
   const wrong = complaints(page)
@@ -98,7 +98,7 @@ test('a look goes onto an arm and onto the board, and is painted there', async (
   await page.goto('/looks/plain-kelp-cuff')
   await painted(page)
   await page.locator('[data-step="kc3"]').click()
-  await expect(page.getByTestId('twin-words')).toContainText('Lay the same sheet again as it is, side A')
+  await expect(page.getByTestId('twin-words')).toContainText('Lay the same stencil again as it is, side A')
   await page.keyboard.press('ArrowDown')
   await expect(page.getByTestId('where')).toContainText('44 mm (3 fingers) above the middle of the arm')
   await page.keyboard.press('Control+z')
@@ -147,14 +147,14 @@ test('a twin is unlinked, moved by itself, told how far it is from exact, and li
   await page.getByLabel('Across, mm').fill('34')
   await page.getByLabel('Across, mm').blur()
   await page.getByLabel('Twin', { exact: true }).selectOption('midline')
-  await expect(page.getByTestId('twin-words')).toContainText('Wipe the sheet, flip it to side B')
+  await expect(page.getByTestId('twin-words')).toContainText('Wipe the stencil, flip it to side B')
   await expect(page.locator('[data-handling]')).toHaveText(['wipe and flip, twin'])
   await page.getByRole('button', { name: 'Unlink' }).click()
   await expect(page.getByTestId('twin-miss')).toContainText('nobody would notice')
   await page.getByTestId('stage').focus()
   await page.keyboard.press('Shift+ArrowDown')
   await expect(page.getByTestId('twin-miss')).toContainText(
-    '5.0 mm and 0° from exact: Care: people would notice',
+    '5.0 mm and 0° from exact: Warning: people would notice',
   )
   await saved(page)
   const moved = await step(page, id)
@@ -164,7 +164,7 @@ test('a twin is unlinked, moved by itself, told how far it is from exact, and li
   expect((await step(page, id)).twin.own).toBeNull()
 })
 
-test('two sheets are held in register while the host moves, and a hand on the guest lets go', async ({
+test('two stencils are held in register while the host moves, and a hand on the guest lets go', async ({
   page,
 }) => {
   const id = await withSheet(page, 'diamonds')
@@ -207,21 +207,21 @@ test('lift and grid of a sheet are shown on demand, in colours, patterns and wor
   const plain = await page.getByTestId('stage').screenshot()
   await page.getByRole('button', { name: 'Lift', exact: true }).click()
   await expect(page.getByTestId('seating')).toContainText(
-    /\d+ % seats by itself, \d+ % pressed down where you dab\. Rests on the .*gap (\d+\.\d|over 10) mm .*press this side down separately/,
+    /\d+ % touches the skin by itself, \d+ % pressed down where you dab\. Rests on the .*gap (\d+\.\d|over 10) mm .*press this side down separately/,
   )
   const lift = await page.getByTestId('stage').screenshot()
   expect(difference(plain, lift)).toBeGreaterThan(0.005)
-  await page.getByRole('button', { name: 'Sheet grid' }).click()
+  await page.getByRole('button', { name: 'Stencil grid' }).click()
   expect(difference(lift, await page.getByTestId('stage').screenshot())).toBeGreaterThan(0.002)
 })
 
-test('a sheet dragged off the skin goes back to where it was, with a sentence', async ({ page }) => {
+test('a stencil dragged off the skin goes back to where it was, with a sentence', async ({ page }) => {
   const id = await withSheet(page, 'swirl-small')
   await saved(page)
   const before = await step(page, id)
   await page.getByLabel('Across, mm').fill('300')
   await page.getByLabel('Across, mm').blur()
-  await expect(page.getByText('There is no skin to lay a sheet on there')).toBeVisible()
+  await expect(page.getByText('There is no skin to lay a stencil on there')).toBeVisible()
   await expect(page.getByLabel('Across, mm')).toHaveValue(String(before.at[0]))
   expect(await step(page, id)).toEqual(before)
 })

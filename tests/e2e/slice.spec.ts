@@ -31,8 +31,8 @@ test('a look with a base, a twinned stencil and two passes survives a reload, an
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('Shift+ArrowDown')
   await page.keyboard.press(']')
-  await page.getByRole('button', { name: 'Another pass' }).click()
-  await page.getByRole('button', { name: 'Colour of pass 2' }).click()
+  await page.getByRole('button', { name: 'Another colour layer' }).click()
+  await page.getByRole('button', { name: 'Colour of layer 2' }).click()
   await page.getByRole('option', { name: 'Lantern Gold' }).click()
   await painted(page)
   await saved(page)
@@ -164,6 +164,8 @@ test('two pages that save the same look keep both versions', async ({ page, cont
   const other = await context.newPage()
   await openBench(other, 'plain-hive-keeper')
   await other.locator('[data-step]').nth(1).click()
+  // In the strip the arrows go from step to step; on the face they move the step.
+  await other.getByTestId('stage').focus()
   await other.keyboard.press('ArrowRight')
   await saved(other)
   await page.locator('[data-step]').nth(2).click()
@@ -241,7 +243,7 @@ test('the step list fits A4, names every step and what was asked, and is never u
   }
 })
 
-test('the SVG export is at true size, with prints as paths and the sheets apart', async ({ page }) => {
+test('the SVG export is at true size, with prints as paths and the stencils apart', async ({ page }) => {
   const text = await (await page.request.get('/api/looks/plain-midnight-moth/export.svg')).text()
   const [, width, height, w, h] = /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="\S+ \S+ (\S+) (\S+)"/.exec(
     text,

@@ -63,7 +63,7 @@ test('steps become a group with a name, one figure for the flow, and leave it ag
   expect((await look(page, id)).look.groups).toBeUndefined()
 })
 
-test('a sheet that is moved goes to a line of the face, not with the switch off', async ({ page }) => {
+test('a stencil that is moved goes to a line of the face, not with the switch off', async ({ page }) => {
   const id = await openNew(page)
   await spot(page, 46, 30)
   await page.locator('[data-sheet="swirl-small"]').press('Enter')

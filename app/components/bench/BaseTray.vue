@@ -133,7 +133,7 @@ const overs = computed(() => {
 <template>
   <div class="flex h-full flex-col">
     <div
-      class="m-3 mb-0 flex shrink-0 rounded-lg border border-rule bg-white p-0.5"
+      class="m-3 mb-0 flex shrink-0 rounded-lg border border-rule bg-field p-0.5"
       role="group"
       aria-label="What kind of base"
     >
@@ -141,7 +141,7 @@ const overs = computed(() => {
         v-for="[value, words] in HOWS"
         :key="value"
         class="flex-1 rounded-md py-0.5 text-[0.83rem]"
-        :class="how === value ? 'bg-mulberry font-semibold text-white' : 'text-soft'"
+        :class="how === value ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
         :aria-pressed="how === value"
         @click="how = value"
       >
@@ -192,7 +192,7 @@ const overs = computed(() => {
           >
             <span
               v-if="colours.includes(p.id)"
-              class="absolute -top-1.5 -right-1.5 grid size-4.5 place-items-center rounded-full bg-mulberry text-xs font-bold text-white"
+              class="absolute -top-1.5 -right-1.5 grid size-4.5 place-items-center rounded-full bg-mulberry text-xs font-bold text-on"
               >{{ colours.indexOf(p.id) + 1 }}</span
             >
           </button>

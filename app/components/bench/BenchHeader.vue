@@ -7,6 +7,7 @@ import {
   CircleCheck,
   CircleHelp,
   Download,
+  Ellipsis,
   Frame,
   ListOrdered,
   LoaderCircle,
@@ -19,22 +20,29 @@ import {
 
 const emit = defineEmits<{ help: []; canvas: []; findings: []; skins: []; versions: [] }>()
 const session = useSession()
+const { wide } = useBenchLayout()
+/** Whether what a small screen has no room for is shown. */
+const more = ref(false)
 const scene = useScene()
 const analysis = useAnalysis()
 const exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
 const look = computed(() => session.look!)
-const grave = computed(() => analysis.findings.filter(f => f.level === 'stop').length)
-const care = computed(() => analysis.findings.filter(f => f.level === 'care').length)
+const grave = computed(() => analysis.findings.filter(f => f.level === 'problem').length)
+const care = computed(() => analysis.findings.filter(f => f.level === 'warning').length)
 /** Clear is said only when everything was checked. */
 const verdict = computed(() => {
-  const words = grave.value ? `${grave.value} stop` : care.value ? `${care.value} care` : ''
+  const words = grave.value
+    ? `${grave.value} ${grave.value === 1 ? 'problem' : 'problems'}`
+    : care.value
+      ? `${care.value} ${care.value === 1 ? 'warning' : 'warnings'}`
+      : ''
   if (analysis.checking)
     return { icon: LoaderCircle, tone: 'text-soft', words: words ? `${words}?` : 'checking' }
   return grave.value
     ? { icon: OctagonX, tone: 'text-stop', words }
     : care.value
       ? { icon: CircleAlert, tone: 'text-care', words }
-      : { icon: CircleCheck, tone: 'text-go', words: 'clear' }
+      : { icon: CircleCheck, tone: 'text-go', words: 'no problems' }
 })
 const rename = (event: Event) => {
   const box = event.target as HTMLInputElement
@@ -93,13 +101,15 @@ function budget(event: Event): void {
 </script>
 
 <template>
-  <header class="flex h-[52px] min-w-0 items-center gap-2.5 border-b border-rule bg-paper px-3">
+  <header
+    class="flex min-h-[52px] min-w-0 flex-wrap items-center gap-x-2.5 gap-y-1 border-b border-rule bg-paper px-3 py-1"
+  >
     <NuxtLink to="/" class="flex shrink-0 items-center gap-2 font-display text-lg font-bold text-mulberry"
-      ><img src="/mark.svg" alt="" class="size-7" />Looks</NuxtLink
+      ><img src="/mark.svg" alt="" class="size-7" /><span class="max-sm:sr-only">Looks</span></NuxtLink
     >
     <ChevronRight :size="16" class="shrink-0 text-soft" />
     <input
-      class="w-40 min-w-0 shrink rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry"
+      class="w-24 min-w-16 flex-1 rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry"
       v-kept="look.name"
       maxlength="80"
       aria-label="Name of the look"
@@ -121,28 +131,28 @@ function budget(event: Event): void {
         >{{ save.words }}</span
       >
     </button>
-    <span class="flex-1" />
     <button
+      v-show="wide || more"
       class="btn shrink-0"
       title="What it is painted on: another face, an arm, the board"
       @click="emit('canvas')"
     >
       <Frame :size="15" />{{ scene.ground.words }}, {{ look.skin.age }} y
     </button>
-    <SkinPanel />
+    <span v-show="wide || more"><SkinPanel /></span>
     <span
       class="flex shrink-0 items-center gap-1"
-      title="Painting time from common practice, drying left out; and the time there is"
+      title="Painting time from common practice, drying left out; and the limit that you set"
     >
       <strong
         :class="look.budget !== null && scene.seconds > look.budget ? 'text-stop' : ''"
         data-testid="time"
-        >{{ clock(scene.seconds) }}</strong><span class="text-sm text-soft">of</span>
+        >{{ clock(scene.seconds) }}</strong><span class="text-sm text-soft">limit</span>
       <input
         class="field w-15! px-1! text-center"
         v-kept="look.budget === null ? '' : clock(look.budget)"
-        placeholder="any"
-        aria-label="Time there is, minutes:seconds"
+        placeholder="none"
+        aria-label="Limit, minutes:seconds"
         @change="budget"
       /><EstimateMark />
     </span>
@@ -164,6 +174,7 @@ function budget(event: Event): void {
     </button>
     <span class="flex shrink-0"
       ><button
+        v-show="wide || more"
         class="icon-btn"
         title="Try on other skins"
         aria-label="Try on other skins"
@@ -188,10 +199,10 @@ function budget(event: Event): void {
       >
         <Redo2 :size="18" />
       </button>
-      <button class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')">
+      <button v-show="wide || more" class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')">
         <CircleHelp :size="18" /></button
     ></span>
-    <Menu as="div" class="relative shrink-0">
+    <Menu v-show="wide || more" as="div" class="relative shrink-0">
       <MenuButton ref="exportButton" class="btn"><Download :size="15" />Export</MenuButton>
       <MenuItems
         ><FloatingPanel :anchor="exportButton" class="w-56 p-1">
@@ -213,8 +224,24 @@ function budget(event: Event): void {
     >
       <WaitBar :words="exporting.words" @stop="exporting.stop" />
     </div>
-    <button class="btn shrink-0" title="Step list" aria-label="Step list" @click="go('steps')">
+    <button
+      v-show="wide || more"
+      class="btn shrink-0"
+      title="Step list"
+      aria-label="Step list"
+      @click="go('steps')"
+    >
       <ListOrdered :size="16" />
+    </button>
+    <button
+      v-if="!wide"
+      class="icon-btn"
+      :aria-expanded="more"
+      aria-label="More of this look"
+      title="More of this look"
+      @click="more = !more"
+    >
+      <Ellipsis :size="18" />
     </button>
     <button class="btn-main shrink-0" @click="go('chair')"><PersonStanding :size="16" />Chair</button>
   </header>

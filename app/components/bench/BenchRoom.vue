@@ -1,10 +1,23 @@
 <script setup lang="ts">
 import { useEventListener, useIntervalFn } from '@vueuse/core'
+import type { Doing } from '~/composables/useCommands'
 import { pressedInField, pressKey, type KeyActions } from './keys'
 
 /** The bench with a look on it. */
 const { id } = defineProps<{ id: string }>()
 const session = useSession()
+const selection = useSelection()
+const settings = useSettings()
+const drawer = useDrawer()
+const laying = useLaying()
+const bench = useBenchLayout()
+// What is taken in hand on a small screen shows its card; the tray comes back when nothing is.
+watch(
+  () => selection.id,
+  id => {
+    if (bench.panel.value === 'tray' && id) bench.panel.value = 'card'
+  },
+)
 const failed = ref<string[]>([])
 /** Whether what went wrong is the data file itself: then nothing is said to be safe there. */
 const trouble = ref(false)
@@ -21,6 +34,16 @@ watch(
     later.value = false
   },
 )
+/** Where the keyboard can go at once. */
+const SKIPS = [
+  ['To the face', '[data-testid="stage"]'],
+  ['To the tray', '[aria-label="Tray"] [role="tab"][aria-selected="true"]'],
+  ['To the step', '[aria-label="Step card"] input, [aria-label="Step card"] textarea'],
+  ['To the build', '[data-strip] [data-step], [aria-label="Build strip"] button'],
+] as const
+function skipTo(where: string): void {
+  document.querySelector<HTMLElement>(where)?.focus()
+}
 /** How many steps the played build shows; null when it is not played. */
 const playTo = ref<number | null>(null)
 
@@ -38,6 +61,14 @@ useHead({ title: () => (session.look ? `${session.look.name}, Janusform` : 'Janu
 // When one look leads straight to another, that one is open already when this page goes.
 onBeforeUnmount(() => {
   if (session.look?.id === id) session.close()
+})
+// A new look on which nothing was done is not kept.
+onBeforeRouteLeave(async () => {
+  const { look } = session
+  if (look?.id === id && !look.steps.length && !session.undoWords)
+    await $fetch<unknown, string>(`/api/looks/${id}`, { method: 'DELETE', query: { untouched: '' } }).catch(
+      () => {},
+    )
 })
 useEventListener(window, 'pagehide', () => void session.saver?.flush())
 
@@ -59,15 +90,57 @@ function play(): void {
 
 const keys: KeyActions = {
   session,
-  selection: useSelection(),
+  selection,
   steps: useSteps(),
   placing: usePlacing(),
   shaping: useShaping(),
   twins: useTwins(),
+  clipboard: useStepClipboard(),
+  letters: () => settings.letterKeys,
   play,
   help: () => {
     help.value = true
   },
+}
+offerCommands(() => (session.look ? benchCommands() : []))
+const dialogs = { help, choosing, listing, trying, versions }
+/** What the bench offers in the list of commands. */
+function benchCommands(): Doing[] {
+  const show = (words: string, which: keyof typeof dialogs, key?: string): Doing => ({
+    words,
+    keys: key,
+    run: () => {
+      dialogs[which].value = true
+    },
+  })
+  const { steps, twins, placing, shaping, clipboard } = keys
+  return [
+    { words: 'Undo', keys: 'Ctrl Z', run: () => session.undo() },
+    { words: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() },
+    { words: 'Play the build', keys: 'P', run: play },
+    { words: 'Twin, or single again', keys: 'T', run: () => twins.toggle() },
+    { words: 'Flip over', keys: 'F', run: () => (selection.byHandles ? shaping : placing).flip() },
+    { words: 'Aim at the focal point', keys: 'A', run: () => placing.aim() },
+    { words: 'One more dab', keys: 'D', run: () => shaping.dab(1) },
+    { words: 'One dab less', keys: 'Shift D', run: () => shaping.dab(-1) },
+    { words: 'Select all steps', keys: 'Ctrl A', run: () => selection.takeAll() },
+    { words: 'Copy the selected steps', keys: 'Ctrl C', run: () => clipboard.copy() },
+    { words: 'Paste steps', keys: 'Ctrl V', run: () => clipboard.paste() },
+    { words: 'The step once more', keys: 'Ctrl D', run: () => steps.duplicate() },
+    { words: 'Delete the step', keys: 'Delete', run: () => steps.remove() },
+    { words: 'Let go of the selection', keys: 'Esc', run: () => selection.letGo() },
+    show('Check the look', 'listing'),
+    show('Paint it on another face, an arm or the board', 'choosing'),
+    show('Try on other skins', 'trying'),
+    show('Earlier versions', 'versions'),
+    show('Keys', 'help', '?'),
+    { words: 'Guides on or off', run: () => (settings.guides = !settings.guides) },
+    { words: 'Ruler on or off', run: () => (settings.ruler = !settings.ruler) },
+    { words: 'Snap on or off', run: () => (settings.snap = !settings.snap) },
+    { words: 'Step list', run: () => navigateTo(`/looks/${id}/steps`) },
+    { words: 'To the chair', run: () => navigateTo(`/looks/${id}/chair`) },
+    ...drawer.list.map(s => ({ words: `Lay ${s.name}`, run: () => laying.addSheet(s.id, null) })),
+  ]
 }
 useEventListener(window, 'keydown', event => {
   const target = event.target as HTMLElement
@@ -97,20 +170,39 @@ useEventListener(window, 'keydown', event => {
 <template>
   <main
     v-if="session.look"
-    class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]"
+    class="grid h-dvh overflow-hidden"
+    :class="bench.layout.value !== 'phone' && 'min-h-[520px]'"
+    :style="{ gridTemplate: bench.frame.value }"
   >
+    <h1 class="sr-only">{{ session.look.name }}</h1>
+    <nav class="fixed top-1 left-1 z-50 flex gap-1" aria-label="Skip to">
+      <a
+        v-for="[words, where] in SKIPS"
+        :key="where"
+        href="#"
+        class="btn not-focus:sr-only"
+        @click.prevent="skipTo(where)"
+        >{{ words }}</a
+      >
+    </nav>
     <BenchHeader
-      class="col-span-3"
+      style="grid-area: head"
       @help="help = true"
       @canvas="choosing = true"
       @findings="listing = true"
       @skins="trying = true"
       @versions="session.saver?.theirs.value ? (later = false) : (versions = true)"
     />
-    <TrayPanel />
-    <FaceStage :play-to="playTo" />
-    <StepCard />
-    <BuildStrip class="col-span-3" :play-to="playTo" @play="play" />
+    <TrayPanel v-show="bench.area('tray')" :style="{ gridArea: bench.area('tray') ?? '' }" />
+    <FaceStage style="grid-area: face" :play-to="playTo" />
+    <StepCard v-show="bench.area('card')" :style="{ gridArea: bench.area('card') ?? '' }" />
+    <PanelTabs v-if="!bench.wide.value" style="grid-area: tabs" />
+    <BuildStrip
+      v-show="bench.area('build')"
+      :style="{ gridArea: bench.area('build') ?? '' }"
+      :play-to="playTo"
+      @play="play"
+    />
     <CanvasDialog v-if="choosing" @close="choosing = false" />
     <FindingsDialog v-if="listing" @close="listing = false" />
     <SkinsDialog v-if="trying" @close="trying = false" />

@@ -3,16 +3,14 @@ import CardPicture from './CardPicture.vue'
 
 /** The bench before its look is there: the look's last picture, exactly where it will be painted. */
 const { id } = defineProps<{ id: string }>()
+const bench = useBenchLayout()
 </script>
 
 <template>
-  <main
-    class="grid h-screen min-h-[560px] min-w-[1000px] grid-cols-[264px_minmax(0,1fr)_316px] grid-rows-[52px_minmax(0,1fr)_124px]"
-    aria-busy="true"
-  >
-    <div class="col-span-3 border-b border-rule bg-card" />
-    <div class="border-r border-rule bg-paper" />
-    <div class="relative overflow-hidden bg-stage" data-testid="skeleton">
+  <main class="grid h-dvh overflow-hidden" :style="{ gridTemplate: bench.frame.value }" aria-busy="true">
+    <div class="min-h-13 border-b border-rule bg-card" style="grid-area: head" />
+    <div v-if="bench.wide.value" class="border-r border-rule bg-paper" style="grid-area: tray" />
+    <div class="relative overflow-hidden bg-stage" style="grid-area: face" data-testid="skeleton">
       <CardPicture :id="id" />
       <p
         role="status"
@@ -22,7 +20,7 @@ const { id } = defineProps<{ id: string }>()
         <NuxtLink to="/" class="underline">Stop</NuxtLink>
       </p>
     </div>
-    <div class="border-l border-rule bg-paper" />
-    <div class="col-span-3 border-t border-rule bg-card" />
+    <div v-if="bench.wide.value" class="border-l border-rule bg-paper" style="grid-area: card" />
+    <div v-if="bench.area('build')" class="border-t border-rule bg-card" style="grid-area: build" />
   </main>
 </template>

@@ -42,7 +42,8 @@ const between = (id: string) => handlings.value.find(h => h.stepId === id && h.t
 const colourDots = (step: Step) =>
   'colour' in step ? [step.colour.colour] : paintsOf(step).map(p => swatchOf(kit.find(p.id) ?? p))
 const gravest = (id: string) =>
-  ['stop', 'care'].find(level => analysis.findings.some(f => f.stepId === id && f.level === level)) ?? null
+  ['problem', 'warning'].find(level => analysis.findings.some(f => f.stepId === id && f.level === level)) ??
+  null
 /** A gate stands before a sheet for which something must dry. */
 const gate = (step: Step) => (kindOf(step).waits(step) ? analysis.waits.get(step.id) || null : null)
 const toolName = (step: Step) => {
@@ -75,9 +76,25 @@ function pick(event: MouseEvent, id: string): void {
   else selection.id = id
 }
 
+/** One stop of the keyboard: the selected step, else the first. */
+const stop = computed(() =>
+  Math.max(
+    0,
+    steps.value.findIndex(s => s.id === selection.id),
+  ),
+)
 function key(event: KeyboardEvent, i: number): void {
   const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
-  if (by === 0 || !event.altKey) return
+  if (by === 0 || event.ctrlKey || event.metaKey) return
+  if (!event.altKey) {
+    // Without Alt the arrows go from step to step; they move nothing on the face.
+    event.preventDefault()
+    const next = steps.value[Math.min(steps.value.length - 1, Math.max(0, i + by))]!
+    if (event.shiftKey) selection.also(next.id)
+    else selection.id = next.id
+    void nextTick(() => strip.value?.querySelector<HTMLElement>(`[data-step="${next.id}"]`)?.focus())
+    return
+  }
   event.preventDefault()
   event.stopPropagation()
   const step = steps.value[i]!
@@ -171,6 +188,7 @@ function key(event: KeyboardEvent, i: number): void {
           /></template>
           <button
             :data-step="step.id"
+            :tabindex="i === stop ? 0 : -1"
             :aria-current="step.id === selection.id ? 'step' : undefined"
             class="flex h-[92px] w-[112px] shrink-0 flex-col rounded-lg border-2 p-1 text-left"
             :class="[
@@ -212,8 +230,8 @@ function key(event: KeyboardEvent, i: number): void {
                 <span
                   v-if="gravest(step.id)"
                   class="grid size-4 place-items-center rounded-full text-[0.65rem] font-bold text-white"
-                  :class="gravest(step.id) === 'stop' ? 'rounded-sm bg-stop' : 'bg-care'"
-                  :title="gravest(step.id) === 'stop' ? 'Stop' : 'Care'"
+                  :class="gravest(step.id) === 'problem' ? 'rounded-sm bg-stop' : 'bg-care'"
+                  :title="gravest(step.id) === 'problem' ? 'Problem' : 'Warning'"
                   >!</span
                 >
                 <span class="sr-only"

@@ -18,6 +18,7 @@ import {
   type Canvas,
   type FaceCanvas,
   type TapeMeasures,
+  partWords,
 } from '#core/skin'
 
 const emit = defineEmits<{ close: [] }>()
@@ -60,7 +61,7 @@ const canvas = computed<Canvas>(() =>
     ),
   ),
 )
-const builds = { broad: 'broad (the means of men)', fine: 'fine (the means of women)' } as const
+const builds = { broad: 'broad (average man)', fine: 'fine (average woman)' } as const
 
 const aged = computed(() => age.value >= YOUNGEST && age.value <= OLDEST)
 function measureFace(on: boolean): void {
@@ -171,10 +172,10 @@ const same = computed(
 
 <template>
   <PanelDialog open wide title="What is it painted on?" @close="emit('close')">
-    <div class="grid grid-cols-[1fr_270px] gap-5">
+    <div class="grid grid-cols-[minmax(0,1fr)] md:grid-cols-[1fr_270px] gap-5">
       <div class="space-y-3">
         <div
-          class="flex rounded-lg border border-rule bg-white p-0.5"
+          class="flex rounded-lg border border-rule bg-field p-0.5"
           role="group"
           aria-label="Kind of canvas"
         >
@@ -182,7 +183,7 @@ const same = computed(
             v-for="[value, words] in kinds"
             :key="value"
             class="flex-1 rounded-md py-1"
-            :class="kind === value ? 'bg-mulberry font-semibold text-white' : 'text-soft'"
+            :class="kind === value ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
             :aria-pressed="kind === value"
             @click="kind = value"
           >
@@ -207,7 +208,7 @@ const same = computed(
           <label v-if="kind === 'face'"
             >Part<select v-model="face.part" class="field" aria-label="Part of the face">
               <option v-for="p in FACE_PARTS" :key="p" :value="p">
-                {{ p === 'whole' ? 'whole face' : p }}
+                {{ p === 'whole' ? 'whole face' : `their ${partWords(p)}` }}
               </option>
             </select></label
           >
@@ -219,7 +220,7 @@ const same = computed(
               </select></label
             >
             <label
-              >The client's<select v-model="arm.side" class="field" aria-label="Which arm">
+              >Their<select v-model="arm.side" class="field" aria-label="Which arm">
                 <option value="left">left arm</option>
                 <option value="right">right arm</option>
               </select></label
@@ -263,7 +264,7 @@ const same = computed(
         </div>
         <MisfitList v-else-if="moved?.misfits.length" v-model="taken" :misfits="moved.misfits" />
         <p v-else-if="moved && start.steps.length" class="text-[0.87rem] text-go">
-          Everything fits: positions follow the features, sheets keep their size.
+          Everything fits: positions follow the features, stencils keep their size.
         </p>
       </div>
       <div>

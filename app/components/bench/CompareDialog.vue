@@ -43,7 +43,7 @@ function take(n: number): void {
 </script>
 
 <template>
-  <PanelDialog open huge :title="`Pass ${index + 1} in two ways`" @close="emit('close')">
+  <PanelDialog open huge :title="`Colour layer ${index + 1} in two ways`" @close="emit('close')">
     <p v-for="s in failed" :key="s" role="alert" class="text-stop">{{ s }}</p>
     <div class="grid grid-cols-2 gap-4" data-testid="compare">
       <section
@@ -78,7 +78,7 @@ function take(n: number): void {
           <dd>
             <strong>{{ answers[n]?.shows?.median.toFixed(0) ?? '–' }}</strong> {{ answers[n]?.shows?.words }}
           </dd>
-          <dt class="eyebrow">Creeps</dt>
+          <dt class="eyebrow">Bleeds</dt>
           <dd>
             <strong :class="told(n)!.closed ? 'text-stop' : 'text-go'">{{
               settings.length(told(n)!.typical, 2)

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core'
+import { useElementSize, useEventListener, watchDebounced } from '@vueuse/core'
 import { Crosshair } from '@lucide/vue'
 import Konva from 'konva'
-import type { Point } from '#core/geometry'
-import { onCanvas } from '#core/look'
-import { SAME, zoneAt, zoneWords } from '#core/skin'
+import { tenthPoint, type Point } from '#core/geometry'
+import { onCanvas, whereIs } from '#core/look'
+import { ARROWS } from './keys'
+import { onSkin, SAME, zoneAt, zoneWords } from '#core/skin'
 import { RULER } from './stage/ruler'
 import { useHand } from './stage/hand'
 import { useHeldSheet } from './stage/heldSheet'
@@ -49,7 +50,7 @@ const { picture, busy, slow, problem, standing } = useStandingPicture({
   sized,
   upTo: () => props.playTo ?? undefined,
 })
-const { at, ghosts, press, drag, release, letGo } = useHand({ holder, view, whole, fitting, picking })
+const { at, ghosts, press, drag, release, cancel } = useHand({ holder, view, whole, fitting, picking })
 const moved = computed(
   () => new Set(session.look?.canvas.kind === 'face' ? Object.keys(session.look.canvas.nudges) : []),
 )
@@ -127,6 +128,26 @@ const spotWords = computed(() => {
   const zone = selection.spot && zoneAt(ground.value, selection.spot)
   return selection.spot ? `Spot picked: ${zone ? zoneWords(zone) : 'bare skin'}` : ''
 })
+/** With nothing selected the arrows move the picked spot over the skin, from its middle on. */
+function walk(event: KeyboardEvent): void {
+  const way = ARROWS[event.key]
+  if (!way || selection.id || event.altKey || event.ctrlKey || event.metaKey) return
+  event.preventDefault()
+  const by = event.shiftKey ? 5 : 1
+  const { spot } = selection
+  const next: Point = spot ? [spot[0] + by * way[0], spot[1] + by * way[1]] : scene.middle()
+  if (onSkin(ground.value, next)) selection.spot = tenthPoint(next)
+}
+/** Where the spot lies, said once it rests. */
+const spotTold = ref('')
+watchDebounced(
+  () => selection.spot,
+  spot => {
+    const told = spot && whereIs(ground.value, spot)
+    spotTold.value = told ? `Spot ${[told.landmark, told.midline].join(', ')}` : ''
+  },
+  { debounce: 400 },
+)
 const faceCanvas = computed(() => session.look?.canvas.kind === 'face')
 watch(faceCanvas, is => {
   if (!is) fitting.value = false
@@ -145,11 +166,12 @@ useEventListener(window, 'keydown', event => {
       tabindex="0"
       class="absolute inset-0 touch-none"
       role="application"
-      :aria-label="`The ${ground.words} with the painted look; arrow keys move the selected sheet`"
+      :aria-label="`The ${ground.words} with the painted look; arrow keys move what is selected, else the spot`"
       @pointerdown="press"
       @pointermove="drag"
       @pointerup="release"
-      @pointercancel="letGo"
+      @pointercancel="cancel"
+      @keydown="walk"
       @dragover.prevent
       @drop.prevent="drop"
     />
@@ -218,6 +240,7 @@ useEventListener(window, 'keydown', event => {
     </p>
     <FlowPanel v-if="flow.watching" class="absolute top-6 left-6" />
     <LazyTurnedHead v-if="turned" :play-to="props.playTo" @close="turned = false" />
+    <span class="sr-only" role="status" data-testid="spot-told">{{ spotTold }}</span>
     <span class="sr-only" data-testid="picture-state" :data-standing="standing">{{
       standing === 'fine' && !busy ? 'painted' : busy || picture ? 'painting' : 'empty'
     }}</span>

@@ -6,8 +6,8 @@ defineProps<{ findings: readonly Finding[] }>()
 const analysis = useAnalysis()
 const steps = useSteps()
 const looks = {
-  stop: { icon: OctagonX, tone: 'text-stop', edge: 'border-l-stop' },
-  care: { icon: CircleAlert, tone: 'text-care', edge: 'border-l-care' },
+  problem: { icon: OctagonX, tone: 'text-stop', edge: 'border-l-stop' },
+  warning: { icon: CircleAlert, tone: 'text-care', edge: 'border-l-care' },
   tip: { icon: Lightbulb, tone: 'text-soft', edge: 'border-l-rule' },
 } as const
 </script>

@@ -24,7 +24,7 @@ function select(id: string): void {
   <PanelDialog open wide title="Check" @close="emit('close')">
     <p v-if="analysis.checking" role="status" class="mb-2 text-soft">Checking…</p>
     <p v-else-if="!groups.length && !whole.length" class="text-go">
-      Nothing: every step seats, shows and stays clean, as far as can be told beforehand.
+      No problems: every step touches the skin, shows and stays clean, as far as can be told beforehand.
     </p>
     <div class="max-h-[60vh] space-y-3 overflow-y-auto">
       <section v-if="whole.length">

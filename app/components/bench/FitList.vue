@@ -144,7 +144,7 @@ const drawn = (fit: Fit) => {
         </button>
       </p>
       <p v-if="stopped" class="flex items-center gap-2 text-[0.87rem] text-soft" role="status">
-        <span class="flex-1">Stopped before every sheet was tried.</span
+        <span class="flex-1">Stopped before every stencil was tried.</span
         ><button class="btn px-2 py-0 text-[0.8rem]" @click="search">Search again</button>
       </p>
       <div v-if="done !== null" class="flex items-center gap-2" role="status">

@@ -49,9 +49,9 @@ const cascade = computed(() => {
             fill="#3F6B4B"
             opacity="0.16"
           />
-          <circle cx="50" cy="50" r="44" fill="none" stroke="#DDD7CC" />
-          <circle cx="50" cy="50" r="22" fill="none" stroke="#DDD7CC" />
-          <path d="M50 3 l3 6 h-6 z" fill="#7A2E5D" />
+          <circle cx="50" cy="50" r="44" fill="none" stroke="var(--color-rule)" />
+          <circle cx="50" cy="50" r="22" fill="none" stroke="var(--color-rule)" />
+          <path d="M50 3 l3 6 h-6 z" fill="var(--color-mulberry)" />
           <template v-for="(e, i) in told.elements" :key="i">
             <line
               x1="50"
@@ -102,7 +102,7 @@ const cascade = computed(() => {
       </div>
     </template>
     <p v-else class="leading-snug text-soft">
-      Nothing here points anywhere yet. Strokes, dots that get smaller, and sheets with a heading do.
+      Nothing here points anywhere yet. Strokes, dots that get smaller, and stencils with a heading do.
     </p>
     <p class="mt-1 text-xs leading-snug text-soft">
       Drag a ringed dot on the face to move a focal point; what lies nearer to one points there.

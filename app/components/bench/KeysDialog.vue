@@ -19,7 +19,8 @@ const settings = useSettings()
       </div>
     </dl>
     <div class="mt-4 max-w-60">
-      <SwitchField v-model="settings.inches" label="Show inches instead of mm" />
+      <SwitchField v-model="settings.letterKeys" label="Single letters do something" />
+      <SwitchField v-model="settings.inches" class="mt-1.5" label="Show inches instead of mm" />
     </div>
   </PanelDialog>
 </template>

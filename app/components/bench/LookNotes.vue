@@ -101,7 +101,7 @@ const tagsOf = (text: string) =>
     >
       <summary class="font-semibold">
         Paint for this look: {{ total.toFixed(1) }} g<template v-if="cost !== null"
-          >, {{ cost.toFixed(2) }}</template
+          >, {{ settings.money(cost) }}</template
         >{{ ' ' }}<EstimateMark />
       </summary>
       <ul class="mt-1 space-y-0.5 text-[0.87rem]">
@@ -111,10 +111,10 @@ const tagsOf = (text: string) =>
             :style="{ background: a.colour }"
           /><span class="min-w-0 flex-1 truncate">{{ a.name }}</span
           >{{ a.grams.toFixed(2) }} g<span v-if="a.cost !== null" class="text-soft">{{
-            a.cost.toFixed(2)
+            settings.money(a.cost)
           }}</span
           ><strong v-if="a.lasts !== null && a.lasts < FEW" class="text-care"
-            >Care: lasts {{ a.lasts }}</strong
+            >Warning: lasts {{ a.lasts }}</strong
           >
         </li>
       </ul>

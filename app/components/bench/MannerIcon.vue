@@ -15,7 +15,7 @@ const wide = computed(() => 1 / colours.value.length)
 </script>
 
 <template>
-  <svg viewBox="0 0 60 36" class="h-9 w-full" aria-hidden="true">
+  <svg viewBox="0 0 60 36" class="plate h-9 w-full" aria-hidden="true">
     <template v-for="(c, i) in colours" :key="i">
       <path
         v-if="manner === 'drawn'"

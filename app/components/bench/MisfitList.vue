@@ -9,7 +9,7 @@ const drawer = useDrawer()
 
 <template>
   <section aria-label="What no longer fits" class="space-y-1.5">
-    <h3 class="eyebrow">What no longer fits: sheets keep their size</h3>
+    <h3 class="eyebrow">What no longer fits: stencils keep their size</h3>
     <ul class="max-h-52 space-y-1.5 overflow-y-auto">
       <li
         v-for="m in misfits"
@@ -17,7 +17,7 @@ const drawer = useDrawer()
         class="rounded-lg border border-rule bg-card p-2 text-[0.87rem] leading-snug"
         data-misfit
       >
-        <p><strong class="text-care">Care</strong> {{ m.sentence }}</p>
+        <p><strong class="text-care">Warning</strong> {{ m.sentence }}</p>
         <label v-if="m.instead" class="mt-1 block"
           ><input
             v-model="taken"
@@ -28,7 +28,7 @@ const drawer = useDrawer()
             m.instead.reasons[0]
           }})</label
         >
-        <p v-else class="text-soft">The drawer has no smaller sheet for this spot.</p>
+        <p v-else class="text-soft">The drawer has no smaller stencil for this spot.</p>
       </li>
     </ul>
   </section>

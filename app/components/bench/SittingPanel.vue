@@ -37,10 +37,10 @@ function ticketed(event: Event): void {
   <details
     class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]"
     data-testid="sitting"
-    :open="whole.some(f => f.level === 'stop')"
+    :open="whole.some(f => f.level === 'problem')"
   >
     <summary class="font-semibold">
-      Ask first
+      Client questions
       <span class="font-normal text-soft"
         >{{ asked === 4 ? 'all asked' : `${asked} of 4 asked`
         }}{{ sitting.ticket ? `, ticket ${sitting.ticket}` : '' }}</span

@@ -104,7 +104,7 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
       <SwitchField v-model="look" label="Show empty patches" />
       <template v-if="look">
         <div v-if="balance" class="mt-2 text-[0.87rem] leading-snug" data-testid="balance">
-          <p class="font-semibold">Left and right: {{ balance.words }}.</p>
+          <p class="font-semibold">Their right and left: {{ balance.words }}.</p>
           <div
             v-for="[words, pair] in [
               ['painted area', balance.area],

@@ -10,7 +10,7 @@ const on = defineModel<boolean>({ required: true })
     :title="title"
     :aria-label="label"
     :aria-pressed="on"
-    :class="on && (held ? 'bg-mulberry! text-white!' : 'text-mulberry')"
+    :class="on && (held ? 'bg-mulberry! text-on!' : 'text-mulberry')"
     @click="on = !on"
   >
     <slot />

@@ -29,7 +29,9 @@ const NEARER = 1.35
 </script>
 
 <template>
-  <div class="absolute right-2 bottom-2 flex flex-col gap-1 rounded-lg border border-rule bg-card/90 p-0.5">
+  <div
+    class="absolute right-2 bottom-2 flex max-h-[calc(100%-1rem)] flex-col flex-wrap-reverse gap-1 rounded-lg border border-rule bg-card/90 p-0.5"
+  >
     <StageSwitch
       :model-value="turned"
       :title="`Turn the ${scene.ground.face ? 'head' : 'arm'}`"
@@ -41,10 +43,10 @@ const NEARER = 1.35
     <StageSwitch v-if="onFace" v-model="fitting" title="Fit landmarks to a person" label="Fit landmarks" held>
       <ScanFace :size="17" />
     </StageSwitch>
-    <StageSwitch v-model="settings.lift" title="How the sheet lifts off the skin" label="Lift">
+    <StageSwitch v-model="settings.lift" title="How the stencil lifts off the skin" label="Lift">
       <Layers2 :size="17" />
     </StageSwitch>
-    <StageSwitch v-model="settings.grid" title="The sheet's own grid, 10 mm" label="Sheet grid">
+    <StageSwitch v-model="settings.grid" title="The stencil's own grid, 10 mm" label="Stencil grid">
       <Grid3x3 :size="17" />
     </StageSwitch>
     <StageSwitch v-model="flow.watching" title="Where everything points, and to what" label="Flow">
@@ -73,7 +75,7 @@ const NEARER = 1.35
     </StageSwitch>
     <StageSwitch
       v-model="settings.snap"
-      title="Sheets go to brow, cheekbone and the rims of other prints (not with Alt held)"
+      title="Stencils go to brow, cheekbone and the rims of other prints (not with Alt held)"
       label="Snap"
     >
       <Magnet :size="17" />

@@ -76,7 +76,7 @@ const view = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="view" class="h-14 w-full" aria-hidden="true">
+  <svg :viewBox="view" class="plate h-14 w-full" aria-hidden="true">
     <path :d="pathData(eyes)" fill="none" stroke="#B9B2A6" stroke-width="0.8" />
     <path v-for="(s, i) in shapes" :key="i" :d="pathData(s.rings)" :fill="s.colour" />
   </svg>

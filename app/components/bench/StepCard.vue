@@ -106,7 +106,7 @@ const rename = (event: Event) =>
               type="number"
               min="1"
               :max="session.look!.steps.length"
-              class="number h-6 w-9 rounded-full border-0 bg-mulberry px-1 text-center text-sm font-bold text-white"
+              class="number h-6 w-9 rounded-full border-0 bg-mulberry px-1 text-center text-sm font-bold text-on"
               :title="`Step ${number} of ${session.look!.steps.length}: type another number to move it there`"
               aria-label="Place of this step"
               @change="renumber"

@@ -33,7 +33,7 @@ const effort = computed(() => stepEffort(props.step, scene.world))
           >{{ ' ' }}<EstimateMark /></dd
       ></template>
       <template v-if="outcome">
-        <dt class="eyebrow">Creeps</dt>
+        <dt class="eyebrow">Bleeds</dt>
         <dd data-testid="spread">
           <p v-for="(p, i) in outcome.passes" :key="i">
             <strong class="font-display" :class="p.closed ? 'text-stop' : 'text-go'">{{

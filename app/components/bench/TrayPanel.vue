@@ -6,6 +6,8 @@ const scene = useScene()
 const laying = useLaying()
 const drawer = useDrawer()
 const settings = useSettings()
+const list = useTemplateRef<HTMLElement>('list')
+const { reached, enter, roam } = useRoving(list)
 const search = ref('')
 const fitting = ref(false)
 const sheets = computed(() => {
@@ -50,18 +52,18 @@ function carry(event: DragEvent, id: string): void {
         <TabPanel class="h-full"><BaseTray /></TabPanel>
         <TabPanel class="flex h-full flex-col">
           <div
-            class="m-3 mb-2 flex shrink-0 rounded-lg border border-rule bg-white p-0.5"
+            class="m-3 mb-2 flex shrink-0 rounded-lg border border-rule bg-field p-0.5"
             role="group"
-            aria-label="Which sheets"
+            aria-label="Which stencils"
           >
             <button
               v-for="[words, value] in [
-                ['All sheets', false],
+                ['All stencils', false],
                 ['What fits', true],
               ] as const"
               :key="words"
               class="flex-1 rounded-md py-0.5 text-[0.87rem]"
-              :class="fitting === value ? 'bg-mulberry font-semibold text-white' : 'text-soft'"
+              :class="fitting === value ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
               :aria-pressed="fitting === value"
               @click="fitting = value"
             >
@@ -76,15 +78,22 @@ function carry(event: DragEvent, id: string): void {
                 class="field pl-8!"
                 type="search"
                 placeholder="Name, kind or tag"
-                aria-label="Search sheets"
+                aria-label="Search stencils"
             /></label>
             <p class="shrink-0 px-3 pb-1 text-[0.8rem] text-soft">
-              {{ sheets.length }} sheets at one scale. Drag onto the {{ scene.ground.words }}, or press Enter.
+              {{ sheets.length }} stencils at one scale. Drag onto the {{ scene.ground.words }}, or press
+              Enter.
             </p>
-            <ul class="min-h-0 flex-1 space-y-1.5 overflow-y-auto px-3 pb-3">
-              <li v-for="s in sheets" :key="s.id">
+            <ul
+              ref="list"
+              class="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(205px,1fr))] content-start gap-1.5 overflow-y-auto px-3 pb-3"
+              @keydown="roam"
+              @focusin="enter"
+            >
+              <li v-for="(s, i) in sheets" :key="s.id">
                 <button
                   class="block w-full rounded-lg border border-transparent p-1 text-left hover:border-rule hover:bg-card"
+                  :tabindex="i === reached ? 0 : -1"
                   draggable="true"
                   :data-sheet="s.id"
                   @dragstart="carry($event, s.id)"
@@ -92,7 +101,7 @@ function carry(event: DragEvent, id: string): void {
                 >
                   <img
                     :src="`/api/stencils/${s.id}/picture.svg`"
-                    :alt="`Sheet ${s.name}`"
+                    :alt="`Stencil ${s.name}`"
                     loading="lazy"
                     draggable="false"
                     class="mx-auto rounded-md bg-white"
@@ -110,7 +119,7 @@ function carry(event: DragEvent, id: string): void {
                 v-if="!sheets.length"
                 class="rounded-lg border border-dashed border-rule p-4 text-center text-soft"
               >
-                No sheet is called that. Try a kind such as texture, crest or border.
+                No stencil is called that. Try a kind such as texture, crest or border.
               </li>
             </ul>
           </template>

@@ -25,7 +25,7 @@ const lidsFrom = (years: number) => void ways.choose({ lidsFrom: years })
     </p>
     <div
       v-if="session.look"
-      class="mt-3 inline-flex rounded-lg border border-rule bg-white p-0.5"
+      class="mt-3 inline-flex rounded-lg border border-rule bg-field p-0.5"
       role="group"
       aria-label="For what"
     >
@@ -36,7 +36,7 @@ const lidsFrom = (years: number) => void ways.choose({ lidsFrom: years })
         ] as const"
         :key="words"
         class="rounded-md px-3 py-0.5"
-        :class="here === on ? 'bg-mulberry font-semibold text-white' : 'text-soft'"
+        :class="here === on ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
         :aria-pressed="here === on"
         @click="here = on"
       >

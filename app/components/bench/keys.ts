@@ -1,9 +1,9 @@
 /** The bench's keys, as the sheet of keys shows them. */
 export const KEYS: readonly { keys: string; does: string }[] = [
   { keys: 'T', does: 'twin by your usual rule, or single again' },
-  { keys: 'F', does: 'flip the sheet or stroke over' },
+  { keys: 'F', does: 'flip the stencil or stroke over' },
   { keys: '[  ]', does: 'turn 1°, with Shift 15°' },
-  { keys: '← ↑ → ↓', does: 'move 1 mm, with Shift 5 mm' },
+  { keys: '← ↑ → ↓', does: 'move 1 mm, with Shift 5 mm; on the face with nothing selected: the spot' },
   { keys: 'A', does: 'aim all that is selected at the focal point' },
   { keys: 'G', does: 'select the whole arrangement' },
   { keys: 'Shift click', does: 'select several steps' },
@@ -12,15 +12,19 @@ export const KEYS: readonly { keys: string; does: string }[] = [
   { keys: 'Delete', does: 'delete the step' },
   { keys: 'Ctrl Z', does: 'undo' },
   { keys: 'Ctrl Shift Z', does: 'redo' },
-  { keys: 'Enter', does: 'on a sheet of the tray: lay it' },
+  { keys: 'Enter', does: 'on a stencil of the tray: lay it' },
   { keys: 'Alt ← →', does: 'in the strip: move a step' },
   { keys: 'Ctrl A', does: 'select all steps' },
+  { keys: 'Ctrl C', does: 'copy the selected steps, also for another look' },
+  { keys: 'Ctrl V', does: 'paste them on top' },
+  { keys: 'Ctrl D', does: 'the step once more' },
+  { keys: 'Ctrl K', does: 'every command by its name' },
   { keys: 'Alt click', does: 'pick a spot, also on paint (or press long)' },
   { keys: 'Esc', does: 'let go of the selection' },
-  { keys: '?', does: 'this sheet' },
+  { keys: '?', does: 'this list' },
 ]
 
-const ARROWS: Record<string, readonly [number, number]> = {
+export const ARROWS: Record<string, readonly [number, number]> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
   ArrowUp: [0, -1],
@@ -53,7 +57,10 @@ export interface KeyActions {
     ReturnType<typeof useSelection>,
     'id' | 'sheet' | 'byHandles' | 'takeAll' | 'takeGroup' | 'letGo'
   >
-  readonly steps: Pick<ReturnType<typeof useSteps>, 'remove'>
+  readonly steps: Pick<ReturnType<typeof useSteps>, 'remove' | 'duplicate'>
+  readonly clipboard: Pick<ReturnType<typeof useStepClipboard>, 'copy' | 'paste'>
+  /** Whether single letters do something: who speaks to the machine may switch that off. */
+  readonly letters: () => boolean
   readonly placing: Pick<ReturnType<typeof usePlacing>, 'nudge' | 'turn' | 'flip' | 'aim'>
   readonly shaping: Pick<ReturnType<typeof useShaping>, 'shift' | 'turn' | 'flip' | 'dab'>
   readonly twins: Pick<ReturnType<typeof useTwins>, 'toggle'>
@@ -65,7 +72,8 @@ export interface KeyActions {
 const [FAR, WIDE] = [5, 15]
 
 /** Keys pressed with Ctrl. */
-function pressWithCtrl(key: string, shift: boolean, { session, selection }: KeyActions): boolean {
+function pressWithCtrl(key: string, shift: boolean, on: KeyActions): boolean {
+  const { session, selection, steps, clipboard } = on
   switch (key) {
     case 'z':
       if (shift) session.redo()
@@ -76,6 +84,17 @@ function pressWithCtrl(key: string, shift: boolean, { session, selection }: KeyA
       return true
     case 'a':
       selection.takeAll()
+      return true
+    case 'c':
+      // Words that are marked are copied as everywhere.
+      if (!selection.id || String(getSelection() ?? '')) return false
+      clipboard.copy()
+      return true
+    case 'v':
+      clipboard.paste()
+      return true
+    case 'd':
+      steps.duplicate()
       return true
     default:
       return false
@@ -116,6 +135,7 @@ export function pressKey(event: KeyboardEvent, on: KeyActions): boolean {
     else placing.nudge(dx!, dy!)
     return true
   }
+  if (key.length === 1 && key !== '?' && !on.letters()) return false
   const act = KEY_ACTIONS[key.toLowerCase()]
   act?.(on, shiftKey)
   return act !== undefined

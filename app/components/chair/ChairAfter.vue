@@ -72,7 +72,7 @@ async function keep(): Promise<void> {
         <p class="chair-soft">
           {{ clock(run.planned) }} planned<template v-if="run.paused >= 1"
             >, {{ clock(run.paused) }} of pauses not counted</template
-          >. Show the mirror; sponges and sheets to the wash.
+          >. Show the mirror; sponges and stencils to the wash.
         </p>
       </header>
       <section aria-label="How did it go">

@@ -58,7 +58,7 @@ const choice = computed(() => choices.value.find(c => c.words === chosen.value) 
 const findings = shallowRef<readonly Finding[]>([])
 const habits = shallowRef<Habits | null>(null)
 const forgotten = computed(() => forgottenIn(look.value, chair.painted, chair.world, habits.value))
-const stops = computed(() => findings.value.filter(f => f.level === 'stop' || f.stepId === null))
+const stops = computed(() => findings.value.filter(f => f.level === 'problem' || f.stepId === null))
 const QUESTIONS = ['allergies', 'skin', 'eyes', 'lips'] as const
 const open = computed(() => QUESTIONS.filter(q => look.value.sitting[q] === 'not asked'))
 const WORDS = {
@@ -196,8 +196,8 @@ function begin(): void {
         <p v-else-if="ready" class="chair-soft">Nothing that can be seen from the look.</p>
       </section>
       <p class="chair-soft break-inside-avoid leading-snug">
-        One clean sponge for one person; washed and disinfected sheets. No paint on broken or sore skin, or on
-        anyone who is ill. Local rules, the product's label and the insurer come first.
+        One clean sponge for one person; washed and disinfected stencils. No paint on broken or sore skin, or
+        on anyone who is ill. Local rules, the product's label and the insurer come first.
       </p>
     </div>
     <div class="shrink-0 border-t border-rule p-3">

@@ -74,7 +74,6 @@ async function shorten(length: Length & keyof typeof SHARES): Promise<void> {
     <div class="fixed inset-x-0 bottom-0 flex max-h-full flex-col justify-end">
       <DialogPanel
         class="chair mx-auto w-full max-w-2xl overflow-y-auto rounded-t-3xl border-t border-rule bg-paper p-4 pb-6 text-ink"
-        :class="dark && 'chair-dark'"
       >
         <div class="mb-3 flex items-center justify-between">
           <DialogTitle class="font-display text-xl font-bold">{{ chair.now?.label ?? 'More' }}</DialogTitle>

@@ -58,7 +58,7 @@ useEventListener('keydown', key)
         v-for="(t, id) in DRAFT_TOOLS"
         :key="id"
         class="icon-btn"
-        :class="tool === id && 'bg-mulberry! text-white!'"
+        :class="tool === id && 'bg-mulberry! text-on!'"
         :aria-pressed="tool === id"
         :aria-label="t.words"
         :title="`${t.words} (${t.key.toUpperCase()})`"
@@ -103,7 +103,7 @@ useEventListener('keydown', key)
         <button class="icon-btn" aria-label="Farther" @click="stage?.zoomBy(1 / 1.5)">
           <ZoomOut :size="17" />
         </button>
-        <button class="icon-btn" aria-label="The whole sheet" @click="stage?.whole()">
+        <button class="icon-btn" aria-label="The whole stencil" @click="stage?.whole()">
           <Maximize :size="17" />
         </button>
         <button
@@ -161,7 +161,7 @@ useEventListener('keydown', key)
         (orange)</label
       >
       <p v-if="said" role="alert" class="text-stop">{{ said }}</p>
-      <p v-else class="text-soft">Wheel zooms, Alt and drag moves the sheet.</p>
+      <p v-else class="text-soft">Wheel zooms, Alt and drag moves the stencil.</p>
     </div>
   </div>
 </template>

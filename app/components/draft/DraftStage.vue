@@ -188,7 +188,7 @@ const preview = computed(() => {
     :class="tool === 'select' ? 'cursor-default' : 'cursor-crosshair'"
     tabindex="0"
     role="application"
-    aria-label="The sheet; drag with the chosen tool, Delete erases the chosen opening, arrows move it"
+    aria-label="The stencil; drag with the chosen tool, Delete erases the chosen opening, arrows move it"
     data-testid="draft-stage"
     @pointerdown="press"
     @pointermove="drag"

@@ -64,7 +64,7 @@ const rest = () =>
 function resize(): void {
   const { width, height, radius } = size
   if (!(width >= 20 && width <= 500 && height >= 20 && height <= 500)) {
-    problem.value = "A sheet's sides must be between 20 and 500 mm."
+    problem.value = "A stencil's sides must be between 20 and 500 mm."
     return
   }
   doing(
@@ -115,7 +115,7 @@ function resize(): void {
     <div class="space-y-1">
       <h2 class="eyebrow">Motif</h2>
       <select v-model="from" class="field" aria-label="Motif from">
-        <option value="">the opening chosen on the sheet</option>
+        <option value="">the opening chosen on the stencil</option>
         <option v-for="s in drawer.list" :key="s.id" :value="s.id">{{ s.name }}</option>
       </select>
       <div v-if="source" class="flex items-center gap-2">
@@ -155,7 +155,7 @@ function resize(): void {
       </button>
     </div>
     <div class="space-y-1">
-      <h2 class="eyebrow">Repeat it over the sheet</h2>
+      <h2 class="eyebrow">Repeat it over the stencil</h2>
       <div class="grid grid-cols-2 gap-2 text-sm">
         <label
           >step across, mm<input
@@ -224,7 +224,7 @@ function resize(): void {
           Set along it
         </button>
       </div>
-      <p v-if="!line" class="text-sm text-soft">Press its points on the sheet; Enter ends it.</p>
+      <p v-if="!line" class="text-sm text-soft">Press its points on the stencil; Enter ends it.</p>
     </div>
     <div>
       <h2 class="eyebrow">Mirror</h2>

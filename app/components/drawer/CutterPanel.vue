@@ -53,14 +53,14 @@ async function run(): Promise<void> {
     <p v-if="report" class="mt-2" :class="report.falling.length ? 'text-stop' : 'text-go'">
       {{
         report.falling.length
-          ? `Stop: ${report.falling.length} ${report.falling.length === 1 ? 'piece falls' : 'pieces fall'} out, the largest ${report.falling[0]!.area.toFixed(0)} mm².`
+          ? `Problem: ${report.falling.length} ${report.falling.length === 1 ? 'piece falls' : 'pieces fall'} out, the largest ${report.falling[0]!.area.toFixed(0)} mm².`
           : 'Nothing falls out.'
       }}
     </p>
     <p v-if="report" :class="report.close.length ? 'text-care' : 'text-go'">
       {{
         report.close.length
-          ? `Care: ${report.close.length} ${report.close.length === 1 ? 'place' : 'places'} nearer than the machine can hold, the narrowest ${report.close[0]!.gap.toFixed(2)} mm.`
+          ? `Warning: ${report.close.length} ${report.close.length === 1 ? 'place' : 'places'} nearer than the machine can hold, the narrowest ${report.close[0]!.gap.toFixed(2)} mm.`
           : 'No two cuts are too near.'
       }}
     </p>

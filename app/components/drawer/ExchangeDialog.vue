@@ -208,7 +208,7 @@ async function takeAll(): Promise<void> {
       </ul>
       <div class="mt-3 flex justify-end gap-2">
         <button class="btn-main" :disabled="working || !chosen.length" @click="takeAll()">
-          Take in {{ chosen.length }}
+          Import {{ chosen.length }}
         </button>
         <button class="btn" @click="emit('close')">Done</button>
       </div>

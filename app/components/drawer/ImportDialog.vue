@@ -3,6 +3,7 @@ import { CircleAlert, CircleCheck, FileUp, X } from '@lucide/vue'
 import { STENCIL_KINDS, summaryOf, type Analysis, type FileRead, type StencilKind } from '#core/stencil'
 import type { StencilMeta } from '~~/server/db/stencils'
 
+const props = defineProps<{ dropped?: readonly File[] }>()
 const emit = defineEmits<{ close: [] }>()
 const worker = useSheetWorker()
 
@@ -23,17 +24,17 @@ interface Entry {
 const entries = ref<Entry[]>([])
 const box = useTemplateRef<HTMLInputElement>('box')
 const known = {
-  'A4 upright': 210,
-  'A5 upright': 148,
+  'A4 portrait': 210,
+  'A5 portrait': 148,
   'A5 lying': 210,
-  'A6 upright': 105,
+  'A6 portrait': 105,
   'A6 lying': 148,
 } as const
 let count = 0
 
 const MOST = 8 * 1024 * 1024
 
-async function take(files: FileList | null): Promise<void> {
+async function take(files: Iterable<File> | null): Promise<void> {
   for (const file of files ?? []) {
     entries.value.push({
       key: ++count,
@@ -43,7 +44,7 @@ async function take(files: FileList | null): Promise<void> {
         file.name
           .replace(/\.(svg|dxf)$/i, '')
           .replace(/[-_]+/g, ' ')
-          .slice(0, 80) || 'Sheet',
+          .slice(0, 80) || 'Stencil',
       kind: 'motif',
       width: null,
       asked: null,
@@ -56,7 +57,7 @@ async function take(files: FileList | null): Promise<void> {
     const entry = entries.value.at(-1)!
     if (file.size > MOST) {
       entry.state = 'bad'
-      entry.problem = `The file is ${Math.round(file.size / 1048576)} MB; sheets of up to 8 MB are read.`
+      entry.problem = `The file is ${Math.round(file.size / 1048576)} MB; stencils of up to 8 MB are read.`
       continue
     }
     entry.text = await file.text()
@@ -64,6 +65,8 @@ async function take(files: FileList | null): Promise<void> {
   }
   if (box.value) box.value.value = ''
 }
+
+onMounted(() => void take(props.dropped ?? null))
 
 const STOPPED = 'Stopped. Take it off the list, or choose the file again.'
 /** A reading that was stopped, as one that gave a sentence. */
@@ -127,7 +130,7 @@ const addAll = async () => {
 </script>
 
 <template>
-  <PanelDialog open title="Import sheets" wide @close="emit('close')">
+  <PanelDialog open title="Import stencils" wide @close="emit('close')">
     <label
       class="grid cursor-pointer place-items-center gap-1 rounded-xl border-2 border-dashed border-rule p-5 text-center hover:border-mulberry"
       @dragover.prevent
@@ -206,18 +209,18 @@ const addAll = async () => {
                 >, narrowest bridge {{ entry.analysis.bridge.width.toFixed(2) }} mm</span
               ><span v-if="entry.analysis.islands.length" class="text-stop"
                 >, {{ entry.analysis.islands.length }} loose
-                {{ entry.analysis.islands.length === 1 ? 'piece' : 'pieces' }} (mend it on its page)</span
+                {{ entry.analysis.islands.length === 1 ? 'piece' : 'pieces' }} (repair it on its page)</span
               >
             </p>
             <p v-for="note in entry.read.notes" :key="note" class="text-sm text-care">{{ note }}</p>
             <div
               v-if="entry.asked && entry.state !== 'done'"
-              class="rounded-lg border border-care/50 bg-white p-2 text-sm"
+              class="rounded-lg border border-care/50 bg-field p-2 text-sm"
             >
               <p class="text-care">{{ entry.asked }}</p>
               <div class="mt-1 flex flex-wrap items-center gap-1.5">
                 <label class="flex items-center gap-1"
-                  >sheet's width<input
+                  >stencil's width<input
                     class="field w-20!"
                     type="number"
                     min="5"

@@ -82,7 +82,7 @@ async function keep(): Promise<void> {
       body: {
         file: sheetSvg(after.value!.sheet, name),
         about: {
-          name: `${name.slice(0, 70)}, mended`,
+          name: `${name.slice(0, 70)}, repaired`,
           kind,
           tags,
           zones,
@@ -95,7 +95,7 @@ async function keep(): Promise<void> {
       },
     })
     await drawer.load()
-    toast(`${stencil.name} is in the drawer; the old sheet stays.`)
+    toast(`${stencil.name} is in the drawer; the old stencil stays.`)
     await navigateTo(`/drawer/${stencil.id}`)
   } catch (error) {
     toast.error(sentencesOf(error).join(' '))
@@ -105,7 +105,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="Mending">
+  <section aria-label="Repair">
     <p v-if="!whole" class="text-soft">
       Nothing to mend: no loose pieces, and no bridge or slot under
       <input
@@ -183,7 +183,7 @@ async function keep(): Promise<void> {
       <details v-if="places.length" class="mt-2 text-sm">
         <summary>
           {{ places.length }} {{ places.length === 1 ? 'place' : 'places' }} under {{ least }} mm (x, y in mm
-          from the sheet's centre)
+          from the stencil's centre)
         </summary>
         <p class="mt-1 max-h-24 overflow-y-auto text-soft">{{ places.join('; ') }}</p>
       </details>
@@ -212,7 +212,7 @@ async function keep(): Promise<void> {
         </figure>
       </div>
       <button class="btn-main mt-3" :disabled="!after || working || saving" @click="keep">
-        <Hammer :size="16" />Keep as a new sheet
+        <Hammer :size="16" />Keep as a new stencil
       </button>
     </template>
   </section>

@@ -15,7 +15,7 @@ const settings = useSettings()
     <span class="grid flex-1 place-items-center"
       ><img
         :src="`/api/stencils/${sheet.id}/picture.svg`"
-        :alt="`Sheet ${sheet.name}`"
+        :alt="`Stencil ${sheet.name}`"
         loading="lazy"
         class="rounded-md bg-white shadow-sm"
         :style="{ width: `${sheet.width * scale}px`, height: `${sheet.height * scale}px` }"

@@ -65,7 +65,7 @@ const arrow = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="box" class="block size-full" role="img" aria-label="The sheet with its openings">
+  <svg :viewBox="box" class="block size-full" role="img" aria-label="The stencil with its openings">
     <defs>
       <pattern
         id="hatch"

@@ -9,7 +9,7 @@ const bar = (mm: number) => `${(100 * mm) / widest}%`
 </script>
 
 <template>
-  <div class="grid grid-cols-[minmax(0,1fr)_340px] gap-6">
+  <div class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_340px] gap-6">
     <section>
       <h2 class="mb-2 font-display text-lg font-semibold">
         Brushes <span class="rounded bg-rule px-1 align-middle text-xs font-normal">estimates</span>

@@ -46,16 +46,16 @@ function takeEdge(id: ToolId, at: Wetness): void {
   wetness.value = at
   of.value = 'edge'
 }
-const cell = (on: boolean) => (on ? 'bg-mulberry text-white' : 'hover:bg-mulberry-wash')
+const cell = (on: boolean) => (on ? 'bg-mulberry text-on' : 'hover:bg-mulberry-wash')
 </script>
 
 <template>
-  <section class="grid grid-cols-[minmax(0,1fr)_340px] gap-6">
+  <section class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_340px] gap-6">
     <div>
       <h2 class="font-display text-xl font-semibold">Your tools</h2>
       <p class="text-soft">
-        What a tool lets go per dab, holds and how wide its tip is; then how far paint creeps past an edge
-        with it, on dry skin under a sheet that lies flat (mm). Starting values from common practice are
+        What a tool lets go per dab, holds and how wide its tip is; then how far paint bleeds past an edge
+        with it, on dry skin under a stencil that lies flat (mm). Starting values from common practice are
         estimates; your own readings replace them, and every look follows.
       </p>
       <table class="mt-2 w-full text-left">

@@ -7,6 +7,9 @@ import { draftOf, meanOf, usual } from './paintDraft'
 const props = defineProps<{ paint: Paint | null }>()
 const emit = defineEmits<{ done: [] }>()
 const kit = useKit()
+const settings = useSettings()
+/** Money that painters are paid in, ISO 4217; others would be a line more here. */
+const CURRENCIES = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'JPY']
 const draft = ref(draftOf(props.paint))
 const problems = ref<string[]>([])
 const readings = ref(0)
@@ -192,30 +195,35 @@ async function remove(): Promise<void> {
         >Full cake, g<input v-model.number="draft.cakeGrams" class="field" type="number" min="1"
       /></label>
       <label
-        >Price of a cake<input
-          class="field"
-          type="number"
-          min="0"
-          step="0.1"
-          v-kept="draft.price ?? ''"
-          @change="
-            draft.price =
-              ($event.target as HTMLInputElement).value === ''
-                ? null
-                : ($event.target as HTMLInputElement).valueAsNumber
-          "
-      /></label>
+        >Price of a cake<span class="flex gap-1"
+          ><input
+            class="field"
+            type="number"
+            min="0"
+            step="0.1"
+            v-kept="draft.price ?? ''"
+            @change="
+              draft.price =
+                ($event.target as HTMLInputElement).value === ''
+                  ? null
+                  : ($event.target as HTMLInputElement).valueAsNumber
+            "
+          /><select v-model="settings.currency" class="field w-20! px-1!" aria-label="Currency">
+            <option v-for="c in CURRENCIES" :key="c">{{ c }}</option>
+          </select></span
+        ></label
+      >
     </div>
     <p v-if="draft.finish === 'neon'" class="text-[0.87rem] text-care">
-      <strong>Care</strong> Neon and UV colours keep away from eyes and lips; the label and local rules come
-      first.
+      <strong>Warning</strong> Neon and UV colours keep away from eyes and lips; the label and local rules
+      come first.
     </p>
     <div v-if="problems.length" role="alert" class="rounded-lg border border-stop p-2 text-stop">
       <p v-for="p in problems" :key="p">{{ p }}</p>
     </div>
     <div v-if="used.length" ref="answer" role="alert" class="space-y-2 rounded-lg border border-care p-2">
       <p>
-        <strong class="text-care">Care</strong>
+        <strong class="text-care">Warning</strong>
         {{ used.length === 1 ? 'A look uses' : `${used.length} looks use` }} this cake:
         {{ used.slice(0, 6).join(', ') }}{{ used.length > 6 ? ' and others' : '' }}. Changed, it looks
         different there too.
@@ -231,9 +239,9 @@ async function remove(): Promise<void> {
       </div>
     </div>
     <div v-else class="flex gap-2">
-      <button class="btn-main flex-1">Keep this paint</button
+      <button class="btn-main flex-1">Save</button
       ><button v-if="paint" type="button" class="btn text-stop" @click="remove">
-        <Trash2 :size="15" />Take out</button
+        <Trash2 :size="15" />Delete</button
       ><button type="button" class="btn" @click="emit('done')">Close</button>
     </div>
   </form>

@@ -76,7 +76,7 @@ const drop = (i: number) => {
       <Plus :size="14" />{{ draft.strips.length ? 'Another strip' : 'Make it a split cake' }}
     </button>
     <p v-for="u in unsafe" :key="u" class="mt-1 text-[0.87rem] text-care">
-      <strong>Care</strong> {{ u }}, so the cake is not either.
+      <strong>Warning</strong> {{ u }}, so the cake is not either.
     </p>
   </fieldset>
 </template>

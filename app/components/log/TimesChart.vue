@@ -15,27 +15,31 @@ const props = defineProps<{
   }[]
 }>()
 use([BarChart, GridComponent, LegendComponent, TooltipComponent, CanvasRenderer])
-const INK = '#23201d'
-const FONT = { fontFamily: 'Atkinson Hyperlegible Next Variable', fontSize: 13, color: INK }
+const colours = useChartColours()
+const font = computed(() => ({
+  fontFamily: 'Atkinson Hyperlegible Next Variable',
+  fontSize: 13,
+  color: colours.value.ink,
+}))
 const ROW_PX = 44
 const height = computed(() => `${70 + ROW_PX * props.rows.length}px`)
 /** Seconds as minutes and seconds on the axis. */
 const option = computed(() => ({
-  textStyle: FONT,
+  textStyle: font.value,
   animation: false,
   grid: { left: 8, right: 60, top: 30, bottom: 8, containLabel: true },
-  legend: { top: 0, left: 0, itemHeight: 10, textStyle: FONT },
+  legend: { top: 0, left: 0, itemHeight: 10, textStyle: font.value },
   tooltip: { trigger: 'axis', valueFormatter: (v: number) => clock(v) },
   xAxis: {
     type: 'value',
-    axisLabel: { formatter: (v: number) => clock(v), ...FONT },
-    splitLine: { lineStyle: { color: '#DDD7CC' } },
+    axisLabel: { formatter: (v: number) => clock(v), ...font.value },
+    splitLine: { lineStyle: { color: colours.value.rule } },
   },
   yAxis: {
     type: 'category',
     inverse: true,
     data: props.rows.map(r => `${r.name} (${r.count})`),
-    axisLabel: { ...FONT, width: 170, overflow: 'truncate' },
+    axisLabel: { ...font.value, width: 170, overflow: 'truncate' },
     axisTick: { show: false },
   },
   series: [
@@ -50,8 +54,13 @@ const option = computed(() => ({
       name: 'as it was',
       type: 'bar',
       barMaxWidth: 10,
-      itemStyle: { color: '#7A2E5D' },
-      label: { show: true, position: 'right', formatter: (p: { value: number }) => clock(p.value), ...FONT },
+      itemStyle: { color: colours.value.accent },
+      label: {
+        show: true,
+        position: 'right',
+        formatter: (p: { value: number }) => clock(p.value),
+        ...font.value,
+      },
       data: props.rows.map(r => Math.round(r.took)),
     },
   ],

@@ -72,7 +72,7 @@ const restore = () =>
       body: file,
     })
     await read()
-    toast(`Restored: ${looks} looks, ${sheets} sheets. What was there before is kept as a backup.`)
+    toast(`Restored: ${looks} looks, ${sheets} stencils. What was there before is kept as a backup.`)
     emit('restored')
   })
 const size = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`
@@ -100,7 +100,7 @@ const time = (at: string) => format(new Date(at), 'd MMM yyyy, HH:mm')
         <button class="btn-main" :disabled="doing !== null" @click="backUp">Back up now</button>
       </div>
       <p class="text-sm text-soft">
-        Looks with their versions, sheets, paints and readings in one file. One is made every day while
+        Looks with their versions, stencils, paints and readings in one file. One is made every day while
         Janusform runs; the last seven stay, and the last seven that you make.
         <template v-if="state">They lie in {{ state.folder }}/backups.</template>
       </p>

@@ -91,7 +91,7 @@ function finish(): void {
       </div>
       <p class="text-[0.87rem] text-soft">
         about {{ look.seconds === null ? '–:––' : clock(look.seconds) }} min <EstimateMark />,
-        {{ look.sheets }} {{ look.sheets === 1 ? 'sheet' : 'sheets' }}, {{ look.canvas }},
+        {{ look.sheets }} {{ look.sheets === 1 ? 'stencil' : 'stencils' }}, {{ look.canvas }},
         {{ look.age }}&nbsp;y
       </p>
       <p class="mt-1.5 flex min-h-6 flex-wrap gap-1">

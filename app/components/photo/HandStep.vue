@@ -5,7 +5,10 @@ const r = useReading()
 </script>
 
 <template>
-  <div v-if="r.current" class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_300px] gap-4">
+  <div
+    v-if="r.current"
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] max-lg:auto-rows-max lg:grid-cols-[minmax(0,1fr)_300px] gap-4"
+  >
     <DraftEditor :key="r.sheet" :history="r.current" :photo="r.under" />
     <aside class="flex flex-col gap-4 overflow-y-auto">
       <div v-if="r.histories.length > 1">

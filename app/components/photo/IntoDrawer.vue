@@ -163,7 +163,7 @@ async function sendAll(): Promise<void> {
           />
         </div>
         <div class="min-w-0 flex-1 space-y-2">
-          <div class="grid grid-cols-[minmax(0,1fr)_140px_90px_90px] gap-2">
+          <div class="grid grid-cols-2 sm:grid-cols-[minmax(0,1fr)_140px_90px_90px] gap-2">
             <label
               ><span class="eyebrow">Name</span
               ><input v-model="entry.name" class="field" maxlength="80" :disabled="entry.state === 'done'"

@@ -60,7 +60,7 @@ const drawn = computed(() =>
     :viewBox="box"
     class="block size-full touch-none select-none"
     role="img"
-    aria-label="The sheet seen from above"
+    aria-label="The stencil seen from above"
     data-testid="opening-stage"
     @pointerdown="pan"
   >

@@ -6,8 +6,11 @@ const r = useReading()
 </script>
 
 <template>
-  <div v-if="r.flat" class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_320px] gap-4">
-    <div class="min-h-0 rounded-2xl border border-rule bg-stage p-2">
+  <div
+    v-if="r.flat"
+    class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] max-lg:auto-rows-max lg:grid-cols-[minmax(0,1fr)_320px] gap-4"
+  >
+    <div class="min-h-[50dvh] rounded-2xl border border-rule bg-stage p-2 lg:min-h-0">
       <OpeningStage
         :flat="r.flat"
         :url="r.flatUrl"

@@ -82,7 +82,7 @@ const numberOf = (event: Event) => {
       <p v-if="guess" class="text-sm text-soft">{{ guess }}</p>
       <div class="flex flex-wrap gap-1">
         <template v-for="(_, name) in PAPERS" :key="name">
-          <button class="chip" @click="paper(name, false)">{{ name }} upright</button>
+          <button class="chip" @click="paper(name, false)">{{ name }} portrait</button>
           <button class="chip" @click="paper(name, true)">{{ name }} lying</button>
         </template>
       </div>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { Moon, Sun } from '@lucide/vue'
+
+const { dark, toggle } = useTheme()
 const pages = [
   ['/', 'Looks'],
   ['/drawer', 'Drawer'],
@@ -10,13 +13,15 @@ const here = (path: string) => (path === '/' ? route.path === '/' : route.path.s
 </script>
 
 <template>
-  <nav class="flex items-center gap-1" aria-label="Main">
-    <NuxtLink to="/" aria-label="Janusform"><img src="/mark.svg" alt="" class="mr-3 size-10" /></NuxtLink>
+  <nav class="flex flex-wrap items-center gap-x-1" aria-label="Main">
+    <NuxtLink to="/" aria-label="Janusform"
+      ><img src="/mark.svg" alt="" class="mr-1 size-10 sm:mr-3"
+    /></NuxtLink>
     <NuxtLink
       v-for="[path, words] in pages"
       :key="path"
       :to="path"
-      class="rounded-lg px-3 py-1 font-display text-xl font-bold"
+      class="rounded-lg px-2 py-1 font-display text-lg font-bold sm:px-3 sm:text-xl"
       :class="
         here(path)
           ? 'text-ink underline decoration-mulberry decoration-3 underline-offset-8'
@@ -25,5 +30,13 @@ const here = (path: string) => (path === '/' ? route.path === '/' : route.path.s
       :aria-current="here(path) ? 'page' : undefined"
       >{{ words }}</NuxtLink
     >
+    <button
+      class="icon-btn ml-1"
+      :title="dark ? 'Light' : 'Dark, for the tent at night'"
+      :aria-label="dark ? 'Light theme' : 'Dark theme'"
+      @click="toggle"
+    >
+      <component :is="dark ? Sun : Moon" :size="18" />
+    </button>
   </nav>
 </template>

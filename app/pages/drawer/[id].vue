@@ -23,12 +23,12 @@ const sheet = computed(() => {
 
 try {
   await drawer.load()
-  if (!drawer.find(id)) failed.value = ['There is no such sheet in the drawer.']
+  if (!drawer.find(id)) failed.value = ['There is no such stencil in the drawer.']
   await drawer.ensure([id])
 } catch (error) {
   failed.value = sentencesOf(error)
 }
-useHead({ title: () => (about.value ? `${about.value.name}, Janusform` : 'Sheet') })
+useHead({ title: () => (about.value ? `${about.value.name}, Janusform` : 'Stencil') })
 
 const measure = newestOnly(async () => {
   if (!sheet.value || !(below.value > 0)) return
@@ -68,7 +68,7 @@ const facts = computed(() => {
   const angle = (v: number) =>
     Math.abs(v) < 0.5 ? 'upright' : Math.abs(Math.abs(v) - 90) < 0.5 ? 'across' : `at ${v.toFixed(0)}°`
   return [
-    ['Sheet', settings.size(sheet.value.width, sheet.value.height)],
+    ['Stencil', settings.size(sheet.value.width, sheet.value.height)],
     [
       'Openings',
       `${a.openings}, ${(a.openArea / 100).toFixed(1)} cm² open, ${Math.round(a.openShare * 100)} %`,
@@ -98,8 +98,8 @@ const facts = computed(() => {
 </script>
 
 <template>
-  <main class="mx-auto max-w-[1280px] px-6 pb-10">
-    <header class="flex items-center gap-3 py-4">
+  <main class="mx-auto max-w-[1280px] px-3 sm:px-6 min-[1800px]:max-w-[1800px] pb-10">
+    <header class="flex flex-wrap items-center gap-3 py-4">
       <NuxtLink to="/drawer" class="btn"><ArrowLeft :size="16" />Drawer</NuxtLink>
       <h1 v-if="about" class="mr-auto font-display text-2xl font-bold">{{ about.name }}</h1>
       <template v-if="about"
@@ -113,7 +113,10 @@ const facts = computed(() => {
     <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4">
       <p v-for="s in failed" :key="s">{{ s }}</p>
     </div>
-    <div v-else-if="about && sheet" class="grid grid-cols-[minmax(0,1fr)_330px] gap-5">
+    <div
+      v-else-if="about && sheet"
+      class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_330px] gap-5"
+    >
       <div>
         <div class="rounded-2xl border border-rule bg-stage p-3">
           <div class="h-[400px]">
@@ -166,13 +169,13 @@ const facts = computed(() => {
         >
           <component :is="analysis.islands.length ? CircleAlert : CircleCheck" :size="17" />{{
             analysis.islands.length
-              ? `Stop: ${analysis.islands.length} loose ${analysis.islands.length === 1 ? 'piece falls' : 'pieces fall'} out when it is cut (hatched red).`
+              ? `Problem: ${analysis.islands.length} loose ${analysis.islands.length === 1 ? 'piece falls' : 'pieces fall'} out when it is cut (hatched red).`
               : 'One piece: nothing falls out when it is cut.'
           }}
         </p>
         <TabGroup>
           <TabList class="mt-3 flex gap-1 border-b border-rule"
-            ><Tab v-for="t in ['Mend', 'Groups', 'Cutter']" :key="t" v-slot="{ selected }" as="template"
+            ><Tab v-for="t in ['Repair', 'Groups', 'Cutter']" :key="t" v-slot="{ selected }" as="template"
               ><button
                 class="px-3 py-1.5 font-semibold"
                 :class="selected ? 'border-b-2 border-mulberry text-mulberry' : 'text-soft'"
@@ -189,7 +192,7 @@ const facts = computed(() => {
         </TabGroup>
       </div>
       <aside class="space-y-4">
-        <dl class="rounded-2xl border border-rule bg-card p-3 text-[0.93rem]">
+        <dl v-if="facts.length" class="rounded-2xl border border-rule bg-card p-3 text-[0.93rem]">
           <div
             v-for="[label, value] in facts"
             :key="label"
@@ -198,13 +201,15 @@ const facts = computed(() => {
             <dt class="text-soft">{{ label }}</dt>
             <dd class="text-right font-semibold">{{ value }}</dd>
           </div>
-          <p v-if="!facts.length" class="text-soft">Measuring…</p>
         </dl>
+        <p v-else role="status" class="text-soft">Measuring…</p>
         <p v-if="about.mendedFrom" class="text-sm">
-          Mended from
-          <NuxtLink class="text-mulberry underline" :to="`/drawer/${about.mendedFrom}`">{{
-            drawer.find(about.mendedFrom)?.name
-          }}</NuxtLink>
+          Repaired from
+          <NuxtLink
+            class="inline-block min-h-[24px] text-mulberry underline"
+            :to="`/drawer/${about.mendedFrom}`"
+            >{{ drawer.find(about.mendedFrom)?.name }}</NuxtLink
+          >
         </p>
         <figure v-if="about.photo">
           <img
@@ -220,7 +225,9 @@ const facts = computed(() => {
           <p v-if="!usedIn.length" class="text-sm text-soft">No look uses it yet.</p>
           <ul>
             <li v-for="l in usedIn" :key="l.id">
-              <NuxtLink class="text-mulberry underline" :to="`/looks/${l.id}`">{{ l.name }}</NuxtLink>
+              <NuxtLink class="inline-block min-h-[24px] text-mulberry underline" :to="`/looks/${l.id}`">{{
+                l.name
+              }}</NuxtLink>
             </li>
           </ul>
         </div>

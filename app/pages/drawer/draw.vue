@@ -76,8 +76,8 @@ async function done(ids: string[]): Promise<void> {
 </script>
 
 <template>
-  <main class="mx-auto flex h-screen max-w-[1440px] flex-col px-6 pb-4">
-    <header class="flex items-center gap-3 py-3">
+  <main class="mx-auto flex min-h-dvh max-w-[1440px] flex-col px-3 sm:px-6 lg:h-dvh pb-4">
+    <header class="flex flex-wrap items-center gap-3 py-3">
       <NuxtLink to="/drawer" class="btn"><ArrowLeft :size="16" />Drawer</NuxtLink>
       <h1 class="font-display text-2xl font-bold">Draw a stencil</h1>
       <p
@@ -107,7 +107,10 @@ async function done(ids: string[]): Promise<void> {
       name="My own stencil"
       @done="done"
     />
-    <div v-else class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_300px] gap-4">
+    <div
+      v-else
+      class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] max-lg:auto-rows-max lg:grid-cols-[minmax(0,1fr)_300px] gap-4"
+    >
       <DraftEditor
         v-model:tool="tool"
         v-model:chosen="chosen"

@@ -9,11 +9,18 @@ const drawer = useDrawer()
 const failed = ref<string[]>([])
 const loading = ref(true)
 const importing = ref(false)
+/** Files that were dropped on the page, for the dialog that imports them. */
+const files = shallowRef<File[]>([])
+function dropped(list: File[]): void {
+  files.value = list
+  importing.value = true
+}
 const exchanging = ref(false)
 const filter = reactive({ words: '', kind: '', tag: '', zone: '', size: '', detail: 0, copies: 0 })
 
 function imported(): void {
   importing.value = false
+  files.value = []
   void load()
 }
 async function load(): Promise<void> {
@@ -70,19 +77,20 @@ watch(rows, () => virtual.value.measure())
 </script>
 
 <template>
-  <main class="mx-auto flex h-screen max-w-[1280px] flex-col px-6">
-    <header class="flex items-center gap-3 py-4">
+  <main class="mx-auto flex h-dvh max-w-[1280px] flex-col px-3 sm:px-6 min-[1800px]:max-w-[1800px]">
+    <header class="flex flex-wrap items-center gap-3 py-4">
+      <h1 class="sr-only">Drawer</h1>
       <AppNav class="mr-auto" />
-      <label class="relative block w-56"
+      <label class="relative block w-full sm:w-56"
         ><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input
           v-model="filter.words"
           class="field pl-8!"
           type="search"
-          placeholder="Search sheets"
-          aria-label="Search sheets"
+          placeholder="Search stencils"
+          aria-label="Search stencils"
       /></label>
-      <button class="btn" @click="exchanging = true"><ArrowLeftRight :size="16" />Send and take in</button>
-      <button class="btn" @click="importing = true"><FileUp :size="16" />Import sheets</button>
+      <button class="btn" @click="exchanging = true"><ArrowLeftRight :size="16" />Export and import</button>
+      <button class="btn" @click="importing = true"><FileUp :size="16" />Import stencils</button>
       <NuxtLink to="/drawer/draw" class="btn"><PenTool :size="16" />Draw one</NuxtLink>
       <NuxtLink to="/drawer/photo" class="btn-main"><Camera :size="16" />From a photograph</NuxtLink>
     </header>
@@ -114,7 +122,7 @@ watch(rows, () => virtual.value.measure())
       </select>
       <button v-if="any" type="button" class="btn" @click="clear">Clear</button>
       <span class="ml-auto text-soft" role="status"
-        >{{ shown.length }} of {{ drawer.list.length }} sheets, all at one scale</span
+        >{{ shown.length }} of {{ drawer.list.length }} stencils, all at one scale</span
       >
     </form>
     <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4">
@@ -124,7 +132,7 @@ watch(rows, () => virtual.value.measure())
     <p v-else-if="loading" class="p-10 text-center text-soft">Opening the drawer…</p>
     <div v-else-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center">
       <p class="font-display text-xl">
-        {{ drawer.list.length ? 'No sheet is like that' : 'The drawer is empty' }}
+        {{ drawer.list.length ? 'No stencil is like that' : 'The drawer is empty' }}
       </p>
       <p class="text-soft">
         {{
@@ -133,6 +141,9 @@ watch(rows, () => virtual.value.measure())
             : 'Read your own stencils from photographs, import SVG or DXF files, or draw one.'
         }}
       </p>
+      <NuxtLink v-if="!drawer.list.length" to="/drawer/photo" class="btn-main mt-4"
+        ><Camera :size="16" />From a photograph</NuxtLink
+      >
     </div>
     <div v-show="shown.length" ref="scroller" class="min-h-0 flex-1 overflow-y-auto pb-6" tabindex="-1">
       <div class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
@@ -150,7 +161,8 @@ watch(rows, () => virtual.value.measure())
         </div>
       </div>
     </div>
-    <ImportDialog v-if="importing" @close="imported" />
+    <DropAnywhere words="Drop SVG or DXF files to import stencils" @files="dropped" />
+    <ImportDialog v-if="importing" :dropped="files" @close="imported" />
     <ExchangeDialog v-if="exchanging" :shown="shown" @close="exchanging = false" />
   </main>
 </template>

@@ -29,11 +29,11 @@ onMounted(() => void drawer.load().catch(() => {}))
 
 <template>
   <main
-    class="mx-auto flex h-screen max-w-[1440px] flex-col px-6 pb-4"
+    class="mx-auto flex min-h-dvh max-w-[1440px] flex-col px-3 sm:px-6 lg:h-dvh pb-4"
     @dragover.prevent
     @drop.prevent="r.take($event.dataTransfer?.files)"
   >
-    <header class="flex items-center gap-3 py-3">
+    <header class="flex flex-wrap items-center gap-3 py-3">
       <NuxtLink to="/drawer" class="btn"><ArrowLeft :size="16" />Drawer</NuxtLink>
       <h1 class="font-display text-2xl font-bold">A stencil from a photograph</h1>
       <ol class="ml-auto flex gap-1 text-sm" aria-label="Steps">
@@ -42,7 +42,7 @@ onMounted(() => void drawer.load().catch(() => {}))
           :key="words"
           class="rounded-full px-3 py-1"
           :class="
-            i === r.step ? 'bg-mulberry font-semibold text-white' : i < r.step ? 'text-mulberry' : 'text-soft'
+            i === r.step ? 'bg-mulberry font-semibold text-on' : i < r.step ? 'text-mulberry' : 'text-soft'
           "
           :aria-current="i === r.step ? 'step' : undefined"
         >

@@ -126,7 +126,7 @@ export const marshTiger = look(
     canvas: PLAIN_FACE,
     tags: ['menu', 'tiger'],
     budget: 480,
-    notes: 'From the menu. Stripes by one sheet, without reloading from the forehead to the cheeks.',
+    notes: 'From the menu. Stripes by one stencil, without reloading from the forehead to the cheeks.',
   },
   ({ at, mid, zones, spot, sheet, line, dots, id, ground }) => {
     const { lights, rework } = sponging(id, ground)

@@ -32,7 +32,7 @@ export default defineEventHandler(async event => {
   const { notes, ask, ...shape } = await jobFor(event, 'readSheet', { file, widthMm })
   if (ask !== null) throw refusal(422, ask)
   if (mendedFrom !== null && !stencils.find(mendedFrom))
-    throw refusal(422, 'The sheet that this one was mended from is not in the drawer.')
+    throw refusal(422, 'The stencil that this one was mended from is not in the drawer.')
   const id = randomUUID()
   stencils.create(
     id,

@@ -7,7 +7,7 @@ withDefaults(defineProps<{ label: string; least?: number; most?: number }>(), { 
 
 <template>
   <span
-    class="inline-flex items-center rounded-lg border border-rule bg-white"
+    class="inline-flex items-center rounded-lg border border-rule bg-field"
     role="group"
     :aria-label="label"
   >

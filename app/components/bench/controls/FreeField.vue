@@ -23,8 +23,8 @@ const words: Readonly<Record<FreePlace, string>> = {
   'nostrils': 'nostrils',
   'lips': 'lips',
   'jaw': 'jaw',
-  'left half': 'left half',
-  'right half': 'right half',
+  'left half': 'their right half',
+  'right half': 'their left half',
 }
 type Leaving = typeof props.step
 const KINDS: readonly string[] = ['wash', 'pull', 'sheet', 'glitter', 'rework']
@@ -75,7 +75,7 @@ const drop = (n: number) =>
       <span
         v-for="(_, n) in step.holes ?? []"
         :key="n"
-        class="inline-flex items-center gap-0.5 rounded-full border border-rule bg-white pl-2 text-[0.87rem]"
+        class="inline-flex items-center gap-0.5 rounded-full border border-rule bg-field pl-2 text-[0.87rem]"
         >shape {{ n + 1
         }}<button class="icon-btn size-6!" :aria-label="`Take shape ${n + 1} out`" @click="drop(n)">
           <X :size="12" /></button

@@ -43,7 +43,8 @@ const room = computed(() => rules.value.room)
       <button
         class="icon-btn size-7!"
         :disabled="step.points.length <= room[0]"
-        aria-label="One handle less"
+        aria-label="Remove point"
+        title="Remove point"
         @click="shaping.fewerHandles()"
       >
         <Minus :size="14" /></button
@@ -51,7 +52,8 @@ const room = computed(() => rules.value.room)
       }}<button
         class="icon-btn size-7!"
         :disabled="step.points.length >= room[1]"
-        aria-label="One more handle"
+        aria-label="Add point"
+        title="Add point"
         @click="shaping.moreHandles()"
       >
         <Plus :size="14" />

@@ -14,7 +14,11 @@ const button = useTemplateRef<InstanceType<typeof ListboxButton>>('button')
 
 <template>
   <Listbox :model-value="paint.id" as="div" class="relative min-w-0 flex-1" @update:model-value="choose">
-    <ListboxButton ref="button" class="field flex items-center gap-2 text-left" :aria-label="label">
+    <ListboxButton
+      ref="button"
+      class="field flex items-center gap-2 text-left"
+      :aria-label="`${label}: ${kit.find(paint.id)?.name ?? paint.name}`"
+    >
       <span
         class="size-4 shrink-0 rounded-full border border-ink/20"
         :style="{ background: swatchOf(kit.find(paint.id) ?? paint) }"

@@ -14,7 +14,7 @@ const FADES = 3
 const put = (part: Part | null, merge: string | null = null) =>
   steps.editKind(
     'sheet',
-    'part of the sheet',
+    'part of the stencil',
     s => {
       const pass = s.passes[props.index]
       if (!pass) return
@@ -84,10 +84,10 @@ function toggleStrip(n: number): void {
     <select
       class="field"
       :value="pass.part?.by ?? 'all'"
-      :aria-label="`Where pass ${index + 1} is dabbed`"
+      :aria-label="`Where layer ${index + 1} is dabbed`"
       @change="choose(($event.target as HTMLSelectElement).value)"
     >
-      <option value="all">all over the sheet</option>
+      <option value="all">all over the stencil</option>
       <option value="shape">only in a drawn shape</option>
       <option value="zones">only on some zones</option>
       <option value="step">only where an earlier step lies</option>

@@ -47,7 +47,11 @@ function holdsOf(i: number): boolean {
 }
 function more(): void {
   const last = props.step.passes.at(-1)!
-  steps.editKind('sheet', 'add a pass', s => void s.passes.push({ ...structuredClone(toRaw(last)), dabs: 2 }))
+  steps.editKind(
+    'sheet',
+    'add a colour layer',
+    s => void s.passes.push({ ...structuredClone(toRaw(last)), dabs: 2 }),
+  )
 }
 </script>
 
@@ -57,14 +61,14 @@ function more(): void {
       v-for="(pass, i) in step.passes"
       :key="i"
       class="space-y-1.5 rounded-lg border border-rule bg-card p-2"
-      :aria-label="`Pass ${i + 1}`"
+      :aria-label="`Colour layer ${i + 1}`"
     >
       <div class="flex items-start gap-1.5">
-        <span class="eyebrow w-10 shrink-0">Pass {{ i + 1 }}</span>
+        <span class="eyebrow w-10 shrink-0">Layer {{ i + 1 }}</span>
         <LoadField
           class="min-w-0 flex-1"
           :model-value="pass.load"
-          :label="`Colour of pass ${i + 1}`"
+          :label="`Colour of layer ${i + 1}`"
           @update:model-value="
             load =>
               change('colour', i, p => {
@@ -75,8 +79,8 @@ function more(): void {
         <button
           v-if="step.passes.length > 1"
           class="icon-btn"
-          :aria-label="`Delete pass ${i + 1}`"
-          @click="steps.editKind('sheet', 'delete a pass', s => void s.passes.splice(i, 1))"
+          :aria-label="`Delete colour layer ${i + 1}`"
+          @click="steps.editKind('sheet', 'delete a colour layer', s => void s.passes.splice(i, 1))"
         >
           <Trash2 :size="15" />
         </button>
@@ -116,7 +120,7 @@ function more(): void {
         /><HandTest :tool="pass.tool" :wetness="pass.wetness" /><button
           class="icon-btn"
           title="Compare with another tool, wetness or number of dabs"
-          :aria-label="`Compare pass ${i + 1} with another way`"
+          :aria-label="`Compare colour layer ${i + 1} with another way`"
           @click="comparing = i"
         >
           <Columns2 :size="16" />
@@ -126,7 +130,7 @@ function more(): void {
         <select
           class="field min-w-0 flex-1"
           :value="useOf(pass)"
-          :aria-label="`Openings of pass ${i + 1}`"
+          :aria-label="`Openings of layer ${i + 1}`"
           @change="use(i, ($event.target as HTMLSelectElement).value)"
         >
           <option value="all">all {{ sheet?.openings.length ?? '' }} openings</option>
@@ -159,7 +163,7 @@ function more(): void {
           title="Drag on the face where the colours begin and end"
           @click="gradient.byHand(i, pass)"
         >
-          <MoveUpRight :size="14" />{{ pass.axis ? 'As the sheet lies' : 'Colours by hand' }}
+          <MoveUpRight :size="14" />{{ pass.axis ? 'As the stencil lies' : 'Colours by hand' }}
         </button>
         <button
           v-if="pass.axis && gradient.pass !== i"
@@ -219,7 +223,7 @@ function more(): void {
       </button>
     </li>
     <li v-if="step.passes.length < 8">
-      <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another pass</button>
+      <button class="btn text-[0.87rem]" @click="more"><Plus :size="14" />Another colour layer</button>
     </li>
     <CompareDialog v-if="comparing !== null" :step="step" :index="comparing" @close="comparing = null" />
   </ol>

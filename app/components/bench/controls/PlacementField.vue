@@ -54,7 +54,7 @@ function typed(
     >
       The unlinked twin is in hand.
       <button class="font-semibold underline" @click="selection.holdsTwin = false">
-        Take the sheet itself
+        Take the stencil itself
       </button>
     </p>
     <p class="leading-snug" data-testid="where">
@@ -68,8 +68,9 @@ function typed(
     >
       <p v-for="(s, i) in scene.seating" :key="i">
         <strong
-          >{{ scene.seating.length === 1 ? '' : i ? 'Twin: ' : 'Sheet: ' }}{{ Math.round(100 * s.seated) }} %
-          seats by itself, {{ Math.round(100 * s.seatedPressed) }} % pressed down where you dab.</strong
+          >{{ scene.seating.length === 1 ? '' : i ? 'Twin: ' : 'Stencil: '
+          }}{{ Math.round(100 * s.seated) }} % touches the skin by itself,
+          {{ Math.round(100 * s.seatedPressed) }} % pressed down where you dab.</strong
         >
         {{ s.sentence }} <EstimateMark v-if="i === 0" />
       </p>

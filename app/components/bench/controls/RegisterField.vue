@@ -50,7 +50,7 @@ const lost = computed(() => {
   const a = host && drawer.shapes.get(host.stencil)
   const b = drawer.shapes.get(props.step.stencil)
   if (!register) return ''
-  if (!host) return 'The sheet on which it was held is not in the look any more.'
+  if (!host) return 'The stencil on which it was held is not in the look any more.'
   if (!a || !b) return ''
   const fit = registerFit(a, b, register.way, register)
   if (typeof fit === 'string') return fit
@@ -86,7 +86,7 @@ const lost = computed(() => {
       </button>
     </div>
     <p v-if="lost" class="text-[0.87rem] leading-snug text-care" data-testid="register-lost">
-      <strong>Care</strong> {{ lost }}
+      <strong>Warning</strong> {{ lost }}
     </p>
     <p v-else-if="report" class="text-[0.87rem] leading-snug text-go" data-testid="register-report">
       Held on {{ ways.find(w => w[0] === step.register!.way)![1].replace('its', 'the') }}:
@@ -96,6 +96,6 @@ const lost = computed(() => {
     </p>
   </div>
   <p v-else class="text-[0.87rem] text-soft">
-    Lay another sheet first, then this one can be held in register with it.
+    Lay another stencil first, then this one can be held in register with it.
   </p>
 </template>

@@ -21,8 +21,8 @@ const handling = computed(
   () =>
     ({
       'none': '',
-      'as it is': 'Lay the same sheet again as it is',
-      'wipe and flip': 'Wipe the sheet, flip it',
+      'as it is': 'Lay the same stencil again as it is',
+      'wipe and flip': 'Wipe the stencil, flip it',
       'second copy': 'Take the second copy, flipped',
     })[twinHandling(props.step, scene.world)],
 )
@@ -43,7 +43,7 @@ function choose(rule: TwinRule): void {
   <div>
     <TwinRuleSelect :rule="step.twin.rule" :disabled="step.register !== null" @choose="choose" />
     <p v-if="step.register" class="mt-1 text-[0.87rem] text-soft">
-      It has the twin of the sheet on which it is registered.
+      It has the twin of the stencil on which it is registered.
     </p>
     <template v-if="twin && words">
       <p class="mt-1 text-[0.87rem] leading-snug text-soft" data-testid="twin-words">
@@ -85,8 +85,8 @@ function choose(rule: TwinRule): void {
         data-testid="twin-miss"
       >
         {{ miss.mm.toFixed(1) }} mm and {{ miss.degrees.toFixed(0) }}° from exact:
-        {{ miss.noticed ? 'Care: people would notice' : 'nobody would notice' }} (from 3 mm or 5° on, common
-        practice).
+        {{ miss.noticed ? 'Warning: people would notice' : 'nobody would notice' }} (from 3 mm or 5° on,
+        common practice).
       </p>
     </template>
   </div>

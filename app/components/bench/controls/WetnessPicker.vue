@@ -8,13 +8,13 @@ const wetness = defineModel<Wetness>({ required: true })
 <template>
   <RadioGroup
     v-model="wetness"
-    class="flex rounded-lg border border-rule bg-white p-0.5"
+    class="flex rounded-lg border border-rule bg-field p-0.5"
     aria-label="Wetness"
   >
     <RadioGroupOption v-for="w in WETNESSES" :key="w" v-slot="{ checked }" :value="w" as="template">
       <button
         class="flex-1 rounded-md px-1 py-0.5 text-[0.87rem]"
-        :class="checked ? 'bg-mulberry font-semibold text-white' : 'text-soft hover:text-ink'"
+        :class="checked ? 'bg-mulberry font-semibold text-on' : 'text-soft hover:text-ink'"
       >
         {{ w }}
       </button>

@@ -56,7 +56,10 @@ function take(): void {
         </li>
       </ul>
     </div>
-    <div v-else-if="plan && shown" class="grid grid-cols-[minmax(0,1fr)_320px] gap-5">
+    <div
+      v-else-if="plan && shown"
+      class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_320px] gap-5"
+    >
       <section aria-label="Steps in time">
         <div class="mb-2 flex gap-1" role="group" aria-label="Which order">
           <button class="chip" :aria-pressed="which === 'planned'" @click="which = 'planned'">

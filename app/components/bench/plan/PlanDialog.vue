@@ -15,10 +15,9 @@ onBeforeUnmount(painter.stop)
         <Tab
           v-for="words in ['Order of the steps', 'When the queue grows', 'In time']"
           :key="words"
-          v-slot="{ selected }"
           as="template"
         >
-          <button class="chip px-3! py-1! text-[0.95rem]!" :aria-pressed="selected">{{ words }}</button>
+          <button class="chip px-3! py-1! text-[0.95rem]!">{{ words }}</button>
         </Tab>
       </TabList>
       <TabPanels>

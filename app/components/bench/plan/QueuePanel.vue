@@ -117,7 +117,7 @@ function keep(): void {
       what they are worth: second outlines, lights, lashes, stitches, extra dots, lip colour.
     </p>
     <WaitBar v-if="!ready && !failed.length" words="Working out what can go…" @stop="emit('close')" />
-    <div v-else class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-5">
+    <div v-else class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-5">
       <section class="space-y-3" aria-label="Time and worth">
         <div class="flex flex-wrap items-end gap-2">
           <p class="text-[0.95rem]">

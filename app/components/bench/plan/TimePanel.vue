@@ -125,7 +125,7 @@ const scrub = (event: Event) => {
   <div class="min-h-64">
     <p v-for="s in failed" :key="s" role="alert" class="mb-2 text-stop">{{ s }}</p>
     <WaitBar v-if="!found && !failed.length" words="Laying the steps in time…" @stop="painter.stop" />
-    <div v-else-if="rows" class="grid grid-cols-[minmax(0,1fr)_210px] gap-5">
+    <div v-else-if="rows" class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_210px] gap-5">
       <section aria-label="The look in time" class="min-w-0">
         <div class="mb-2 flex flex-wrap items-center gap-1.5">
           <button class="btn-main" @click="play">
@@ -159,7 +159,7 @@ const scrub = (event: Event) => {
                 <button
                   v-for="b in bars"
                   :key="b.id"
-                  class="h-full min-w-0 shrink-0 cursor-grab overflow-hidden rounded border border-card bg-mulberry px-1 text-left text-[0.7rem] leading-[0.8rem] text-white"
+                  class="h-full min-w-0 shrink-0 cursor-grab overflow-hidden rounded border border-card bg-mulberry px-1 text-left text-[0.7rem] leading-[0.8rem] text-on"
                   role="listitem"
                   :class="b.stepId === inHand?.stepId && 'bg-mulberry-deep!'"
                   :style="{ width: `${share(b.to - b.from)}%`, marginLeft: `${share(b.wait)}%` }"

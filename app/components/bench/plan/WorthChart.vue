@@ -11,15 +11,14 @@ const props = defineProps<{
   marks: readonly { words: string; seconds: number }[]
 }>()
 use([LineChart, GridComponent, MarkLineComponent, TooltipComponent, CanvasRenderer])
-const INK = '#5C564E'
-const MULBERRY = '#7A2E5D'
+const colours = useChartColours()
 const FONT = '"Atkinson Hyperlegible Next Variable", sans-serif'
 const option = computed(() => {
   const list = [...props.points].sort((a, b) => a.seconds - b.seconds)
   const all = [...list.map(p => p.seconds), ...props.marks.map(m => m.seconds)]
   return {
     animation: false,
-    textStyle: { fontFamily: FONT, color: INK },
+    textStyle: { fontFamily: FONT, color: colours.value.soft },
     grid: { left: 44, right: 18, top: 30, bottom: 36 },
     tooltip: {
       trigger: 'axis',
@@ -36,19 +35,24 @@ const option = computed(() => {
       axisLabel: { formatter: (v: number) => clock(v) },
       splitLine: { show: false },
     },
-    yAxis: { type: 'value', name: 'worth', minInterval: 1, splitLine: { lineStyle: { color: '#E6E0D5' } } },
+    yAxis: {
+      type: 'value',
+      name: 'worth',
+      minInterval: 1,
+      splitLine: { lineStyle: { color: colours.value.rule } },
+    },
     series: [
       {
         type: 'line',
         step: 'end',
         data: list.map(p => [Math.round(p.seconds), p.worth]),
         symbolSize: 7,
-        lineStyle: { color: MULBERRY, width: 2 },
-        itemStyle: { color: MULBERRY },
+        lineStyle: { color: colours.value.accent, width: 2 },
+        itemStyle: { color: colours.value.accent },
         markLine: {
           symbol: 'none',
-          lineStyle: { color: INK, type: 'dashed' },
-          label: { formatter: '{b}', fontSize: 11, color: INK, fontFamily: FONT },
+          lineStyle: { color: colours.value.soft, type: 'dashed' },
+          label: { formatter: '{b}', fontSize: 11, color: colours.value.soft, fontFamily: FONT },
           data: props.marks.map(m => ({ name: m.words, xAxis: Math.round(m.seconds) })),
         },
       },

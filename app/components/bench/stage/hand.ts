@@ -1,10 +1,13 @@
 import { shallowRef, type Ref } from 'vue'
 import { tenthPoint, type Point } from '#core/geometry'
 import { onSkin } from '#core/skin'
+import { usePlacing } from '~/composables/usePlacing'
+import { useShaping } from '~/composables/useShaping'
 import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
 import { useSession } from '~/stores/session'
 import { toolsOf, type Ghosts, type Grip, type StageHand, type Tool, type Touch } from './tools'
+import { usePinch } from './pinch'
 import { toSkin, type View } from './view'
 
 /**
@@ -32,8 +35,8 @@ const noGhosts = (): Ghosts => ({
   snap: shallowRef(null),
 })
 
-/** Where a pointer is on the stage, and on the skin there. */
-function touching(holder: HandOn['holder'], view: Ref<View>) {
+/** Where a pointer is on the stage, and on the skin there; and what two fingers do. */
+function useTouching(holder: HandOn['holder'], on: Pick<HandOn, 'view' | 'whole'>) {
   const at = (event: { clientX: number; clientY: number }): Point => {
     const box = holder.value!.getBoundingClientRect()
     return [event.clientX - box.left, event.clientY - box.top]
@@ -41,19 +44,28 @@ function touching(holder: HandOn['holder'], view: Ref<View>) {
   const touchOf = (event: PointerEvent): Touch => {
     const point = at(event)
     const { altKey: alt, shiftKey: shift, ctrlKey: ctrl } = event
-    return { point, skin: toSkin(view.value, point), alt, shift, ctrl }
+    return { point, skin: toSkin(on.view.value, point), alt, shift, ctrl }
   }
-  return { at, touchOf }
+  return { at, touchOf, pinch: usePinch(at, on, useTurning()) }
 }
 
 /** Picks a spot of the skin and lets go of the selection; beside the skin it only lets go. */
 function usePicking() {
   const selection = useSelection()
   const scene = useScene()
-  return ({ skin }: Pick<Touch, 'skin'>): void => {
+  return ({ skin }: Pick<Touch, 'skin'>, picking?: Ref<boolean>): void => {
+    if (picking) picking.value = false
     selection.id = null
     selection.spot = skin && onSkin(scene.ground, skin) ? tenthPoint(skin) : null
   }
+}
+
+/** How what is in hand is turned; null when nothing is. */
+function useTurning() {
+  const selection = useSelection()
+  const placing = usePlacing()
+  const shaping = useShaping()
+  return () => (selection.byHandles ? shaping.turn : selection.sheet ? placing.turn : null)
 }
 
 /** What the first tool that takes a press takes hold of. */
@@ -79,11 +91,11 @@ export function useHand({ holder, ...on }: HandOn) {
 
   const pickAt = usePicking()
   const tools = toolsOf({ ...on, ghosts, pickAt })
-
-  const { at, touchOf } = touching(holder, on.view)
+  const { at, touchOf, pinch } = useTouching(holder, on)
 
   function press(event: PointerEvent): void {
     if (!session.look || event.button !== 0) return
+    if (pinch.press(event)) return letGo()
     const touch = touchOf(event)
     holder.value!.setPointerCapture(event.pointerId)
     down = touch.point
@@ -101,7 +113,7 @@ export function useHand({ holder, ...on }: HandOn) {
   }
 
   function drag(event: PointerEvent): void {
-    if (!grip) return
+    if (pinch.drag(event) || !grip) return
     const touch = touchOf(event)
     const [x, y] = touch.point
     if (!moved && Math.hypot(x - down[0], y - down[1]) < TREMBLE) return
@@ -112,12 +124,10 @@ export function useHand({ holder, ...on }: HandOn) {
 
   function release(event: PointerEvent): void {
     const done = grip
-    if (!done) return
+    if (pinch.release(event) || !done) return
     const touch = touchOf(event)
-    if (!moved && touch.alt && !done.ownsAlt) {
-      on.picking.value = false
-      pickAt(touch)
-    } else done.release?.(touch, !moved)
+    if (moved || !touch.alt || done.ownsAlt) done.release?.(touch, !moved)
+    else pickAt(touch, on.picking)
     letGo()
   }
 
@@ -127,5 +137,9 @@ export function useHand({ holder, ...on }: HandOn) {
     grip = null
     for (const ghost of Object.values(ghosts)) ghost.value = null
   }
-  return { at, ghosts, press, drag, release, letGo }
+  const cancel = (event: PointerEvent): void => {
+    pinch.release(event)
+    letGo()
+  }
+  return { at, ghosts, press, drag, release, cancel }
 }

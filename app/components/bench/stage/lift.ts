@@ -45,7 +45,7 @@ export function drawSheetGrid(layer: Konva.Layer, laid: Laid, sheet: Stencil, vi
 
 /** Gaps between sheet and skin, by colour and pattern: seats plain, a little off dotted, far off crossed. */
 export const LIFT_CLASSES = [
-  { least: 0, colour: '#3F6B4B', words: `seats (up to ${SEATS_MM} mm)`, pattern: 'plain' },
+  { least: 0, colour: '#3F6B4B', words: `touches the skin (up to ${SEATS_MM} mm)`, pattern: 'plain' },
   { least: SEATS_MM, colour: '#B47A12', words: '0.5 to 1.5 mm off', pattern: 'lines' },
   { least: 1.5, colour: '#A0331F', words: 'more than 1.5 mm off', pattern: 'cross' },
 ] as const

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onKeyStroke, useLocalStorage, usePreferredDark, useWakeLock } from '@vueuse/core'
+import { onKeyStroke, useWakeLock } from '@vueuse/core'
 import { CloudOff, PersonStanding } from '@lucide/vue'
 import { dropSitting } from '~/sitting/kept'
 
@@ -8,9 +8,7 @@ const id = String(useRoute().params.id)
 const chair = useChair()
 const failed = ref<string[]>([])
 const more = ref(false)
-const preferred = usePreferredDark()
-const chosen = useLocalStorage<'light' | 'dark' | null>('janusform-chair-light', null)
-const dark = computed(() => (chosen.value ?? (preferred.value ? 'dark' : 'light')) === 'dark')
+const theme = useTheme()
 // The worker that paints is fetched beside what it paints.
 warmPainter()
 try {
@@ -98,7 +96,6 @@ async function giveUp(): Promise<void> {
 <template>
   <main
     class="chair flex h-dvh flex-col overflow-hidden bg-paper text-ink"
-    :class="dark && 'chair-dark'"
     data-testid="chair"
     :data-phase="phase"
     :data-away="chair.away"
@@ -143,9 +140,9 @@ async function giveUp(): Promise<void> {
       <ChairAfter v-else @kept="navigateTo('/log')" />
       <ChairMore
         v-if="more && phase === 'steps'"
-        :dark="dark"
+        :dark="theme.dark.value"
         @close="more = false"
-        @dark="chosen = dark ? 'light' : 'dark'"
+        @dark="theme.toggle"
         @leave="leave"
         @give-up="giveUp"
       />

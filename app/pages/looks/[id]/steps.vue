@@ -125,7 +125,7 @@ const steps = computed(() => rows.value.map(r => r.step))
 const pictures = computed(() => (picture.value ? [picture.value, ...thumbs.value.slice(1)] : []))
 const CLEANED = { wetBrush: 'a wet brush', wipe: 'a damp wipe' } as const
 const SPARKLE = {
-  lifting: 'before the sheet is lifted',
+  lifting: 'before the stencil is lifted',
   wet: 'while the base is wet',
   last: 'as gel at the end',
 } as const
@@ -144,9 +144,9 @@ const cautions = [
 
 <template>
   <main class="mx-auto max-w-[188mm] p-4 print:max-w-none print:p-0">
-    <nav class="no-print mb-4 flex items-center justify-between">
+    <nav class="no-print mb-4 flex flex-wrap items-center justify-between gap-2">
       <NuxtLink :to="`/looks/${id}`" class="btn"><ArrowLeft :size="16" />Back to the bench</NuxtLink>
-      <span class="flex gap-2">
+      <span class="flex flex-wrap gap-2">
         <PdfMenu v-if="look" :look="look" :steps="steps" :world="world" :text="text" :pictures="pictures" />
         <button class="btn-main" :disabled="!picture" @click="print">
           <Printer :size="16" />Print on A4
@@ -157,7 +157,7 @@ const cautions = [
       <p v-for="s in failed" :key="s">{{ s }}</p>
     </div>
     <article v-if="look" class="print-sheet" :class="size">
-      <header class="flex items-start gap-4 border-b-2 border-ink pb-2">
+      <header class="flex items-start gap-4 border-b-2 max-sm:flex-wrap border-ink pb-2">
         <img
           v-if="picture"
           :src="picture"

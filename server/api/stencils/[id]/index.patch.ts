@@ -5,7 +5,7 @@ export default defineEventHandler(async event => {
   const { about } = sheetOf(event)
   if (!sent.success) throw refusal(422, schemaSentences(sent.error))
   if (sent.data.groups?.some(g => g.openings.some(n => n >= (about.analysis?.openings ?? Infinity))))
-    throw refusal(422, 'A group names an opening that the sheet does not have.')
+    throw refusal(422, 'A group names an opening that the stencil does not have.')
   const changed = useRepositories().stencils.change(about.id, sent.data)
   usePaintAhead().soon()
   return changed

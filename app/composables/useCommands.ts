@@ -1,0 +1,21 @@
+/** Something that can be done from the list of commands. */
+export interface Doing {
+  readonly words: string
+  /** The key that does it too, as it is shown. */
+  readonly keys?: string
+  readonly run: () => unknown
+}
+
+/** What the screens that are open offer, the newest last. */
+const offers = shallowRef<readonly (() => readonly Doing[])[]>([])
+
+/** Puts commands into the list as long as the screen that offers them is open. */
+export function offerCommands(list: () => readonly Doing[]): void {
+  offers.value = [...offers.value, list]
+  onScopeDispose(() => {
+    offers.value = offers.value.filter(other => other !== list)
+  })
+}
+
+/** All that can be done where the painter is. */
+export const useCommands = () => computed(() => offers.value.toReversed().flatMap(list => list()))
