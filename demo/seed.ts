@@ -8,7 +8,14 @@ import { PaintAhead, rendererVersion } from '../server/pool/paintAhead'
 import { Pool } from '../server/pool/pool'
 import { looks } from './looks'
 import { paints } from './paints'
-import { shelf, shelfSvg } from './shelf'
+import { shelf, shelfSvg, type ShelfEntry } from './shelf'
+
+/** A demo stencil, read and measured. */
+function measured(entry: ShelfEntry) {
+  const svg = shelfSvg(entry.id)
+  const { sheet } = readSvg(svg)
+  return { entry, svg, sheet, analysis: analyse(sheet) }
+}
 
 /**
  * Puts what is missing of the demo into the database; what is there, changed or deleted by its user stays as
@@ -17,13 +24,14 @@ import { shelf, shelfSvg } from './shelf'
 export function seed(file?: string): { stencils: number; paints: number; looks: number } {
   const { db, stencils: drawer, paints: kit, looks: gallery } = openHouse(file)
   const at = new Date().toISOString()
+  // Measured before anything is written: nobody else who writes meanwhile waits for it.
+  const sheets = shelf.filter(({ id }) => !drawer.find(id)).map(measured)
   const added = { stencils: 0, paints: 0, looks: 0 }
   db.transaction(() => {
-    for (const { id, name, kind, tags, zones, heading } of shelf) {
+    for (const { entry, svg, sheet, analysis } of sheets) {
+      const { id, name, kind, tags, zones, heading } = entry
+      // Asked twice at once, it is there by now.
       if (drawer.find(id)) continue
-      const svg = shelfSvg(id)
-      const { sheet } = readSvg(svg)
-      const analysis = analyse(sheet)
       drawer.create(
         id,
         { geometry: JSON.stringify(sheetJson(sheet)), width: sheet.width, height: sheet.height },
@@ -56,7 +64,7 @@ export function seed(file?: string): { stencils: number; paints: number; looks: 
       gallery.create(look, at)
       added.looks++
     }
-  })()
+  }).immediate()
   db.close()
   return added
 }

@@ -43,7 +43,7 @@ export function chromium() {
 /** The newest change among the files that the built application is made of. */
 function newestSource() {
   const files = execSync(
-    'git ls-files -co --exclude-standard -- app core server public nuxt.config.ts package-lock.json',
+    'git ls-files -co --exclude-standard -- app core demo server public scripts nuxt.config.ts package-lock.json',
     { cwd: root, encoding: 'utf8', maxBuffer: 1 << 26 },
   )
     .trim()

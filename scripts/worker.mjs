@@ -1,19 +1,20 @@
-// The server's worker thread as one file.
+// The server's worker thread as one file, and the demo's things as another beside it.
 import { build } from 'esbuild'
 import { createHash } from 'node:crypto'
-import { readdirSync, readFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { cpSync, readdirSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 
 /**
- * Bundles the worker thread.
+ * Bundles a module with all that it imports into one file.
+ * @param {string} entry the module, from the project's root
  * @param {string} outfile where the bundle is written
  */
-export async function bundleWorker(outfile) {
+async function bundle(entry, outfile) {
   await build({
-    entryPoints: [join(root, 'server/pool/worker.ts')],
+    entryPoints: [join(root, entry)],
     outfile,
     absWorkingDir: root,
     bundle: true,
@@ -29,6 +30,17 @@ export async function bundleWorker(outfile) {
     },
     logLevel: 'error',
   })
+}
+
+/**
+ * Bundles the worker thread, and beside it the demo's things with the files of its stencils.
+ * @param {string} outfile where the worker's bundle is written
+ */
+export async function bundleWorker(outfile) {
+  const folder = dirname(outfile)
+  await bundle('server/pool/worker.ts', outfile)
+  await bundle('demo/seed.ts', join(folder, 'demo.mjs'))
+  cpSync(join(root, 'demo/stencils'), join(folder, 'stencils'), { recursive: true })
 }
 
 /** Bundles the worker thread for what runs from the sources, and returns the file. */

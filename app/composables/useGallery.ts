@@ -101,20 +101,7 @@ export function useGallery() {
   const restore = (id: string) =>
     attempt(() => $fetch<unknown, string>(`/api/looks/${id}/restore`, { method: 'POST' }))
 
-  let creating = false
-  const create = async (): Promise<void> => {
-    // Pressed twice, it is still one look.
-    if (creating) return
-    creating = true
-    await attempt(async () => {
-      // What looks are made of comes when it is needed: the gallery itself is small.
-      const { freshLook } = await import('#core/look')
-      const { look } = await post(freshLook(nanoid(12), 'New look'))
-      noteCard(look.id, null)
-      await navigateTo(`/looks/${look.id}`)
-    })
-    creating = false
-  }
+  const create = () => attempt(() => openNewLook())
   const duplicate = (id: string) =>
     attempt(async () => {
       const { look } = await whole(id)

@@ -55,6 +55,7 @@ export function useLaying() {
   const kit = useKit()
   const steps = useSteps()
   const ways = useWays()
+  const notices = useNotices()
   const { seated } = useSeating()
   /** The stencil that is being laid: a second press on it meanwhile lays no second one. */
   let laying: string | null = null
@@ -70,7 +71,8 @@ export function useLaying() {
     const about = drawer.find(stencilId)
     const paint =
       lastPaint(ofKind('sheet', session.look!.steps)) ?? (kit.singles[0] && kit.refOf(kit.singles[0]))
-    if (!about || !paint || laying === stencilId) return
+    if (!about || laying === stencilId) return
+    if (!paint) return notices.refuse('A stencil is laid with a paint, and the kit has none: add one there.')
     laying = stencilId
     try {
       await drawer.ensure([stencilId])

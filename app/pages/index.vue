@@ -112,21 +112,28 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
     </div>
     <p v-else-if="loading" class="p-10 text-center text-soft">Fetching the looks…</p>
     <div v-else-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center">
-      <p class="font-display text-xl">{{ looks.length ? 'No look is called that' : 'No looks yet' }}</p>
+      <h2 class="font-display text-xl">{{ looks.length ? 'No look is called that' : 'No looks yet' }}</h2>
       <p v-if="looks.length" class="text-soft">Try another word or tag.</p>
       <template v-else>
         <p class="text-soft">Three ways to begin:</p>
-        <div class="mt-4 flex flex-wrap justify-center gap-2">
-          <button class="btn-main" @click="gallery.create">
-            <FilePlus2 :size="16" />Try it on a new face
-          </button>
-          <NuxtLink to="/drawer/photo" class="btn"
-            ><Camera :size="16" />Photograph your own stencils</NuxtLink
-          >
-          <button class="btn" @click="keeping = true">
-            <Archive :size="16" />Bring a backup or a drawer
-          </button>
-        </div>
+        <ul class="mx-auto mt-5 grid max-w-3xl gap-3 text-left sm:grid-cols-3">
+          <li class="flex flex-col items-start gap-2 rounded-xl border border-rule bg-card p-4">
+            <h3 class="font-display text-lg font-semibold">With the demo's things</h3>
+            <p class="mb-auto text-soft">Stencils, paints and looks of the Saltmarsh Lantern Fair, to try.</p>
+            <BringDemo @brought="gallery.load" />
+          </li>
+          <li class="flex flex-col items-start gap-2 rounded-xl border border-rule bg-card p-4">
+            <h3 class="font-display text-lg font-semibold">With your own</h3>
+            <p class="mb-auto text-soft">Photograph your stencils, or bring a backup of another machine.</p>
+            <NuxtLink to="/drawer/photo" class="btn"><Camera :size="16" />Photograph stencils</NuxtLink>
+            <button class="btn" @click="keeping = true"><Archive :size="16" />Bring a backup</button>
+          </li>
+          <li class="flex flex-col items-start gap-2 rounded-xl border border-rule bg-card p-4">
+            <h3 class="font-display text-lg font-semibold">Only look around</h3>
+            <p class="mb-auto text-soft">A bare face on the bench. Nothing is kept that you do not paint.</p>
+            <button class="btn" @click="gallery.create"><FilePlus2 :size="16" />Open a face</button>
+          </li>
+        </ul>
       </template>
     </div>
     <div

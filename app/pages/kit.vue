@@ -141,7 +141,19 @@ async function take(event: Event): Promise<void> {
               >
               <button class="btn-main" @click="addNew"><Plus :size="15" />Add paint</button>
             </div>
-            <ul class="grid grid-cols-[repeat(auto-fill,minmax(138px,1fr))] gap-2.5">
+            <div v-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center">
+              <p class="font-display text-xl">
+                {{ kit.paints.length ? 'No paint is called that' : 'No paints yet' }}
+              </p>
+              <template v-if="!kit.paints.length">
+                <p class="text-soft">Add your own one by one, import a palette (GPL or CSV), or try the demo's.</p>
+                <p class="mt-4 flex flex-wrap justify-center gap-2">
+                  <BringDemo @brought="kit.load" />
+                  <button class="btn" @click="addNew"><Plus :size="15" />Add paint</button>
+                </p>
+              </template>
+            </div>
+            <ul v-else class="grid grid-cols-[repeat(auto-fill,minmax(138px,1fr))] gap-2.5">
               <li v-for="p in shown" :key="p.id">
                 <button
                   class="block w-full overflow-hidden rounded-xl border-2 bg-card text-left"

@@ -42,6 +42,8 @@ export const useSettings = defineStore('settings', () => {
   const driesBy = computed(() => (roomProblem(room.value) ? 1 : dryingFactor(room.value)))
   /** Whether single letters do something on the bench. */
   const letterKeys = useLocalStorage('janusform-letter-keys', true)
+  /** Letters that were given in place of the usual ones. */
+  const ownKeys = useLocalStorage<Record<string, string>>('janusform-own-keys', {})
   const grid = useLocalStorage('janusform-grid', false)
   const lift = useLocalStorage('janusform-lift', false)
   /** A length in the chosen unit, with it. */
@@ -68,6 +70,7 @@ export const useSettings = defineStore('settings', () => {
     driesBy,
     grid,
     letterKeys,
+    ownKeys,
     lift,
     length,
     size,

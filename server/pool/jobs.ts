@@ -15,6 +15,7 @@ import {
 import type { ShapeKept } from '../db/stencils'
 import { jsonOr } from '../db/ways'
 import { readBackup, writeBackup } from './backup'
+import { demoThings } from './demo'
 import { CARD_PX, lookPng } from './pictures'
 import { sheetPdf } from './sheetPdf'
 import { worldSent, type LookSent } from './worldSent'
@@ -129,6 +130,7 @@ export const jobs = {
   /** Everything that is kept, written into one file; and such a file read. */
   writeBackup,
   readBackup,
+  demoThings,
   /** The bridge ladder. */
   ladder(as: DrawnAs): Promise<string | Uint8Array> {
     return drawn(bridgeLadder(), 'Bridge ladder', as)

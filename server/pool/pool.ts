@@ -23,9 +23,17 @@ const DEADLINE_MS: Readonly<Record<keyof Jobs, number>> = {
   ladder: 20_000,
   writeBackup: 180_000,
   readBackup: 180_000,
+  demoThings: 120_000,
 }
 /** Jobs that may take seconds; the others never wait behind one of these. */
-const LONG: ReadonlySet<keyof Jobs> = new Set(['picture', 'card', 'lookSvg', 'writeBackup', 'readBackup'])
+const LONG: ReadonlySet<keyof Jobs> = new Set([
+  'picture',
+  'card',
+  'lookSvg',
+  'writeBackup',
+  'readBackup',
+  'demoThings',
+])
 
 /** Why a job gave nothing: it was asked for no more, took too long or needed too much memory. */
 export class JobEnded extends Error {

@@ -15,4 +15,5 @@ export const {
   ladder,
   writeBackup,
   readBackup,
+  demoThings,
 } = jobs

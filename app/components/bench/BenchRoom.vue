@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import type { Doing } from '~/composables/useCommands'
-import { pressedInField, pressKey, type KeyActions } from './keys'
+import { keyNow, pressedInField, pressKey, type KeyActions } from './keys'
+import { useTour } from './tour'
 
 /** The bench with a look on it. */
 const { id } = defineProps<{ id: string }>()
 const session = useSession()
 const selection = useSelection()
 const settings = useSettings()
+const scene = useScene()
+const route = useRoute()
 const drawer = useDrawer()
 const laying = useLaying()
 const bench = useBenchLayout()
@@ -88,6 +91,23 @@ function play(): void {
   else resume()
 }
 
+const tour = useTour({
+  play,
+  check: () => {
+    listing.value = true
+  },
+})
+// Asked for from elsewhere, it begins once there is something to show.
+watch(
+  () => session.look?.id === id && scene.loaded && route.query.tour !== undefined,
+  async asked => {
+    if (!asked) return
+    await nextTick()
+    await navigateTo(route.path, { replace: true })
+    await tour.begin()
+  },
+  { immediate: true },
+)
 const keys: KeyActions = {
   session,
   selection,
@@ -97,6 +117,7 @@ const keys: KeyActions = {
   twins: useTwins(),
   clipboard: useStepClipboard(),
   letters: () => settings.letterKeys,
+  own: () => settings.ownKeys,
   play,
   help: () => {
     help.value = true
@@ -106,23 +127,24 @@ offerCommands(() => (session.look ? benchCommands() : []))
 const dialogs = { help, choosing, listing, trying, versions }
 /** What the bench offers in the list of commands. */
 function benchCommands(): Doing[] {
-  const show = (words: string, which: keyof typeof dialogs, key?: string): Doing => ({
+  const show = (words: string, which: keyof typeof dialogs, keys?: string): Doing => ({
     words,
-    keys: key,
+    keys,
     run: () => {
       dialogs[which].value = true
     },
   })
   const { steps, twins, placing, shaping, clipboard } = keys
+  const key = (usual: string) => (settings.letterKeys ? keyNow(usual, settings.ownKeys) : undefined)
   return [
     { words: 'Undo', keys: 'Ctrl Z', run: () => session.undo() },
     { words: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() },
-    { words: 'Play the build', keys: 'P', run: play },
-    { words: 'Twin, or single again', keys: 'T', run: () => twins.toggle() },
-    { words: 'Flip over', keys: 'F', run: () => (selection.byHandles ? shaping : placing).flip() },
-    { words: 'Aim at the focal point', keys: 'A', run: () => placing.aim() },
-    { words: 'One more dab', keys: 'D', run: () => shaping.dab(1) },
-    { words: 'One dab less', keys: 'Shift D', run: () => shaping.dab(-1) },
+    { words: 'Play the build', keys: key('P'), run: play },
+    { words: 'Twin, or single again', keys: key('T'), run: () => twins.toggle() },
+    { words: 'Flip over', keys: key('F'), run: () => (selection.byHandles ? shaping : placing).flip() },
+    { words: 'Aim at the focal point', keys: key('A'), run: () => placing.aim() },
+    { words: 'One more dab', keys: key('D'), run: () => shaping.dab(1) },
+    { words: 'One dab less', keys: key('D') && `Shift ${key('D')}`, run: () => shaping.dab(-1) },
     { words: 'Select all steps', keys: 'Ctrl A', run: () => selection.takeAll() },
     { words: 'Copy the selected steps', keys: 'Ctrl C', run: () => clipboard.copy() },
     { words: 'Paste steps', keys: 'Ctrl V', run: () => clipboard.paste() },
@@ -193,7 +215,11 @@ useEventListener(window, 'keydown', event => {
       @skins="trying = true"
       @versions="session.saver?.theirs.value ? (later = false) : (versions = true)"
     />
-    <TrayPanel v-show="bench.area('tray')" :style="{ gridArea: bench.area('tray') ?? '' }" />
+    <TrayPanel
+      v-show="bench.area('tray')"
+      :style="{ gridArea: bench.area('tray') ?? '' }"
+      @tour="tour.begin"
+    />
     <FaceStage style="grid-area: face" :play-to="playTo" />
     <StepCard v-show="bench.area('card')" :style="{ gridArea: bench.area('card') ?? '' }" />
     <PanelTabs v-if="!bench.wide.value" style="grid-area: tabs" />

@@ -83,9 +83,11 @@ const stop = computed(() =>
     steps.value.findIndex(s => s.id === selection.id),
   ),
 )
+const AHEAD: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 }
 function key(event: KeyboardEvent, i: number): void {
-  const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
-  if (by === 0 || event.ctrlKey || event.metaKey) return
+  // Up and down go along it too: no arrow in here moves what lies on the face.
+  const by = AHEAD[event.key]
+  if (!by || event.ctrlKey || event.metaKey) return
   if (!event.altKey) {
     // Without Alt the arrows go from step to step; they move nothing on the face.
     event.preventDefault()

@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener, watchDebounced } from '@vueuse/core'
+import { useElementSize, useEventListener } from '@vueuse/core'
 import { Crosshair } from '@lucide/vue'
 import Konva from 'konva'
-import { tenthPoint, type Point } from '#core/geometry'
-import { onCanvas, whereIs } from '#core/look'
-import { ARROWS } from './keys'
-import { onSkin, SAME, zoneAt, zoneWords } from '#core/skin'
+import type { Point } from '#core/geometry'
+import { onCanvas } from '#core/look'
+import { SAME } from '#core/skin'
 import { RULER } from './stage/ruler'
 import { useHand } from './stage/hand'
+import { useKeyHand } from './stage/keyHand'
 import { useHeldSheet } from './stage/heldSheet'
 import { stageLayers } from './stage/layers'
 import { LIFT_CLASSES } from './stage/lift'
+import { useSpot } from './stage/spot'
 import { useStandingPicture } from './stage/picture'
 import { finenessOf, toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
@@ -50,7 +51,10 @@ const { picture, busy, slow, problem, standing } = useStandingPicture({
   sized,
   upTo: () => props.playTo ?? undefined,
 })
-const { at, ghosts, press, drag, release, cancel } = useHand({ holder, view, whole, fitting, picking })
+const { at, ghosts, grip, press, drag, release, cancel } = useHand({ holder, view, whole, fitting, picking })
+const keyHand = useKeyHand({ view, fitting, grip })
+const cursor = keyHand.at
+const { holding, told } = keyHand
 const moved = computed(
   () => new Set(session.look?.canvas.kind === 'face' ? Object.keys(session.look.canvas.nudges) : []),
 )
@@ -124,30 +128,11 @@ function drop(event: DragEvent): void {
   if (id && skin) void laying.addSheet(id, skin)
 }
 
-const spotWords = computed(() => {
-  const zone = selection.spot && zoneAt(ground.value, selection.spot)
-  return selection.spot ? `Spot picked: ${zone ? zoneWords(zone) : 'bare skin'}` : ''
-})
-/** With nothing selected the arrows move the picked spot over the skin, from its middle on. */
-function walk(event: KeyboardEvent): void {
-  const way = ARROWS[event.key]
-  if (!way || selection.id || event.altKey || event.ctrlKey || event.metaKey) return
-  event.preventDefault()
-  const by = event.shiftKey ? 5 : 1
-  const { spot } = selection
-  const next: Point = spot ? [spot[0] + by * way[0], spot[1] + by * way[1]] : scene.middle()
-  if (onSkin(ground.value, next)) selection.spot = tenthPoint(next)
+const spot = useSpot()
+const { words: spotWords, told: spotTold } = spot
+function pressKeys(event: KeyboardEvent): void {
+  if (keyHand.press(event) || spot.walk(event)) event.preventDefault()
 }
-/** Where the spot lies, said once it rests. */
-const spotTold = ref('')
-watchDebounced(
-  () => selection.spot,
-  spot => {
-    const told = spot && whereIs(ground.value, spot)
-    spotTold.value = told ? `Spot ${[told.landmark, told.midline].join(', ')}` : ''
-  },
-  { debounce: 400 },
-)
 const faceCanvas = computed(() => session.look?.canvas.kind === 'face')
 watch(faceCanvas, is => {
   if (!is) fitting.value = false
@@ -166,15 +151,22 @@ useEventListener(window, 'keydown', event => {
       tabindex="0"
       class="absolute inset-0 touch-none"
       role="application"
-      :aria-label="`The ${ground.words} with the painted look; arrow keys move what is selected, else the spot`"
+      :aria-label="`The ${ground.words} with the painted look; arrow keys move what is selected, else the spot; Enter brings a cursor`"
+      aria-describedby="stage-keys"
       @pointerdown="press"
       @pointermove="drag"
       @pointerup="release"
       @pointercancel="cancel"
-      @keydown="walk"
+      @keydown="pressKeys"
+      @blur="keyHand.end"
       @dragover.prevent
       @drop.prevent="drop"
     />
+    <span id="stage-keys" class="sr-only"
+      >The cursor moves by 1 mm with the arrows, by 5 with Shift; Page Down goes to the next thing to take
+      hold of, Home to the nearest landmark. Space presses, Enter takes hold and sets down, Escape ends.</span
+    >
+    <KeyCursor v-if="cursor" :at="cursor" :holding="holding" />
     <StageToolbar
       v-model:turned="turned"
       v-model:fitting="fitting"
@@ -241,6 +233,7 @@ useEventListener(window, 'keydown', event => {
     <FlowPanel v-if="flow.watching" class="absolute top-6 left-6" />
     <LazyTurnedHead v-if="turned" :play-to="props.playTo" @close="turned = false" />
     <span class="sr-only" role="status" data-testid="spot-told">{{ spotTold }}</span>
+    <span class="sr-only" role="status" data-testid="cursor-told">{{ told }}</span>
     <span class="sr-only" data-testid="picture-state" :data-standing="standing">{{
       standing === 'fine' && !busy ? 'painted' : busy || picture ? 'painting' : 'empty'
     }}</span>

@@ -2,6 +2,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { Brush, PaintRoller, Search, Sparkles, SquareDashed } from '@lucide/vue'
 
+const emit = defineEmits<{ tour: [] }>()
 const scene = useScene()
 const laying = useLaying()
 const drawer = useDrawer()
@@ -19,6 +20,9 @@ const sheets = computed(() => {
 /** One scale for all sheets, so that their sizes can be compared: px to the mm. */
 const scale = computed(() => 226 / Math.max(120, ...drawer.list.map(s => s.width)))
 
+/** Reads again what the drawer and the kit hold. */
+const restock = () => Promise.all([drawer.load(), useKit().load()])
+
 function carry(event: DragEvent, id: string): void {
   event.dataTransfer!.setData('application/x-janusform-sheet', id)
   event.dataTransfer!.effectAllowed = 'copy'
@@ -27,6 +31,7 @@ function carry(event: DragEvent, id: string): void {
 
 <template>
   <aside class="flex min-h-0 flex-col border-r border-rule bg-paper" aria-label="Tray">
+    <TourOffer @tour="emit('tour')" />
     <TabGroup :default-index="1">
       <TabList class="grid shrink-0 grid-cols-[auto_auto_auto_auto] border-b border-rule text-[0.83rem]">
         <Tab
@@ -119,7 +124,15 @@ function carry(event: DragEvent, id: string): void {
                 v-if="!sheets.length"
                 class="rounded-lg border border-dashed border-rule p-4 text-center text-soft"
               >
-                No stencil is called that. Try a kind such as texture, crest or border.
+                <template v-if="drawer.list.length"
+                  >No stencil is called that. Try a kind such as texture, crest or border.</template
+                ><template v-else>
+                  <p>The drawer is empty.</p>
+                  <p class="mt-3 flex flex-col items-center gap-2">
+                    <BringDemo @brought="restock" />
+                    <NuxtLink to="/drawer" class="btn">To the drawer</NuxtLink>
+                  </p>
+                </template>
               </li>
             </ul>
           </template>

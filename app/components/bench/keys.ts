@@ -1,14 +1,14 @@
 /** The bench's keys, as the sheet of keys shows them. */
-export const KEYS: readonly { keys: string; does: string }[] = [
-  { keys: 'T', does: 'twin by your usual rule, or single again' },
-  { keys: 'F', does: 'flip the stencil or stroke over' },
+export const KEYS: readonly { keys: string; does: string; own?: true }[] = [
+  { keys: 'T', does: 'twin by your usual rule, or single again', own: true },
+  { keys: 'F', does: 'flip the stencil or stroke over', own: true },
   { keys: '[  ]', does: 'turn 1°, with Shift 15°' },
   { keys: '← ↑ → ↓', does: 'move 1 mm, with Shift 5 mm; on the face with nothing selected: the spot' },
-  { keys: 'A', does: 'aim all that is selected at the focal point' },
-  { keys: 'G', does: 'select the whole arrangement' },
+  { keys: 'A', does: 'aim all that is selected at the focal point', own: true },
+  { keys: 'G', does: 'select the whole arrangement', own: true },
   { keys: 'Shift click', does: 'select several steps' },
-  { keys: 'D', does: 'one more dab (Shift: one less)' },
-  { keys: 'P', does: 'play the build' },
+  { keys: 'D', does: 'one more dab (Shift: one less)', own: true },
+  { keys: 'P', does: 'play the build', own: true },
   { keys: 'Delete', does: 'delete the step' },
   { keys: 'Ctrl Z', does: 'undo' },
   { keys: 'Ctrl Shift Z', does: 'redo' },
@@ -19,10 +19,40 @@ export const KEYS: readonly { keys: string; does: string }[] = [
   { keys: 'Ctrl V', does: 'paste them on top' },
   { keys: 'Ctrl D', does: 'the step once more' },
   { keys: 'Ctrl K', does: 'every command by its name' },
+  { keys: 'Enter', does: 'on the face: a cursor that the arrows move; again: take hold, set down' },
+  { keys: 'Space', does: 'with the cursor: press there, as a tap' },
+  { keys: 'Page ↓ ↑', does: 'with the cursor: the next opening, handle or focal point' },
+  { keys: 'Home', does: 'with the cursor: the nearest landmark' },
   { keys: 'Alt click', does: 'pick a spot, also on paint (or press long)' },
   { keys: 'Esc', does: 'let go of the selection' },
   { keys: '?', does: 'this list' },
 ]
+
+/** The letters that a painter has given in place of the usual ones: usual letter to own, both lower case. */
+export type OwnKeys = Readonly<Record<string, string>>
+
+/** The letter that does now what one usually does. */
+export const keyNow = (usual: string, own: OwnKeys): string =>
+  own[usual.toLowerCase()]?.toUpperCase() ?? usual
+
+/**
+ * The keys once an action has got another letter; a sentence when that letter cannot be.
+ * @param usual the letter that does it usually
+ */
+export function withOwnKey(own: OwnKeys, usual: string, pressed: string): OwnKeys | string {
+  const key = pressed.toLowerCase()
+  if (!/^\p{L}$/u.test(key)) return 'Only a letter can be given; the other keys have their places.'
+  const taken = KEYS.find(k => k.own && k.keys !== usual && keyNow(k.keys, own).toLowerCase() === key)
+  if (taken) return `${pressed.toUpperCase()} is taken: ${taken.does}.`
+  const { [usual.toLowerCase()]: _, ...rest } = own
+  return key === usual.toLowerCase() ? rest : { ...rest, [usual.toLowerCase()]: key }
+}
+
+/** The usual letter of a pressed one; null when what it usually does has another letter now. */
+function usualOf(pressed: string, own: OwnKeys): string | null {
+  const given = Object.entries(own).find(([, key]) => key === pressed)
+  return given ? given[0] : pressed in own ? null : pressed
+}
 
 export const ARROWS: Record<string, readonly [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -61,6 +91,8 @@ export interface KeyActions {
   readonly clipboard: Pick<ReturnType<typeof useStepClipboard>, 'copy' | 'paste'>
   /** Whether single letters do something: who speaks to the machine may switch that off. */
   readonly letters: () => boolean
+  /** Letters that were given in place of the usual ones. */
+  readonly own: () => OwnKeys
   readonly placing: Pick<ReturnType<typeof usePlacing>, 'nudge' | 'turn' | 'flip' | 'aim'>
   readonly shaping: Pick<ReturnType<typeof useShaping>, 'shift' | 'turn' | 'flip' | 'dab'>
   readonly twins: Pick<ReturnType<typeof useTwins>, 'toggle'>
@@ -136,7 +168,8 @@ export function pressKey(event: KeyboardEvent, on: KeyActions): boolean {
     return true
   }
   if (key.length === 1 && key !== '?' && !on.letters()) return false
-  const act = KEY_ACTIONS[key.toLowerCase()]
+  const usual = usualOf(key.toLowerCase(), on.own())
+  const act = usual === null ? undefined : KEY_ACTIONS[usual]
   act?.(on, shiftKey)
   return act !== undefined
 }

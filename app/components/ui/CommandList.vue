@@ -23,6 +23,7 @@ offerCommands(() => [
   { words: 'Go to the log', run: () => navigateTo('/log') },
   { words: 'A stencil from a photograph', run: () => navigateTo('/drawer/photo') },
   { words: 'Draw a stencil', run: () => navigateTo('/drawer/draw') },
+  { words: 'Take the tour', run: openTour },
   { words: theme.dark.value ? 'Light theme' : 'Dark theme', run: theme.toggle },
 ])
 /** As many are shown at once: more are found by typing. */

@@ -141,9 +141,10 @@ watch(rows, () => virtual.value.measure())
             : 'Read your own stencils from photographs, import SVG or DXF files, or draw one.'
         }}
       </p>
-      <NuxtLink v-if="!drawer.list.length" to="/drawer/photo" class="btn-main mt-4"
-        ><Camera :size="16" />From a photograph</NuxtLink
-      >
+      <p v-if="!drawer.list.length" class="mt-4 flex flex-wrap justify-center gap-2">
+        <BringDemo @brought="load" />
+        <NuxtLink to="/drawer/photo" class="btn"><Camera :size="16" />From a photograph</NuxtLink>
+      </p>
     </div>
     <div v-show="shown.length" ref="scroller" class="min-h-0 flex-1 overflow-y-auto pb-6" tabindex="-1">
       <div class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">

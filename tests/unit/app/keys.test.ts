@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { SheetStep } from '#core/look'
-import { KEYS, pressKey } from '../../../app/components/bench/keys'
+import { KEYS, keyNow, pressKey, withOwnKey, type OwnKeys } from '../../../app/components/bench/keys'
 
 const selection = {
   id: 'a' as string | null,
@@ -16,16 +16,29 @@ const session = { undo: vi.fn(), redo: vi.fn() }
 const steps = { remove: vi.fn(), duplicate: vi.fn() }
 const clipboard = { copy: vi.fn(), paste: vi.fn() }
 let letters = true
+let own: OwnKeys = {}
 const twins = { toggle: vi.fn() }
 const actions = { play: vi.fn(), help: vi.fn() }
 const press = (key: string, mods: Partial<KeyboardEvent> = {}) =>
   pressKey(
     { key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent,
-    { selection, placing, shaping, session, steps, clipboard, twins, letters: () => letters, ...actions },
+    {
+      selection,
+      placing,
+      shaping,
+      session,
+      steps,
+      clipboard,
+      twins,
+      letters: () => letters,
+      own: () => own,
+      ...actions,
+    },
   )
 
 beforeEach(() => {
   vi.clearAllMocks()
+  own = {}
   Object.assign(selection, { sheet: {}, id: 'a', byHandles: false })
 })
 
@@ -126,6 +139,33 @@ describe("the bench's keys", () => {
     expect(press('?')).toBe(true)
     letters = true
     expect(twins.toggle).not.toHaveBeenCalled()
+  })
+
+  it("takes a letter of the painter's own instead of the usual one, which then does nothing", () => {
+    own = withOwnKey({}, 'T', 'y') as OwnKeys
+    expect(press('y')).toBe(true)
+    expect(press('Y', { shiftKey: true })).toBe(true)
+    expect(press('t')).toBe(false)
+    expect(twins.toggle).toHaveBeenCalledTimes(2)
+    expect([keyNow('T', own), keyNow('F', own)]).toEqual(['Y', 'F'])
+  })
+
+  it('lets two actions change letters, one after the other', () => {
+    own = withOwnKey({}, 'T', 'q') as OwnKeys
+    own = withOwnKey(own, 'F', 't') as OwnKeys
+    own = withOwnKey(own, 'T', 'f') as OwnKeys
+    press('f')
+    expect(twins.toggle).toHaveBeenCalledTimes(1)
+    press('t')
+    expect(placing.flip).toHaveBeenCalledTimes(1)
+  })
+
+  it('refuses a letter that is taken and a key that is none, and gives the usual one back', () => {
+    expect(withOwnKey({}, 'T', 'f')).toBe('F is taken: flip the stencil or stroke over.')
+    expect(withOwnKey({ f: 'x' }, 'T', 'x')).toMatch(/^X is taken/)
+    expect(withOwnKey({}, 'T', '[')).toMatch(/Only a letter/)
+    expect(withOwnKey({}, 'T', 'F5')).toMatch(/Only a letter/)
+    expect(withOwnKey({ t: 'y', f: 'x' }, 'T', 't')).toEqual({ f: 'x' })
   })
 
   it('are all told on the list of keys', () => {

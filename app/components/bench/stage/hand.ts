@@ -6,8 +6,9 @@ import { useShaping } from '~/composables/useShaping'
 import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
 import { useSession } from '~/stores/session'
-import { toolsOf, type Ghosts, type Grip, type StageHand, type Tool, type Touch } from './tools'
+import { useGrip } from './grip'
 import { usePinch } from './pinch'
+import { toolsOf, type Ghosts, type StageHand, type Touch } from './tools'
 import { toSkin, type View } from './view'
 
 /**
@@ -68,15 +69,6 @@ function useTurning() {
   return () => (selection.byHandles ? shaping.turn : selection.sheet ? placing.turn : null)
 }
 
-/** What the first tool that takes a press takes hold of. */
-function takenUp(tools: readonly Tool[], touch: Touch): { grip: Grip | null; ownsPress: boolean } {
-  for (const { press, ownsPress = false } of tools) {
-    const taken = press(touch)
-    if (taken) return { grip: taken === 'done' ? null : taken, ownsPress }
-  }
-  return { grip: null, ownsPress: false }
-}
-
 /**
  * The hand on the stage: what a press takes hold of, what is shown while it moves, and what comes of it when
  * it lets go.
@@ -84,13 +76,12 @@ function takenUp(tools: readonly Tool[], touch: Touch): { grip: Grip | null; own
 export function useHand({ holder, ...on }: HandOn) {
   const session = useSession()
   const ghosts = noGhosts()
-  let grip: Grip | null = null
   let down: Point = [0, 0]
   let moved = false
   let long: ReturnType<typeof setTimeout> | undefined
 
   const pickAt = usePicking()
-  const tools = toolsOf({ ...on, ghosts, pickAt })
+  const grip = useGrip(toolsOf({ ...on, ghosts, pickAt }), ghosts)
   const { at, touchOf, pinch } = useTouching(holder, on)
 
   function press(event: PointerEvent): void {
@@ -101,45 +92,41 @@ export function useHand({ holder, ...on }: HandOn) {
     down = touch.point
     moved = false
     clearTimeout(long)
-    const taken = takenUp(tools, touch)
-    grip = taken.grip
-    if (grip && !taken.ownsPress) long = setTimeout(() => rest(touch), LONG_MS)
+    const { held, ownsPress } = grip.take(touch)
+    if (held && !ownsPress) long = setTimeout(() => rest(touch), LONG_MS)
   }
   /** The hand has rested in one place. */
   function rest(touch: Touch): void {
-    if (!grip || ghosts.preview.value || ghosts.shaped.value) return
+    if (!grip.held() || ghosts.preview.value || ghosts.shaped.value) return
     letGo()
     pickAt(touch)
   }
 
   function drag(event: PointerEvent): void {
-    if (pinch.drag(event) || !grip) return
+    if (pinch.drag(event) || !grip.held()) return
     const touch = touchOf(event)
     const [x, y] = touch.point
     if (!moved && Math.hypot(x - down[0], y - down[1]) < TREMBLE) return
     moved = true
     clearTimeout(long)
-    grip.drag?.(touch)
+    grip.carry(touch)
   }
 
   function release(event: PointerEvent): void {
-    const done = grip
-    if (pinch.release(event) || !done) return
+    if (pinch.release(event) || !grip.held()) return
     const touch = touchOf(event)
-    if (moved || !touch.alt || done.ownsAlt) done.release?.(touch, !moved)
+    if (moved || !touch.alt || grip.ownsAlt()) grip.put(touch, !moved)
     else pickAt(touch, on.picking)
     letGo()
   }
 
-  /** The hand lets go; nothing is shown any more. */
   function letGo(): void {
     clearTimeout(long)
-    grip = null
-    for (const ghost of Object.values(ghosts)) ghost.value = null
+    grip.letGo()
   }
   const cancel = (event: PointerEvent): void => {
     pinch.release(event)
     letGo()
   }
-  return { at, ghosts, press, drag, release, cancel }
+  return { at, ghosts, grip, press, drag, release, cancel }
 }
