@@ -47,6 +47,7 @@ export function usePainter() {
     findings: (look: Look, today: string, shows: readonly Shows[], ways: Ways, driesBy: number) =>
       onAnalysis(p => p.findings(plain(look), today, plain([...shows]), plain(ways), driesBy)),
     composition: (look: Look) => onAnalysis(p => p.composition(plain(look))),
+    inWords: (look: Look) => onAsked(p => p.inWords(plain(look))),
     wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
       onAsked(p => p.wrapped(plain(look), pxPerMm, upTo)),
     onSkins: (look: Look, colours: string[], pxPerMm: number, onProgress: (done: number) => void) =>

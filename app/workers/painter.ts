@@ -5,6 +5,7 @@ import {
   flowOf,
   groundFor,
   kindOf,
+  lookInWords,
   showsOf,
   stepsOff,
   beneathAll,
@@ -12,6 +13,7 @@ import {
   type PaintUse,
   type Flow,
   type Look,
+  type LookInWords,
   type OrderConflict,
   type Pass,
   type Shows,
@@ -197,6 +199,11 @@ const painter = {
       spots: emptySpots(look.steps, world),
       balance: balanceOf(bare.head, printSteps(bare.head, look.steps, world, bare.grain), 1),
     }
+  },
+  /** A look in words, and where there are empty patches. */
+  inWords(look: Look): LookInWords & { readonly patches: string[] } {
+    const world = { ...worldOf(look), flat: true }
+    return { ...lookInWords(look, world), patches: emptySpots(look.steps, world).map(s => s.where) }
   },
   /** The same look over other skins: a picture of each, with how its steps show there. */
   onSkins(

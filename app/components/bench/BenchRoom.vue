@@ -29,6 +29,7 @@ const choosing = ref(false)
 const listing = ref(false)
 const trying = ref(false)
 const versions = ref(false)
+const telling = ref(false)
 /** Whether two versions are to be chosen from, and the painter has put that off. */
 const later = ref(false)
 watch(
@@ -124,7 +125,7 @@ const keys: KeyActions = {
   },
 }
 offerCommands(() => (session.look ? benchCommands() : []))
-const dialogs = { help, choosing, listing, trying, versions }
+const dialogs = { help, choosing, listing, trying, versions, telling }
 /** What the bench offers in the list of commands. */
 function benchCommands(): Doing[] {
   const show = (words: string, which: keyof typeof dialogs, keys?: string): Doing => ({
@@ -155,6 +156,7 @@ function benchCommands(): Doing[] {
     show('Paint it on another face, an arm or the board', 'choosing'),
     show('Try on other skins', 'trying'),
     show('Earlier versions', 'versions'),
+    show('The face in words', 'telling'),
     show('Keys', 'help', '?'),
     { words: 'Guides on or off', run: () => (settings.guides = !settings.guides) },
     { words: 'Ruler on or off', run: () => (settings.ruler = !settings.ruler) },
@@ -167,16 +169,7 @@ function benchCommands(): Doing[] {
 useEventListener(window, 'keydown', event => {
   const target = event.target as HTMLElement
   // A key that a list, a tab or a menu has taken is theirs alone.
-  if (
-    event.defaultPrevented ||
-    !session.look ||
-    help.value ||
-    choosing.value ||
-    listing.value ||
-    trying.value ||
-    versions.value
-  )
-    return
+  if (event.defaultPrevented || !session.look || Object.values(dialogs).some(open => open.value)) return
   if (
     target.closest(
       '[role="dialog"], [role="listbox"], [role="menu"], [role="radiogroup"], [data-testid="turned"]',
@@ -220,7 +213,7 @@ useEventListener(window, 'keydown', event => {
       :style="{ gridArea: bench.area('tray') ?? '' }"
       @tour="tour.begin"
     />
-    <FaceStage style="grid-area: face" :play-to="playTo" />
+    <FaceStage style="grid-area: face" :play-to="playTo" @words="telling = true" />
     <StepCard v-show="bench.area('card')" :style="{ gridArea: bench.area('card') ?? '' }" />
     <PanelTabs v-if="!bench.wide.value" style="grid-area: tabs" />
     <BuildStrip
@@ -232,6 +225,7 @@ useEventListener(window, 'keydown', event => {
     <CanvasDialog v-if="choosing" @close="choosing = false" />
     <FindingsDialog v-if="listing" @close="listing = false" />
     <SkinsDialog v-if="trying" @close="trying = false" />
+    <WordsDialog v-if="telling" @close="telling = false" />
     <KeysDialog :open="help" @close="help = false" />
     <RevisionsDialog v-if="versions" @close="versions = false" />
     <ConflictDialog

@@ -16,6 +16,7 @@ import { useStandingPicture } from './stage/picture'
 import { finenessOf, toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
+const emit = defineEmits<{ words: [] }>()
 
 const session = useSession()
 const selection = useSelection()
@@ -173,6 +174,7 @@ useEventListener(window, 'keydown', event => {
       v-model:picking="picking"
       :on-face="faceCanvas"
       @zoom="zoomBy"
+      @words="emit('words')"
     />
     <p
       v-if="fitting"

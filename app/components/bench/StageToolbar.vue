@@ -5,6 +5,7 @@ import {
   Grid3x3,
   Layers2,
   Magnet,
+  MessageSquareText,
   Ruler,
   RulerDimensionLine,
   ScanFace,
@@ -19,7 +20,7 @@ defineProps<{ onFace: boolean }>()
 const turned = defineModel<boolean>('turned', { required: true })
 const fitting = defineModel<boolean>('fitting', { required: true })
 const picking = defineModel<boolean>('picking', { required: true })
-const emit = defineEmits<{ zoom: [factor: number] }>()
+const emit = defineEmits<{ zoom: [factor: number]; words: [] }>()
 const scene = useScene()
 const settings = useSettings()
 const flow = useFlow()
@@ -60,6 +61,9 @@ const NEARER = 1.35
     >
       <Crosshair :size="17" />
     </StageSwitch>
+    <button class="icon-btn" title="The face in words" aria-label="The face in words" @click="emit('words')">
+      <MessageSquareText :size="17" />
+    </button>
     <span class="mx-1 h-px bg-rule" />
     <button class="icon-btn" title="Zoom in" aria-label="Zoom in" @click="emit('zoom', NEARER)">
       <ZoomIn :size="17" />

@@ -11,6 +11,7 @@ export { freshLine, freshAround, freshDots, freshPull, freshRework, freshLips } 
 export * from './freshSparkle'
 export * from './handling'
 export * from './hit'
+export * from './inWords'
 export * from './paintUse'
 export * from './planning'
 export * from './proposal'
