@@ -146,7 +146,9 @@ async function take(event: Event): Promise<void> {
                 {{ kit.paints.length ? 'No paint is called that' : 'No paints yet' }}
               </p>
               <template v-if="!kit.paints.length">
-                <p class="text-soft">Add your own one by one, import a palette (GPL or CSV), or try the demo's.</p>
+                <p class="text-soft">
+                  Add your own one by one, import a palette (GPL or CSV), or try the demo's.
+                </p>
                 <p class="mt-4 flex flex-wrap justify-center gap-2">
                   <BringDemo @brought="kit.load" />
                   <button class="btn" @click="addNew"><Plus :size="15" />Add paint</button>

@@ -36,14 +36,21 @@ const readied = (about: StencilMeta, shape: SheetJson): PreparedSheet =>
 /** The sheets of the collection: what is known of each, and the shapes of those that were asked for. */
 export const useDrawer = defineStore('drawer', () => {
   const notices = useNotices()
-  const list = shallowRef<StencilMeta[]>([])
+  /** Every sheet that is known, those that were taken out and that looks may still use too. */
+  const known = shallowRef<StencilMeta[]>([])
+  /** The sheets that are in the drawer. */
+  const list = computed(() => known.value.filter(s => s.deletedAt === null))
+  /** Those that were taken out, the latest first. */
+  const deleted = computed(() =>
+    known.value.filter(s => s.deletedAt !== null).sort((a, b) => b.deletedAt!.localeCompare(a.deletedAt!)),
+  )
   const shapes = shallowRef<ReadonlyMap<string, PreparedSheet>>(new Map())
   /** Sheets of the drawer whose shape is damaged: they are left out of pictures. */
   const lost = shallowRef<ReadonlySet<string>>(new Set())
   const pending = new Map<string, Promise<void>>()
 
   async function load(): Promise<void> {
-    list.value = await $fetch<StencilMeta[]>('/api/stencils')
+    known.value = await $fetch<StencilMeta[]>('/api/stencils')
   }
 
   /** Fetches the shapes of some sheets; those that the drawer does not hold are passed over. */
@@ -90,10 +97,21 @@ export const useDrawer = defineStore('drawer', () => {
 
   function put(about: StencilMeta): void {
     const shape = shapes.value.get(about.id)
-    list.value = list.value.map(s => (s.id === about.id ? about : s))
+    known.value = known.value.map(s => (s.id === about.id ? about : s))
     if (shape) shapes.value = new Map(shapes.value).set(about.id, renoted(shape, about))
   }
 
-  const find = (id: string) => list.value.find(s => s.id === id)
-  return { list, shapes, lost, load, ensure, change, find }
+  /** Takes a sheet out of the drawer; looks that use it keep it. */
+  async function takeOut(id: string): Promise<void> {
+    await $fetch<unknown, string>(`/api/stencils/${id}`, { method: 'DELETE' })
+    await load()
+  }
+  async function bringBack(id: string): Promise<void> {
+    await $fetch<unknown, string>(`/api/stencils/${id}/restore`, { method: 'POST' })
+    await load()
+  }
+
+  const byId = computed(() => new Map(known.value.map(s => [s.id, s])))
+  const find = (id: string) => byId.value.get(id)
+  return { list, deleted, shapes, lost, load, ensure, change, takeOut, bringBack, find }
 })

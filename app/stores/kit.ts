@@ -43,6 +43,11 @@ export const useKit = defineStore('kit', () => {
     await $fetch(`/api/paints/${id}`, { method: 'DELETE' })
     paints.value = paints.value.filter(p => p.id !== id)
   }
+  /** Puts a paint that was deleted back under its id, so that looks know it again. */
+  async function bringBack({ id, ...paint }: Paint): Promise<void> {
+    const back = await $fetch<Paint>(`/api/paints/${id}`, { method: 'PUT', query: { back: '' }, body: paint })
+    paints.value = [...paints.value, back]
+  }
   /** Keeps a reading of the ladder or of a tool, or takes one back. */
   const read = async <K extends 'edges' | 'tools'>(of: K, reading: Readings[K][number]): Promise<void> => {
     readings.value = await $fetch<KeptReadings>(`/api/readings/${of}`, { method: 'POST', body: reading })
@@ -62,6 +67,7 @@ export const useKit = defineStore('kit', () => {
     cakeRefOf,
     save,
     remove,
+    bringBack,
     read,
     unread,
   }

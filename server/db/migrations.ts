@@ -188,4 +188,10 @@ CREATE TABLE stencil_photos (
 ) STRICT;
 `,
   },
+  {
+    // A sheet that was taken out of the drawer stays for the looks that use it, and can be brought back.
+    sql: `
+ALTER TABLE stencils ADD COLUMN deleted_at TEXT;
+`,
+  },
 ]

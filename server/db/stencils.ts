@@ -26,6 +26,8 @@ export interface StencilMeta extends StencilNotes {
   mendedFrom: string | null
   /** Whether the photograph that it was read from is kept with it. */
   photo: boolean
+  /** When it was taken out of the drawer, ISO 8601; null while it is in it. Looks that use it keep it. */
+  deletedAt: string | null
 }
 
 /** A sheet's shape as it is kept: as JSON text, with its size in mm. */
@@ -52,9 +54,10 @@ interface Row {
   analysis: string | null
   mended_from: string | null
   photo: number
+  deleted_at: string | null
 }
 
-const meta = ({ cleaned_on, mended_from, ...row }: Row): StencilMeta => ({
+const meta = ({ cleaned_on, mended_from, deleted_at, ...row }: Row): StencilMeta => ({
   ...row,
   photo: row.photo === 1,
   kind: row.kind as StencilKind,
@@ -65,6 +68,7 @@ const meta = ({ cleaned_on, mended_from, ...row }: Row): StencilMeta => ({
   analysis: row.analysis === null ? null : JSON.parse(row.analysis),
   cleanedOn: cleaned_on,
   mendedFrom: mended_from,
+  deletedAt: deleted_at,
 })
 
 /** A sheet in a list; nothing where it is damaged. */
@@ -85,7 +89,7 @@ const columnsOf = ({ tags, zones, groups, ...rest }: StencilNotes) => ({
 
 const COLUMNS =
   'id, name, kind, tags, zones, heading, copies, notes, material, cleaned_on, groups, width, height, analysis, mended_from'
-const LISTED = `${COLUMNS}, EXISTS (SELECT 1 FROM stencil_photos WHERE stencil_id = stencils.id) AS photo`
+const LISTED = `${COLUMNS}, deleted_at, EXISTS (SELECT 1 FROM stencil_photos WHERE stencil_id = stencils.id) AS photo`
 
 const statements = (db: Db) => ({
   list: db.prepare<[], Row>(`SELECT ${LISTED} FROM stencils ORDER BY position, name`),
@@ -103,6 +107,8 @@ const statements = (db: Db) => ({
   photo: db.prepare<[string], { jpeg: Buffer }>('SELECT jpeg FROM stencil_photos WHERE stencil_id = ?'),
   keepPhoto: db.prepare(`INSERT INTO stencil_photos (stencil_id, jpeg) VALUES (?, ?)
     ON CONFLICT (stencil_id) DO UPDATE SET jpeg = excluded.jpeg`),
+  takeOut: db.prepare('UPDATE stencils SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL'),
+  bringBack: db.prepare('UPDATE stencils SET deleted_at = NULL WHERE id = ? AND deleted_at IS NOT NULL'),
   measured: db.prepare('UPDATE stencils SET analysis = @analysis WHERE id = @id'),
   stamps: db.prepare<[], { id: string; stamp: string }>(
     `SELECT id, kind || ' ' || copies || ' ' || coalesce(heading, '-') || ' ' || groups AS stamp FROM stencils`,
@@ -111,13 +117,13 @@ const statements = (db: Db) => ({
 
 /** Sheets of the drawer. */
 export function stencilsIn(db: Db) {
-  const { list, one, shape, insert, change, measured, stamps, photo, keepPhoto } = statements(db)
+  const { list, one, shape, insert, change, measured, stamps, photo, keepPhoto, ...by } = statements(db)
   const find = (id: string): StencilMeta | null => {
     const row = one.get(id)
     return row ? meta(row) : null
   }
   return {
-    /** Every sheet; one that is damaged where it is kept is passed over. */
+    /** Every sheet, those that were taken out too; one that is damaged where it is kept is passed over. */
     all: (): StencilMeta[] => list.all().flatMap(readable),
     /** What is noted of each sheet that pictures depend on, as text. */
     stamps: (): Map<string, string> => new Map(stamps.all().map(({ id, stamp }) => [id, stamp])),
@@ -146,6 +152,10 @@ export function stencilsIn(db: Db) {
       })
       return find(id)!
     },
+    /** Takes a sheet out of the drawer; looks keep it. False when there is none to take out. */
+    takeOut: (id: string, at: string): boolean => by.takeOut.run(at, id).changes > 0,
+    /** Puts a sheet that was taken out back; false when there is none. */
+    bringBack: (id: string): boolean => by.bringBack.run(id).changes > 0,
     /** The photograph that a sheet was read from, as JPEG; null when none is kept. */
     photo: (id: string): Buffer | null => photo.get(id)?.jpeg ?? null,
     keepPhoto: (id: string, jpeg: Buffer): void => void keepPhoto.run(id, jpeg),

@@ -9,7 +9,7 @@ const props = defineProps<{ about: StencilMeta; analysis: Analysis }>()
 const active = defineModel<number | null>({ required: true })
 const drawer = useDrawer()
 
-async function save(groups: OpeningGroup[]): Promise<void> {
+async function save(groups: readonly OpeningGroup[]): Promise<void> {
   try {
     await drawer.change(props.about.id, { groups: groups.filter(g => g.openings.length) })
   } catch (error) {

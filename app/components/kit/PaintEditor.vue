@@ -18,6 +18,7 @@ watch(
   p => {
     draft.value = draftOf(p)
     problems.value = []
+    losing.value = null
     readings.value = 0
     seen.length = 0
   },
@@ -86,12 +87,31 @@ async function keep(id: string | null, name = draft.value.name): Promise<void> {
     problems.value = sentencesOf(error)
   }
 }
+/** The looks that use the paint that is to be deleted; null while nobody asked for that. */
+const losing = shallowRef<string[] | null>(null)
+async function askRemove(): Promise<void> {
+  const p = props.paint
+  if (!p) return
+  try {
+    const looks = await $fetch<{ name: string }[], string>(`/api/paints/${p.id}/looks`)
+    losing.value = looks.map(l => l.name)
+    if (!looks.length) await remove()
+  } catch (error) {
+    problems.value = sentencesOf(error)
+  }
+}
 async function remove(): Promise<void> {
   const p = props.paint
   if (!p) return
-  await kit.remove(p.id)
-  emit('done')
-  toast(`${p.name} taken out`, { action: { label: 'Undo', onClick: () => void kit.save(draftOf(p), null) } })
+  losing.value = null
+  try {
+    await kit.remove(p.id)
+    emit('done')
+    const undo = () => kit.bringBack(p).catch(error => toast.error(sentencesOf(error).join(' ')))
+    toast(`${p.name} deleted`, { duration: 10_000, action: { label: 'Undo', onClick: () => void undo() } })
+  } catch (error) {
+    problems.value = sentencesOf(error)
+  }
 }
 </script>
 
@@ -238,9 +258,25 @@ async function remove(): Promise<void> {
         ><button type="button" class="btn" @click="keep(paint!.id)">Change it there too</button>
       </div>
     </div>
+    <div
+      v-else-if="losing?.length"
+      role="alert"
+      class="space-y-2 rounded-lg border border-care p-2"
+      data-testid="used-by"
+    >
+      <p>
+        {{ losing.length === 1 ? 'A look uses' : `${losing.length} looks use` }} this paint:
+        {{ losing.slice(0, 6).join(', ') }}{{ losing.length > 6 ? ' and others' : '' }}. They keep its name
+        and colour; how it covers is then an estimate there.
+      </p>
+      <div class="flex gap-1.5">
+        <button type="button" class="btn-main" @click="remove">Delete</button
+        ><button type="button" class="btn" @click="losing = null">Keep it</button>
+      </div>
+    </div>
     <div v-else class="flex gap-2">
       <button class="btn-main flex-1">Save</button
-      ><button v-if="paint" type="button" class="btn text-stop" @click="remove">
+      ><button v-if="paint" type="button" class="btn text-stop" @click="askRemove">
         <Trash2 :size="15" />Delete</button
       ><button type="button" class="btn" @click="emit('done')">Close</button>
     </div>

@@ -18,6 +18,7 @@ const own = computed(() =>
         .map(r => ({
           of: 'edges' as const,
           id: r.id,
+          again: () => kit.read('edges', { tool: r.tool, wetness: r.wetness, bridge: r.bridge }),
           words: `${r.bridge} mm clear`,
           day: r.readAt.slice(0, 10),
         }))
@@ -26,16 +27,22 @@ const own = computed(() =>
         .map(r => ({
           of: 'tools' as const,
           id: r.id,
+          again: () => kit.read('tools', { tool: r.tool, measure: r.measure, value: r.value }),
           words: props.say(r.value),
           day: r.readAt.slice(0, 10),
         })),
 )
 /** Being taken back: one press on a reading takes one reading. */
 const leaving = ref(new Set<number>())
-async function takeBack(of: 'edges' | 'tools', id: number): Promise<void> {
+async function takeBack({ of, id, words, again }: (typeof own.value)[number]): Promise<void> {
   leaving.value.add(id)
   try {
     await kit.unread(of, id)
+    const undo = () => again().catch(error => toast.error(sentencesOf(error).join(' ')))
+    toast(`Reading ${words} taken back`, {
+      duration: 10_000,
+      action: { label: 'Undo', onClick: () => void undo() },
+    })
   } catch (error) {
     toast.error(sentencesOf(error).join(' '))
   } finally {
@@ -52,7 +59,7 @@ async function takeBack(of: 'edges' | 'tools', id: number): Promise<void> {
         class="icon-btn ml-auto size-6!"
         aria-label="Take this reading back"
         :disabled="leaving.has(r.id)"
-        @click="takeBack(r.of, r.id)"
+        @click="takeBack(r)"
       >
         <Trash2 :size="13" />
       </button>

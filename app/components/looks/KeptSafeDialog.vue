@@ -21,6 +21,7 @@ interface HouseState {
 
 const state = shallowRef<HouseState | null>(null)
 const deleted = shallowRef<Deleted[]>([])
+const drawer = useDrawer()
 const failed = ref<string[]>([])
 /** What is being done, in words; null when nothing is. */
 const doing = ref<string | null>(null)
@@ -40,7 +41,9 @@ async function attempt(words: string, job: () => Promise<void>): Promise<void> {
 }
 async function read(): Promise<void> {
   state.value = await $fetch<HouseState>('/api/house')
-  if (!state.value.trouble) deleted.value = await $fetch<Deleted[]>('/api/looks/deleted')
+  if (state.value.trouble) return
+  const [looks] = await Promise.all([$fetch<Deleted[]>('/api/looks/deleted'), drawer.load()])
+  deleted.value = looks
 }
 onMounted(() => attempt('Reading…', read))
 
@@ -55,6 +58,11 @@ const bringBack = ({ id, name }: Deleted) =>
     await read()
     toast(`${name} is back`)
     emit('restored')
+  })
+const bringSheetBack = (id: string, name: string) =>
+  attempt('Bringing it back…', async () => {
+    await drawer.bringBack(id)
+    toast(`${name} is back in the drawer`)
   })
 function chosen(event: Event): void {
   const field = event.target as HTMLInputElement
@@ -164,6 +172,27 @@ const time = (at: string) => format(new Date(at), 'd MMM yyyy, HH:mm')
           /><span class="flex-1 truncate">{{ d.name }}</span
           ><span class="text-sm text-soft tabular-nums">deleted {{ time(d.deletedAt) }}</span
           ><button class="btn" :disabled="doing !== null" @click="bringBack(d)">
+            <RotateCcw :size="15" />Bring back
+          </button>
+        </li>
+      </ul>
+    </section>
+    <section v-if="drawer.deleted.length" class="mt-5">
+      <h3 class="font-display text-lg font-semibold">Deleted stencils</h3>
+      <ul class="mt-1 max-h-56 space-y-1 overflow-y-auto">
+        <li
+          v-for="s in drawer.deleted"
+          :key="s.id"
+          class="flex items-center gap-3 rounded-lg border border-rule bg-card px-3 py-1"
+        >
+          <img
+            :src="`/api/stencils/${s.id}/picture.svg`"
+            alt=""
+            loading="lazy"
+            class="size-12 rounded bg-white object-contain"
+          /><span class="flex-1 truncate">{{ s.name }}</span
+          ><span class="text-sm text-soft tabular-nums">deleted {{ time(s.deletedAt!) }}</span
+          ><button class="btn" :disabled="doing !== null" @click="bringSheetBack(s.id, s.name)">
             <RotateCcw :size="15" />Bring back
           </button>
         </li>

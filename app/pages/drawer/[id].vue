@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
-import { ArrowLeft, CircleAlert, CircleCheck, FileDown, Printer } from '@lucide/vue'
+import { onKeyStroke, useRefHistory } from '@vueuse/core'
+import { ArrowLeft, CircleAlert, CircleCheck, FileDown, Printer, Redo2, Undo2 } from '@lucide/vue'
 import { unprepared, LISTED_MM, type Analysis } from '#core/stencil'
+import { toast } from 'vue-sonner'
+import type { OpeningGroup } from '#core/stencil'
 import type { LookCardData } from '~~/server/utils/cards'
 
 const id = String(useRoute().params.id)
@@ -58,6 +61,26 @@ async function pick(opening: number): Promise<void> {
   if (openings.length)
     await drawer.change(id, { groups: groups.map((g, k) => (k === i ? { ...g, openings } : g)) })
 }
+/** The groups with all that they were while this page is open. */
+const groups = computed<readonly OpeningGroup[]>({
+  get: () => about.value?.groups ?? [],
+  set: next =>
+    void drawer
+      .change(id, { groups: [...next] })
+      .catch((error: unknown) => toast.error(sentencesOf(error).join(' '))),
+})
+const history = useRefHistory(groups, {
+  flush: 'sync',
+  // What the server answers is told as a change too.
+  shouldCommit: (before, now) => JSON.stringify(before) !== JSON.stringify(now),
+})
+onKeyStroke(['z', 'Z', 'y'], event => {
+  const field = (event.target as HTMLElement).closest('input, textarea, select')
+  if (!(event.ctrlKey || event.metaKey) || field || event.defaultPrevented) return
+  event.preventDefault()
+  if (event.key === 'y' || event.shiftKey) history.redo()
+  else history.undo()
+})
 const chosen = computed(
   () => new Set(group.value === null ? [] : (about.value?.groups[group.value]?.openings ?? [])),
 )
@@ -107,7 +130,13 @@ const facts = computed(() => {
         ><a :href="`/api/stencils/${id}/file.dxf`" class="btn"><FileDown :size="16" />DXF</a
         ><a :href="`/api/stencils/${id}/print.pdf`" target="_blank" class="btn"
           ><Printer :size="16" />Print 1:1</a
-        ></template
+        ><DeleteSheet v-if="about.deletedAt === null" :id="id" :name="about.name" :used-in="usedIn" /><button
+          v-else
+          class="btn-main"
+          @click="drawer.bringBack(id)"
+        >
+          Bring it back
+        </button></template
       >
     </header>
     <div v-if="failed.length" role="alert" class="rounded-xl border border-stop bg-card p-4">
@@ -186,7 +215,28 @@ const facts = computed(() => {
           >
           <TabPanels v-if="analysis" class="pt-3">
             <TabPanel><MendPanel :key="id" :about="about" :sheet="sheet" :analysis="analysis" /></TabPanel>
-            <TabPanel><GroupsPanel v-model="group" :about="about" :analysis="analysis" /></TabPanel>
+            <TabPanel>
+              <p class="mb-1 flex justify-end gap-1">
+                <button
+                  class="icon-btn"
+                  title="Undo (Ctrl Z)"
+                  aria-label="Undo the change of the groups"
+                  :disabled="!history.canUndo.value"
+                  @click="history.undo()"
+                >
+                  <Undo2 :size="17" /></button
+                ><button
+                  class="icon-btn"
+                  title="Redo (Ctrl Shift Z)"
+                  aria-label="Redo the change of the groups"
+                  :disabled="!history.canRedo.value"
+                  @click="history.redo()"
+                >
+                  <Redo2 :size="17" />
+                </button>
+              </p>
+              <GroupsPanel v-model="group" :about="about" :analysis="analysis" />
+            </TabPanel>
             <TabPanel><CutterPanel :id="id" /></TabPanel>
           </TabPanels>
         </TabGroup>
