@@ -146,7 +146,7 @@ test('keys turn, flip, twin, aim, dab and show themselves', async ({ page }) => 
   await page.keyboard.press('f')
   await expect(page.getByRole('button', { name: 'Side B' })).toBeVisible()
   await page.keyboard.press('d')
-  await expect(page.getByLabel('dabs', { exact: true }).last()).toHaveText('7')
+  await expect(page.getByLabel('dabs', { exact: true }).last()).toHaveValue('7')
   await page.keyboard.press('t')
   await expect(page.getByText(/Take the second copy, flipped to side A/)).toBeVisible()
   await page.keyboard.press('a')

@@ -192,13 +192,7 @@ const same = computed(
         </div>
         <div class="grid grid-cols-2 gap-3">
           <label
-            >Age, years<input
-              v-model.number="age"
-              class="field"
-              type="number"
-              :min="YOUNGEST"
-              :max="OLDEST"
-              aria-label="Age, years"
+            >Age, years<NumberInput v-model="age" :min="YOUNGEST" :max="OLDEST" label="Age, years"
           /></label>
           <label v-if="kind !== 'arm'"
             >Build<select v-model="face.build" class="field" aria-label="Build">

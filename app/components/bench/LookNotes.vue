@@ -13,10 +13,8 @@ const total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0))
 const cost = computed(() =>
   amounts.value.some(a => a.cost !== null) ? amounts.value.reduce((s, a) => s + (a.cost ?? 0), 0) : null,
 )
-function finger(event: Event): void {
-  const box = event.target as HTMLInputElement
-  if (!(box.valueAsNumber >= 8 && box.valueAsNumber <= 30)) return void box.reportValidity()
-  settings.finger = box.valueAsNumber
+function finger(mm: number | null): void {
+  settings.finger = mm!
   settings.fingerMeasured = true
 }
 const choosing = ref(false)
@@ -122,15 +120,14 @@ const tagsOf = (text: string) =>
     <details class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]">
       <summary class="font-semibold">Your hands and rules</summary>
       <label class="mt-1.5 flex items-center justify-between gap-2"
-        >Width of your finger, mm<input
-          class="field w-18!"
-          type="number"
-          min="8"
-          max="30"
-          step="0.5"
-          v-kept="settings.finger"
-          aria-label="Width of your finger, mm"
-          @change="finger"
+        >Width of your finger, mm<NumberInput
+          :model-value="settings.finger"
+          class="w-18!"
+          :min="8"
+          :max="30"
+          :step="0.5"
+          label="Width of your finger, mm"
+          @update:model-value="finger"
       /></label>
       <p class="text-[0.87rem] text-soft">
         Lay a finger on the ruler once; places are then told in fingers too.<span

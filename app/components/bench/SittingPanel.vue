@@ -22,12 +22,6 @@ const asked = computed(
   () => asks.filter(a => a.key !== 'patch' && sitting.value[a.key] !== 'not asked').length,
 )
 const whole = computed(() => analysis.findings.filter(f => f.stepId === null))
-function aged(event: Event): void {
-  const box = event.target as HTMLInputElement
-  if (box.value === '') put('age', null)
-  else if (box.valueAsNumber >= 0 && box.valueAsNumber <= 120) put('age', Math.floor(box.valueAsNumber))
-  else box.reportValidity()
-}
 function ticketed(event: Event): void {
   put('ticket', (event.target as HTMLInputElement).value.slice(0, 20))
 }
@@ -57,15 +51,14 @@ function ticketed(event: Event): void {
           @change="ticketed"
       /></label>
       <label
-        >age, years<input
-          class="field"
-          type="number"
-          min="0"
-          max="120"
-          v-kept="sitting.age ?? ''"
+        >age, years<NumberInput
+          :model-value="sitting.age"
+          :min="0"
+          :max="120"
+          clearable
           :placeholder="`${ageOf(session.look!)}, as the face`"
-          aria-label="Age of the person"
-          @change="aged"
+          label="Age of the person"
+          @update:model-value="age => put('age', age === null ? null : Math.floor(age))"
       /></label>
       <label v-for="a in asks" :key="a.key"
         >{{ a.words

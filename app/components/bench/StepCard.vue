@@ -83,11 +83,8 @@ const fold = (label: string, event: Event) => {
   folds.value = { ...folds.value, [label]: (event.target as HTMLDetailsElement).open }
 }
 /** Puts the step in another place, by its number. */
-function renumber(event: Event): void {
-  const box = event.target as HTMLInputElement
-  const to = box.valueAsNumber
-  if (Number.isInteger(to) && to >= 1 && to <= session.look!.steps.length) steps.move(step.value!.id, to - 1)
-  box.value = String(number.value)
+function renumber(to: number | null): void {
+  steps.move(step.value!.id, Math.round(to!) - 1)
 }
 const rename = (event: Event) =>
   steps.edit('rename', s => {
@@ -101,15 +98,14 @@ const rename = (event: Event) =>
       <div :key="step.id" class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
         <header>
           <div class="flex items-center gap-1">
-            <input
-              v-kept="number"
-              type="number"
-              min="1"
+            <NumberInput
+              :model-value="number"
+              :min="1"
               :max="session.look!.steps.length"
-              class="number h-6 w-9 rounded-full border-0 bg-mulberry px-1 text-center text-sm font-bold text-on"
+              class="h-6! w-9! rounded-full! border-0! bg-mulberry! px-1! text-center text-sm font-bold text-on"
               :title="`Step ${number} of ${session.look!.steps.length}: type another number to move it there`"
-              aria-label="Place of this step"
-              @change="renumber"
+              label="Place of this step"
+              @update:model-value="renumber"
             />
             <span class="eyebrow flex-1"
               >{{ kind.words }} <span class="font-normal">of {{ session.look!.steps.length }}</span></span
@@ -185,12 +181,3 @@ const rename = (event: Event) =>
     <div v-else class="min-h-0 overflow-y-auto"><LookNotes /></div>
   </aside>
 </template>
-
-<style scoped>
-.number {
-  appearance: textfield;
-}
-.number::-webkit-inner-spin-button {
-  display: none;
-}
-</style>

@@ -12,13 +12,12 @@ const emit = defineEmits<{ measure: [name: N, mm: number] }>()
       class="flex items-center justify-between gap-2 text-[0.87rem]"
       >{{ words
       }}<span class="flex items-center gap-1"
-        ><input
-          class="field w-18!"
-          type="number"
+        ><NumberInput
+          :model-value="mm"
+          class="w-18!"
           :step="step"
-          v-kept="mm"
-          :aria-label="`${words}, mm`"
-          @change="emit('measure', name, ($event.target as HTMLInputElement).valueAsNumber || 0)"
+          :label="`${words}, mm`"
+          @update:model-value="v => emit('measure', name, v!)"
         />mm</span
       ></label
     >

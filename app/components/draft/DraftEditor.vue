@@ -68,27 +68,25 @@ useEventListener('keydown', key)
       </button>
       <label v-if="tool === 'cut' || tool === 'fill'" class="ml-2 flex items-center gap-1 text-sm"
         >brush
-        <input
-          v-model.number="brush"
-          class="field w-18!"
-          type="number"
-          min="0.2"
-          max="30"
-          step="0.1"
-          aria-label="Width of the brush, mm"
+        <NumberInput
+          v-model="brush"
+          class="w-18!"
+          :min="0.2"
+          :max="30"
+          :step="0.1"
+          label="Width of the brush, mm"
         />
         mm</label
       >
       <label v-if="tool === 'apart' || tool === 'join'" class="ml-2 flex items-center gap-1 text-sm"
         >{{ tool === 'apart' ? 'bridge' : 'slot' }}
-        <input
-          v-model.number="bridge"
-          class="field w-18!"
-          type="number"
-          min="0.3"
-          max="20"
-          step="0.1"
-          aria-label="Width of the bridge or slot, mm"
+        <NumberInput
+          v-model="bridge"
+          class="w-18!"
+          :min="0.3"
+          :max="20"
+          :step="0.1"
+          label="Width of the bridge or slot, mm"
         />
         mm</label
       >

@@ -81,34 +81,28 @@ function resize(): void {
       <h2 class="eyebrow">Stencil, mm</h2>
       <div class="grid grid-cols-3 gap-2 text-sm">
         <label
-          >wide<input
-            v-model.number="size.width"
-            class="field"
-            type="number"
-            min="20"
-            max="500"
-            step="1"
-            @change="resize()"
+          >wide<NumberInput
+            v-model="size.width"
+            :min="20"
+            :max="500"
+            :step="1"
+            @update:model-value="resize()"
         /></label>
         <label
-          >tall<input
-            v-model.number="size.height"
-            class="field"
-            type="number"
-            min="20"
-            max="500"
-            step="1"
-            @change="resize()"
+          >tall<NumberInput
+            v-model="size.height"
+            :min="20"
+            :max="500"
+            :step="1"
+            @update:model-value="resize()"
         /></label>
         <label
-          >corners<input
-            v-model.number="size.radius"
-            class="field"
-            type="number"
-            min="0"
-            max="60"
-            step="1"
-            @change="resize()"
+          >corners<NumberInput
+            v-model="size.radius"
+            :min="0"
+            :max="60"
+            :step="1"
+            @update:model-value="resize()"
         /></label>
       </div>
     </form>
@@ -131,14 +125,13 @@ function resize(): void {
       </div>
       <label v-if="from" class="flex items-center gap-1 text-sm"
         >size
-        <input
-          v-model.number="scale"
-          class="field w-20!"
-          type="number"
-          min="5"
-          max="400"
-          step="5"
-          aria-label="Size of the motif, per cent"
+        <NumberInput
+          v-model="scale"
+          class="w-20!"
+          :min="5"
+          :max="400"
+          :step="5"
+          label="Size of the motif, per cent"
         />
         %</label
       >
@@ -157,24 +150,8 @@ function resize(): void {
     <div class="space-y-1">
       <h2 class="eyebrow">Repeat it over the stencil</h2>
       <div class="grid grid-cols-2 gap-2 text-sm">
-        <label
-          >step across, mm<input
-            v-model.number="how.across"
-            class="field"
-            type="number"
-            min="1"
-            max="200"
-            step="0.5"
-        /></label>
-        <label
-          >step down, mm<input
-            v-model.number="how.down"
-            class="field"
-            type="number"
-            min="1"
-            max="200"
-            step="0.5"
-        /></label>
+        <label>step across, mm<NumberInput v-model="how.across" :min="1" :max="200" :step="0.5" /></label>
+        <label>step down, mm<NumberInput v-model="how.down" :min="1" :max="200" :step="0.5" /></label>
         <label
           >rows shifted by<select v-model.number="how.shift" class="field">
             <option :value="0">nothing</option>
@@ -182,15 +159,7 @@ function resize(): void {
             <option :value="0.333">a third</option>
           </select></label
         >
-        <label
-          >margin, mm<input
-            v-model.number="how.margin"
-            class="field"
-            type="number"
-            min="2"
-            max="60"
-            step="0.5"
-        /></label>
+        <label>margin, mm<NumberInput v-model="how.margin" :min="2" :max="60" :step="0.5" /></label>
       </div>
       <label class="flex items-center gap-1 text-sm"
         ><input v-model="how.flip" type="checkbox" class="accent-mulberry" /> every other row mirrored</label
@@ -206,15 +175,7 @@ function resize(): void {
     <div class="space-y-1">
       <h2 class="eyebrow">Border along a line</h2>
       <div class="flex items-end gap-2 text-sm">
-        <label
-          >step, mm<input
-            v-model.number="step"
-            class="field w-20!"
-            type="number"
-            min="1"
-            max="200"
-            step="0.5"
-        /></label>
+        <label>step, mm<NumberInput v-model="step" class="w-20!" :min="1" :max="200" :step="0.5" /></label>
         <button class="btn" @click="emit('draw')">{{ line ? 'Draw another line' : 'Draw the line' }}</button>
         <button
           class="btn"

@@ -26,9 +26,9 @@ const box = useTemplateRef<HTMLInputElement>('box')
 const known = {
   'A4 portrait': 210,
   'A5 portrait': 148,
-  'A5 lying': 210,
+  'A5 landscape': 210,
   'A6 portrait': 105,
-  'A6 lying': 148,
+  'A6 landscape': 148,
 } as const
 let count = 0
 
@@ -220,15 +220,14 @@ const addAll = async () => {
               <p class="text-care">{{ entry.asked }}</p>
               <div class="mt-1 flex flex-wrap items-center gap-1.5">
                 <label class="flex items-center gap-1"
-                  >stencil's width<input
-                    class="field w-20!"
-                    type="number"
-                    min="5"
-                    max="1200"
-                    step="0.5"
-                    v-kept="entry.width ?? ''"
-                    :aria-label="`Real width of ${entry.file}, mm`"
-                    @change="size(entry, ($event.target as HTMLInputElement).valueAsNumber)"
+                  >stencil's width<NumberInput
+                    :model-value="entry.width"
+                    class="w-20!"
+                    :min="5"
+                    :max="1200"
+                    :step="0.5"
+                    :label="`Real width of ${entry.file}, mm`"
+                    @update:model-value="mm => size(entry, mm!)"
                   />mm</label
                 >
                 <button v-for="(mm, words) in known" :key="words" class="chip" @click="size(entry, mm)">

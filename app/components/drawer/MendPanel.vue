@@ -108,14 +108,13 @@ async function keep(): Promise<void> {
   <section aria-label="Repair">
     <p v-if="!whole" class="text-soft">
       Nothing to mend: no loose pieces, and no bridge or slot under
-      <input
-        v-model.number="least"
-        class="field inline w-16!"
-        type="number"
-        min="0.2"
-        max="5"
-        step="0.1"
-        aria-label="Least width, mm"
+      <NumberInput
+        v-model="least"
+        class="inline w-16!"
+        :min="0.2"
+        :max="5"
+        :step="0.1"
+        label="Least width, mm"
       />
       mm.
     </p>
@@ -123,27 +122,25 @@ async function keep(): Promise<void> {
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <label class="flex items-center gap-1"
           >new bridges
-          <input
-            v-model.number="width"
-            class="field w-16!"
-            type="number"
-            min="0.4"
-            max="6"
-            step="0.1"
-            aria-label="Width of new bridges, mm"
+          <NumberInput
+            v-model="width"
+            class="w-16!"
+            :min="0.4"
+            :max="6"
+            :step="0.1"
+            label="Width of new bridges, mm"
           />
           mm</label
         >
         <label class="flex items-center gap-1"
           >cutter's least width
-          <input
-            v-model.number="least"
-            class="field w-16!"
-            type="number"
-            min="0.2"
-            max="5"
-            step="0.1"
-            aria-label="Least width, mm"
+          <NumberInput
+            v-model="least"
+            class="w-16!"
+            :min="0.2"
+            :max="5"
+            :step="0.1"
+            label="Least width, mm"
           />
           mm</label
         >

@@ -65,24 +65,21 @@ const tags = (text: string) =>
       >
       <label
         ><span class="eyebrow">Copies owned</span
-        ><input
-          class="field"
-          type="number"
-          min="0"
-          max="99"
-          v-kept="about.copies"
-          @change="save({ copies: Number(value($event)) })"
+        ><NumberInput
+          :model-value="about.copies"
+          :min="0"
+          :max="99"
+          @update:model-value="copies => save({ copies: copies! })"
       /></label>
       <label
         ><span class="eyebrow">Points to, ° from up</span
-        ><input
-          class="field"
-          type="number"
-          min="-360"
-          max="360"
-          v-kept="about.heading ?? ''"
+        ><NumberInput
+          :model-value="about.heading"
+          :min="-360"
+          :max="360"
+          clearable
           placeholder="nowhere"
-          @change="save({ heading: value($event) === '' ? null : Number(value($event)) })"
+          @update:model-value="heading => save({ heading })"
       /></label>
     </div>
     <div>

@@ -107,14 +107,12 @@ const wordsOf = (s: OwnGlitter | OwnGem): string =>
               </option>
             </select></label
           ><label
-            >flakes, mm<input
-              v-model.number="fresh.flake"
-              class="field"
-              type="number"
-              min="0.08"
-              max="4"
-              step="0.01"
-              aria-label="Size of a flake, mm"
+            >flakes, mm<NumberInput
+              v-model="fresh.flake"
+              :min="0.08"
+              :max="4"
+              :step="0.01"
+              label="Size of a flake, mm"
           /></label>
         </template>
         <template v-else
@@ -123,14 +121,12 @@ const wordsOf = (s: OwnGlitter | OwnGem): string =>
               <option v-for="cut in GEM_CUTS" :key="cut" :value="cut">{{ cut }}</option>
             </select></label
           ><label
-            >size, mm<input
-              v-model.number="fresh.size"
-              class="field"
-              type="number"
+            >size, mm<NumberInput
+              v-model="fresh.size"
               :min="GEM_SIZE[0]"
               :max="GEM_SIZE[1]"
-              step="0.5"
-              aria-label="Size, mm"
+              :step="0.5"
+              label="Size, mm"
           /></label>
         </template>
         <button class="btn self-end" :disabled="!fresh.name.trim()"><Plus :size="14" />Add</button>

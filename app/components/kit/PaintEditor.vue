@@ -195,40 +195,16 @@ async function remove(): Promise<void> {
           type="date"
           v-kept="draft.openedOn ?? ''"
           @change="draft.openedOn = ($event.target as HTMLInputElement).value || null" /></label
-      ><label
-        >Good for, months<input v-model.number="draft.months" class="field" type="number" min="1" max="120"
-      /></label>
-      <label
-        >Left, g<input
-          class="field"
-          type="number"
-          min="0"
-          step="0.5"
-          v-kept="draft.grams ?? ''"
-          @change="
-            draft.grams =
-              ($event.target as HTMLInputElement).value === ''
-                ? null
-                : ($event.target as HTMLInputElement).valueAsNumber
-          " /></label
-      ><label
-        >Full cake, g<input v-model.number="draft.cakeGrams" class="field" type="number" min="1"
-      /></label>
+      ><label>Good for, months<NumberInput v-model="draft.months" :min="1" :max="120" /></label>
+      <label>Left, g<NumberInput v-model="draft.grams" :min="0" :step="0.5" clearable /></label
+      ><label>Full cake, g<NumberInput v-model="draft.cakeGrams" :min="1" /></label>
       <label
         >Price of a cake<span class="flex gap-1"
-          ><input
-            class="field"
-            type="number"
-            min="0"
-            step="0.1"
-            v-kept="draft.price ?? ''"
-            @change="
-              draft.price =
-                ($event.target as HTMLInputElement).value === ''
-                  ? null
-                  : ($event.target as HTMLInputElement).valueAsNumber
-            "
-          /><select v-model="settings.currency" class="field w-20! px-1!" aria-label="Currency">
+          ><NumberInput v-model="draft.price" :min="0" :step="0.1" clearable /><select
+            v-model="settings.currency"
+            class="field w-20! px-1!"
+            aria-label="Currency"
+          >
             <option v-for="c in CURRENCIES" :key="c">{{ c }}</option>
           </select></span
         ></label

@@ -60,14 +60,13 @@ const drop = (i: number) => {
       >
         <option value="">{{ paintOfStrip(s, kit.paints)?.name || s.name || 'from the kit…' }}</option>
         <option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select
-      ><input
-        v-model.number="s.width"
-        type="number"
-        min="0.5"
-        max="80"
-        step="0.5"
-        class="field w-18!"
-        :aria-label="`Width of strip ${i + 1}, mm`"
+      ><NumberInput
+        v-model="s.width"
+        class="w-18!"
+        :min="0.5"
+        :max="80"
+        :step="0.5"
+        :label="`Width of strip ${i + 1}, mm`"
       />mm<button type="button" class="icon-btn" :aria-label="`Take strip ${i + 1} out`" @click="drop(i)">
         <X :size="14" />
       </button>

@@ -11,12 +11,12 @@ import {
 
 const props = defineProps<{ measure: ToolMeasure }>()
 const kit = useKit()
-const entered = ref<number | ''>('')
+const entered = ref<number | null>(null)
 const weighed = ref(false)
 const tool = defineModel<ToolId>('tool', { required: true })
 const wetness = defineModel<Wetness>('wetness', { required: true })
 watch([() => props.measure, tool], () => {
-  entered.value = ''
+  entered.value = null
 })
 
 /** How a painter finds a value without and with scales. */
@@ -44,7 +44,7 @@ const way = computed(() => WAYS[props.measure])
 const byScales = computed(() => weighed.value && way.value.scales !== null)
 const value = computed(() => {
   const n = Number(entered.value)
-  if (entered.value === '' || !(n > 0)) return null
+  if (!(n > 0)) return null
   if (byScales.value || props.measure === 'tip') return n
   return props.measure === 'release'
     ? releaseOfDabs(n, wetness.value)
@@ -58,7 +58,7 @@ async function add(): Promise<void> {
       measure: props.measure,
       value: Number(value.value.toPrecision(6)),
     })
-    entered.value = ''
+    entered.value = null
   } catch (error) {
     toast.error(sentencesOf(error).join(' '))
   }
@@ -74,8 +74,7 @@ async function add(): Promise<void> {
       ><input v-model="weighed" type="checkbox" class="accent-mulberry" />I have weighed it</label
     >
     <label class="block"
-      >{{ byScales ? way.scales : way.ask
-      }}<input v-model="entered" class="field" type="number" step="any" min="0"
+      >{{ byScales ? way.scales : way.ask }}<NumberInput v-model="entered" :min="0" :step="0.1" clearable
     /></label>
     <p v-if="value !== null && measure !== 'tip' && !byScales" class="text-sm text-soft">
       That gives {{ measure === 'release' ? `${value.toFixed(2)} mg/cm²` : `${value.toFixed(0)} mg`

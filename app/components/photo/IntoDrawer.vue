@@ -176,29 +176,17 @@ async function sendAll(): Promise<void> {
             >
             <label
               ><span class="eyebrow">Points to, °</span
-              ><input
-                class="field"
-                type="number"
-                min="-360"
-                max="360"
-                v-kept="entry.heading ?? ''"
+              ><NumberInput
+                v-model="entry.heading"
+                :min="-360"
+                :max="360"
+                clearable
                 placeholder="none"
                 :disabled="entry.state === 'done'"
-                @change="
-                  entry.heading = Number.isFinite(($event.target as HTMLInputElement).valueAsNumber)
-                    ? ($event.target as HTMLInputElement).valueAsNumber
-                    : null
-                "
             /></label>
             <label
               ><span class="eyebrow">Copies</span
-              ><input
-                v-model.number="entry.copies"
-                class="field"
-                type="number"
-                min="0"
-                max="99"
-                :disabled="entry.state === 'done'"
+              ><NumberInput v-model="entry.copies" :min="0" :max="99" :disabled="entry.state === 'done'"
             /></label>
           </div>
           <label class="block"

@@ -91,20 +91,13 @@ const r = useReading()
       </div>
       <label class="block"
         ><span class="eyebrow">Leave out what is smaller than, mm²</span
-        ><input
-          class="field w-24!"
-          type="number"
-          min="0.02"
-          max="20"
-          step="0.05"
-          v-kept="r.choices.speck"
-          @change="
-            ((r.choices.speck = Math.min(
-              20,
-              Math.max(0.02, ($event.target as HTMLInputElement).valueAsNumber || READ_CHOICES.speck),
-            )),
-            r.read())
-          "
+        ><NumberInput
+          :model-value="r.choices.speck"
+          class="w-24!"
+          :min="0.02"
+          :max="20"
+          :step="0.05"
+          @update:model-value="speck => ((r.choices.speck = speck!), r.read())"
       /></label>
       <ChipChoice
         :model-value="r.flat.darkSheet ? 'dark' : 'light'"

@@ -23,10 +23,6 @@ function paper(name: PaperName, lying: boolean): void {
   const [short, long] = PAPERS[name]
   size.value = { ...size.value, width: lying ? long : short, height: lying ? short : long }
 }
-const numberOf = (event: Event) => {
-  const v = (event.target as HTMLInputElement).valueAsNumber
-  return Number.isFinite(v) ? v : null
-}
 </script>
 
 <template>
@@ -58,32 +54,30 @@ const numberOf = (event: Event) => {
       <div class="flex items-end gap-2">
         <label class="flex-1"
           ><span class="eyebrow">Upper side, mm</span
-          ><input
-            class="field"
-            type="number"
-            min="15"
-            max="500"
-            step="0.5"
-            v-kept="size.width ?? ''"
-            @change="size = { ...size, width: numberOf($event) }"
+          ><NumberInput
+            :model-value="size.width"
+            :min="15"
+            :max="500"
+            :step="0.5"
+            clearable
+            @update:model-value="v => (size = { ...size, width: v })"
         /></label>
         <label class="flex-1"
           ><span class="eyebrow">Left side, mm</span
-          ><input
-            class="field"
-            type="number"
-            min="15"
-            max="500"
-            step="0.5"
-            v-kept="size.height ?? ''"
-            @change="size = { ...size, height: numberOf($event) }"
+          ><NumberInput
+            :model-value="size.height"
+            :min="15"
+            :max="500"
+            :step="0.5"
+            clearable
+            @update:model-value="v => (size = { ...size, height: v })"
         /></label>
       </div>
       <p v-if="guess" class="text-sm text-soft">{{ guess }}</p>
       <div class="flex flex-wrap gap-1">
         <template v-for="(_, name) in PAPERS" :key="name">
           <button class="chip" @click="paper(name, false)">{{ name }} portrait</button>
-          <button class="chip" @click="paper(name, true)">{{ name }} lying</button>
+          <button class="chip" @click="paper(name, true)">{{ name }} landscape</button>
         </template>
       </div>
     </template>
@@ -94,14 +88,13 @@ const numberOf = (event: Event) => {
       </p>
       <label class="block"
         ><span class="eyebrow">Distance between the blue points, mm</span
-        ><input
-          class="field"
-          type="number"
-          min="5"
-          max="500"
-          step="0.5"
-          v-kept="size.mm ?? ''"
-          @change="size = { ...size, mm: numberOf($event) }"
+        ><NumberInput
+          :model-value="size.mm"
+          :min="5"
+          :max="500"
+          :step="0.5"
+          clearable
+          @update:model-value="v => (size = { ...size, mm: v })"
       /></label>
       <div class="flex gap-1">
         <button v-for="mm in [50, 100, 150, 200]" :key="mm" class="chip" @click="size = { ...size, mm }">
@@ -112,14 +105,12 @@ const numberOf = (event: Event) => {
     <template v-else>
       <label class="block"
         ><span class="eyebrow">The card's bar measures, mm</span
-        ><input
-          class="field"
-          type="number"
-          min="80"
-          max="120"
-          step="0.1"
-          v-kept="size.bar"
-          @change="size = { ...size, bar: numberOf($event) ?? 100 }"
+        ><NumberInput
+          :model-value="size.bar"
+          :min="80"
+          :max="120"
+          :step="0.1"
+          @update:model-value="bar => (size = { ...size, bar: bar! })"
       /></label>
       <p class="text-sm text-soft">
         100 when the printer is true. Stencils of any shape may lie on the card.

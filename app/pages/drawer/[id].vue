@@ -177,14 +177,13 @@ const facts = computed(() => {
             </button>
             <label class="ml-auto flex items-center gap-1 text-sm"
               >list bridges under
-              <input
-                v-model.number.lazy="below"
-                class="field w-16!"
-                type="number"
-                min="0.2"
-                max="20"
-                step="0.1"
-                aria-label="List bridges under, mm"
+              <NumberInput
+                v-model="below"
+                class="w-16!"
+                :min="0.2"
+                :max="20"
+                :step="0.1"
+                label="List bridges under, mm"
               />
               mm</label
             >

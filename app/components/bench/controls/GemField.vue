@@ -19,14 +19,10 @@ const pick = ({ cut, size, ...colour }: Offered) =>
     if (cut) s.cut = cut
     if (size) s.size = size
   })
-function sized(event: Event): void {
-  const box = event.target as HTMLInputElement
-  if (box.valueAsNumber >= 1 && box.valueAsNumber <= 25)
-    edit('size', s => {
-      s.size = box.valueAsNumber
-    })
-  else box.reportValidity()
-}
+const sized = (size: number | null) =>
+  edit('size', s => {
+    s.size = size!
+  })
 </script>
 
 <template>
@@ -49,15 +45,13 @@ function sized(event: Event): void {
     <ColourDots :colours="offered" :name="step.colour.name" @pick="pick" />
     <div class="grid grid-cols-2 gap-1.5 text-[0.87rem]">
       <label
-        >size, mm<input
-          class="field"
-          type="number"
-          min="1"
-          max="25"
-          step="0.5"
-          v-kept="step.size"
-          aria-label="Size, mm"
-          @change="sized"
+        >size, mm<NumberInput
+          :model-value="step.size"
+          :min="1"
+          :max="25"
+          :step="0.5"
+          label="Size, mm"
+          @update:model-value="sized"
       /></label>
       <label
         >held by<select

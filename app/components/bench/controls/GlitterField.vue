@@ -29,14 +29,10 @@ const toggleOver = (id: string) =>
     if (next.length) s.over = next
     else delete s.over
   })
-function wide(event: Event): void {
-  const box = event.target as HTMLInputElement
-  if (box.valueAsNumber >= 1 && box.valueAsNumber <= 60)
-    edit('width', s => {
-      s.width = box.valueAsNumber
-    })
-  else box.reportValidity()
-}
+const wide = (width: number | null) =>
+  edit('width', s => {
+    s.width = width!
+  })
 </script>
 
 <template>
@@ -83,15 +79,12 @@ function wide(event: Event): void {
         "
     /></label>
     <label v-if="step.area === 'trail' || step.area === 'rim'" class="block text-[0.87rem]"
-      >width, mm<input
-        class="field"
-        type="number"
-        min="1"
-        max="60"
-        step="1"
-        v-kept="step.width"
-        aria-label="Width, mm"
-        @change="wide"
+      >width, mm<NumberInput
+        :model-value="step.width"
+        :min="1"
+        :max="60"
+        label="Width, mm"
+        @update:model-value="wide"
     /></label>
     <div v-if="step.area === 'zones'" class="flex flex-wrap gap-1">
       <button

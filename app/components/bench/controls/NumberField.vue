@@ -6,25 +6,10 @@ const props = withDefaults(
   { unit: '', step: 1 },
 )
 const words = computed(() => `${props.label}${props.unit ? `, ${props.unit}` : ''}`)
-function put(event: Event): void {
-  const box = event.target as HTMLInputElement
-  const v = box.valueAsNumber
-  if (v >= props.least && v <= props.most) value.value = v
-  else box.reportValidity()
-}
 </script>
 
 <template>
   <label class="block text-[0.87rem] leading-tight"
-    >{{ words
-    }}<input
-      v-kept="value"
-      class="field"
-      type="number"
-      :min="least"
-      :max="most"
-      :step="step"
-      :aria-label="words"
-      @change="put"
+    >{{ words }}<NumberInput v-model="value" :min="least" :max="most" :step="step" :label="words"
   /></label>
 </template>

@@ -4,13 +4,7 @@ import type { Param } from '#core/stroke'
 /** The numbers that shape a stroke or a run of dots. */
 const props = defineProps<{ params: readonly Param[]; value: Readonly<Record<string, number>> }>()
 const steps = useSteps()
-const put = (q: Param, event: Event) => {
-  const box = event.target as HTMLInputElement
-  const v = box.valueAsNumber
-  if (!(v >= q.least && v <= q.most)) {
-    box.value = String(props.value[q.name])
-    return void box.reportValidity()
-  }
+const put = (q: Param, v: number) => {
   steps.editMark(
     q.words,
     s => {
@@ -54,15 +48,13 @@ const choose = (q: Param, event: Event) =>
       >
       <label v-else class="block leading-tight"
         >{{ q.words }}{{ q.unit ? `, ${q.unit}` : ''
-        }}<input
-          class="field"
-          type="number"
+        }}<NumberInput
+          :model-value="value[q.name] ?? q.usual"
           :min="q.least"
           :max="q.most"
           :step="q.step"
-          v-kept="value[q.name]"
-          :aria-label="`${q.words}${q.unit ? `, ${q.unit}` : ''}`"
-          @change="put(q, $event)"
+          :label="`${q.words}${q.unit ? `, ${q.unit}` : ''}`"
+          @update:model-value="v => put(q, v!)"
       /></label>
     </template>
   </div>

@@ -26,23 +26,10 @@ function snap(event: Event): void {
 }
 
 function typed(
-  event: Event,
+  value: number,
   apply: (s: { at: [number, number]; tilt: number }, value: number) => void,
-  least: number,
-  most: number,
 ): void {
-  const box = event.target as HTMLInputElement
-  const value = box.valueAsNumber
-  if (Number.isFinite(value) && value >= least && value <= most) {
-    placing.place('place', s => apply(s, tenth(value)))
-    void nextTick(() => {
-      box.value = String(
-        box.ariaLabel?.startsWith('Tilt')
-          ? held.value.tilt
-          : middle.value[box.ariaLabel?.startsWith('Across') ? 0 : 1],
-      )
-    })
-  } else box.reportValidity()
+  placing.place('place', s => apply(s, tenth(value)))
 }
 </script>
 
@@ -84,63 +71,42 @@ function typed(
     >
     <div class="grid grid-cols-3 gap-1.5 text-[0.87rem]">
       <label
-        >across, mm<input
-          class="field"
-          type="number"
-          step="0.5"
-          min="-400"
-          max="400"
-          v-kept="middle[0]"
-          aria-label="Across, mm"
-          @change="
-            typed(
-              $event,
-              (s, v) => {
-                s.at[0] = v
-              },
-              -400,
-              400,
-            )
+        >across, mm<NumberInput
+          :model-value="middle[0]!"
+          :min="-400"
+          :max="400"
+          :step="0.5"
+          label="Across, mm"
+          @update:model-value="
+            typed($event!, (s, v) => {
+              s.at[0] = v
+            })
           "
       /></label>
       <label
-        >down, mm<input
-          class="field"
-          type="number"
-          step="0.5"
-          min="-400"
-          max="400"
-          v-kept="middle[1]"
-          aria-label="Down, mm"
-          @change="
-            typed(
-              $event,
-              (s, v) => {
-                s.at[1] = v
-              },
-              -400,
-              400,
-            )
+        >down, mm<NumberInput
+          :model-value="middle[1]!"
+          :min="-400"
+          :max="400"
+          :step="0.5"
+          label="Down, mm"
+          @update:model-value="
+            typed($event!, (s, v) => {
+              s.at[1] = v
+            })
           "
       /></label>
       <label
-        >tilt, °<input
-          class="field"
-          type="number"
-          step="1"
-          min="-360"
-          max="360"
-          v-kept="Math.round(held.tilt * 10) / 10"
-          aria-label="Tilt, degrees"
-          @change="
-            typed(
-              $event,
-              (s, v) => {
-                s.tilt = v
-              },
-              -360,
-              360,
-            )
+        >tilt, °<NumberInput
+          :model-value="Math.round(held.tilt * 10) / 10"
+          :min="-360"
+          :max="360"
+          :step="1"
+          label="Tilt, degrees"
+          @update:model-value="
+            typed($event!, (s, v) => {
+              s.tilt = v
+            })
           "
       /></label>
     </div>

@@ -18,10 +18,6 @@ function put(change: Partial<Room>): boolean {
   if (!failed.value) void settings.setRoom(next)
   return !failed.value
 }
-function typed(event: Event, of: (v: number) => Partial<Room>, now: number): void {
-  const box = event.target as HTMLInputElement
-  if (!put(of(box.valueAsNumber))) box.value = String(now)
-}
 async function sense(): Promise<void> {
   reading.value = true
   try {
@@ -46,28 +42,23 @@ const words = computed(() => {
   <div class="flex flex-wrap items-end gap-2 text-[0.87rem]" role="group" aria-label="The room">
     <label
       ><span class="block text-[0.8rem] text-soft">room, °C</span
-      ><input
-        v-kept="settings.room.temperature"
-        class="field w-20!"
-        type="number"
-        min="0"
-        max="45"
-        step="0.5"
-        aria-label="Temperature of the room, °C"
-        @change="typed($event, v => ({ temperature: v }), settings.room.temperature)" /></label
+      ><NumberInput
+        :model-value="settings.room.temperature"
+        class="w-20!"
+        :min="0"
+        :max="45"
+        :step="0.5"
+        label="Temperature of the room, °C"
+        @update:model-value="temperature => put({ temperature: temperature! })" /></label
     ><label
       ><span class="block text-[0.8rem] text-soft">humidity, %</span
-      ><input
-        v-kept="Math.round(100 * settings.room.humidity)"
-        class="field w-20!"
-        type="number"
-        min="0"
-        max="100"
-        step="1"
-        aria-label="Humidity of the room, %"
-        @change="
-          typed($event, v => ({ humidity: v / 100 }), Math.round(100 * settings.room.humidity))
-        " /></label
+      ><NumberInput
+        :model-value="Math.round(100 * settings.room.humidity)"
+        class="w-20!"
+        :min="0"
+        :max="100"
+        label="Humidity of the room, %"
+        @update:model-value="v => put({ humidity: v! / 100 })" /></label
     ><select
       class="field w-40!"
       :value="settings.room.air"

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { NumberFieldInput, NumberFieldRoot } from 'reka-ui'
+
+/**
+ * A field for a number, written as the painter's language writes it (decimal comma), with arrows for its step.
+ * One that is out of bounds is told and changes nothing; an empty field means null where that may be.
+ */
+const value = defineModel<number | null>({ required: true })
+const props = withDefaults(
+  defineProps<{
+    label?: string
+    min?: number
+    max?: number
+    step?: number
+    placeholder?: string
+    disabled?: boolean
+    /** Whether it may be empty. */
+    clearable?: boolean
+  }>(),
+  { label: undefined, min: undefined, max: undefined, step: 1, placeholder: undefined },
+)
+defineOptions({ inheritAttrs: false })
+const FORMAT = { maximumFractionDigits: 3, useGrouping: false } as const
+const locale = navigator.language
+const writer = new Intl.NumberFormat(locale, FORMAT)
+const written = (v: number | null | undefined): string =>
+  v === null || v === undefined || Number.isNaN(v) ? '' : writer.format(v)
+
+const refused = ref('')
+/** Another number each time that the field must show again what is kept. */
+const again = ref(0)
+function refuse(words: string): void {
+  refused.value = words
+  again.value++
+}
+function put(next: number | undefined): void {
+  const asked = next === undefined || Number.isNaN(next) ? null : next
+  refused.value = ''
+  // Left as it was, it changes nothing: what is kept may have more digits than are shown.
+  if (written(asked) === written(value.value)) return
+  const { min = -Infinity, max = Infinity } = props
+  if (asked === null && !props.clearable) refuse('A number is needed here.')
+  else if (asked !== null && (asked < min || asked > max)) refuse(bounds(asked))
+  else value.value = asked
+}
+function bounds(asked: number): string {
+  const { min, max } = props
+  if (min !== undefined && max !== undefined)
+    return `${written(asked)} is out of bounds: ${written(min)} to ${written(max)}.`
+  return min !== undefined ? `At least ${written(min)}.` : `At most ${written(max)}.`
+}
+</script>
+
+<template>
+  <NumberFieldRoot
+    :key="again"
+    as="span"
+    class="contents"
+    :model-value="value"
+    :min="min"
+    :max="max"
+    :step="step"
+    :disabled="disabled"
+    :locale="locale"
+    :format-options="FORMAT"
+    :step-snapping="false"
+    allow-invalid
+    disable-wheel-change
+    @update:model-value="put"
+  >
+    <NumberFieldInput
+      class="field"
+      v-bind="$attrs"
+      :aria-label="label"
+      :placeholder="placeholder"
+      :aria-invalid="refused !== '' || undefined"
+      :data-kept="written(value)"
+    />
+  </NumberFieldRoot>
+  <span v-if="refused" role="alert" class="block text-[0.8rem] text-stop">{{ refused }}</span>
+</template>
