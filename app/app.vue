@@ -1,9 +1,19 @@
 <script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
 import { toast, Toaster } from 'vue-sonner'
 import 'vue-sonner/style.css'
 
 const notices = useNotices()
 useTheme()
+/** Whether the list of commands is open; it is fetched when it is first asked for. */
+const listing = ref(false)
+const wanted = ref(false)
+onKeyStroke('k', event => {
+  if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return
+  event.preventDefault()
+  wanted.value = true
+  listing.value = !listing.value
+})
 watch(
   () => notices.last,
   notice => {
@@ -15,7 +25,7 @@ watch(
 
 <template>
   <NuxtPage />
-  <CommandList />
+  <LazyCommandList v-if="wanted" v-model:open="listing" />
   <Toaster
     position="bottom-center"
     :toast-options="{ style: { background: '#23201D', color: '#F6F4EF', border: 'none' } }"

@@ -17,5 +17,16 @@ export function offerCommands(list: () => readonly Doing[]): void {
   })
 }
 
+/** What a right press on a step offers, by its words. */
+export const STEP_COMMANDS = [
+  'Twin, or single again',
+  'Flip over',
+  'Aim at the focal point',
+  'The step once more',
+  'Copy the selected steps',
+  'Paste steps',
+  'Delete the step',
+] as const
+
 /** All that can be done where the painter is. */
 export const useCommands = () => computed(() => offers.value.toReversed().flatMap(list => list()))

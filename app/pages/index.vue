@@ -79,7 +79,11 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
       <select v-model="order" class="field w-auto!" aria-label="Order of the looks">
         <option v-for="(o, key) in ORDERS" :key="key" :value="key">{{ o.words }}</option>
       </select>
-      <button class="btn" title="Backups of everything, and looks that were deleted" @click="keeping = true">
+      <button
+        class="btn"
+        v-tip="'Backups of everything, and looks that were deleted'"
+        @click="keeping = true"
+      >
         <Archive :size="16" />Kept safe
       </button>
       <button class="btn" @click="file?.click()"><FileUp :size="16" />Import</button>
@@ -166,6 +170,6 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
       </div>
     </div>
     <DropAnywhere words="Drop look files to import them" @files="takeAll" />
-    <KeptSafeDialog v-if="keeping" @close="keeping = false" @restored="gallery.load" />
+    <LazyKeptSafeDialog v-if="keeping" @close="keeping = false" @restored="gallery.load" />
   </main>
 </template>

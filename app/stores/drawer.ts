@@ -33,9 +33,8 @@ const lostWords = (names: readonly string[]): string =>
 const readied = (about: StencilMeta, shape: SheetJson): PreparedSheet =>
   prepared({ ...about, axes: about.analysis?.axes, ...sheetFromJson(shape) })
 
-/** The sheets of the collection: what is known of each, and the shapes of those that were asked for. */
-export const useDrawer = defineStore('drawer', () => {
-  const notices = useNotices()
+/** What is known of each sheet, and which of them are in the drawer. */
+function useSheets() {
   /** Every sheet that is known, those that were taken out and that looks may still use too. */
   const known = shallowRef<StencilMeta[]>([])
   /** The sheets that are in the drawer. */
@@ -44,14 +43,33 @@ export const useDrawer = defineStore('drawer', () => {
   const deleted = computed(() =>
     known.value.filter(s => s.deletedAt !== null).sort((a, b) => b.deletedAt!.localeCompare(a.deletedAt!)),
   )
+  async function load(): Promise<void> {
+    known.value = await $fetch<StencilMeta[]>('/api/stencils')
+  }
+
+  /** Takes a sheet out of the drawer; looks that use it keep it. */
+  async function takeOut(id: string): Promise<void> {
+    await $fetch<unknown, string>(`/api/stencils/${id}`, { method: 'DELETE' })
+    await load()
+  }
+  async function bringBack(id: string): Promise<void> {
+    await $fetch<unknown, string>(`/api/stencils/${id}/restore`, { method: 'POST' })
+    await load()
+  }
+
+  const byId = computed(() => new Map(known.value.map(s => [s.id, s])))
+  const find = (id: string) => byId.value.get(id)
+  return { known, list, deleted, find, load, takeOut, bringBack }
+}
+
+/** The sheets of the collection: what is known of each, and the shapes of those that were asked for. */
+export const useDrawer = defineStore('drawer', () => {
+  const notices = useNotices()
+  const { known, list, deleted, find, load, takeOut, bringBack } = useSheets()
   const shapes = shallowRef<ReadonlyMap<string, PreparedSheet>>(new Map())
   /** Sheets of the drawer whose shape is damaged: they are left out of pictures. */
   const lost = shallowRef<ReadonlySet<string>>(new Set())
   const pending = new Map<string, Promise<void>>()
-
-  async function load(): Promise<void> {
-    known.value = await $fetch<StencilMeta[]>('/api/stencils')
-  }
 
   /** Fetches the shapes of some sheets; those that the drawer does not hold are passed over. */
   async function ensure(ids: Iterable<string>): Promise<void> {
@@ -101,17 +119,5 @@ export const useDrawer = defineStore('drawer', () => {
     if (shape) shapes.value = new Map(shapes.value).set(about.id, renoted(shape, about))
   }
 
-  /** Takes a sheet out of the drawer; looks that use it keep it. */
-  async function takeOut(id: string): Promise<void> {
-    await $fetch<unknown, string>(`/api/stencils/${id}`, { method: 'DELETE' })
-    await load()
-  }
-  async function bringBack(id: string): Promise<void> {
-    await $fetch<unknown, string>(`/api/stencils/${id}/restore`, { method: 'POST' })
-    await load()
-  }
-
-  const byId = computed(() => new Map(known.value.map(s => [s.id, s])))
-  const find = (id: string) => byId.value.get(id)
   return { list, deleted, shapes, lost, load, ensure, change, takeOut, bringBack, find }
 })

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { BREAKS, addFocus, cascade as cascadeOf, moveOneFocus, oneFocus } from '#core/look'
 import type { Point } from '#core/geometry'
-import type { Composition } from '~/workers/painter'
+import type { Composition } from '~/workers/told'
 import { useScene } from './scene'
 import { useSelection } from './selection'
 import { useSession } from './session'

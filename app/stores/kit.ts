@@ -3,20 +3,33 @@ import type { CakeRef, PaintRef } from '#core/look'
 import type { Paint, Readings } from '#core/paint'
 import type { KeptReadings } from '~~/server/db/readings'
 
+/** The painter's own readings, as the server keeps them. */
+function useReadings() {
+  const readings = shallowRef<KeptReadings>({ edges: [], tools: [] })
+  /** Fetches the readings again, where the room or the log has changed them. */
+  async function readAgain(): Promise<void> {
+    readings.value = await $fetch<KeptReadings>('/api/readings')
+  }
+  /** Keeps a reading of the ladder or of a tool, or takes one back. */
+  const read = async <K extends 'edges' | 'tools'>(of: K, reading: Readings[K][number]): Promise<void> => {
+    readings.value = await $fetch<KeptReadings>(`/api/readings/${of}`, { method: 'POST', body: reading })
+  }
+  const unread = async (of: 'edges' | 'tools', id: number): Promise<void> => {
+    readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' })
+  }
+  return { readings, readAgain, read, unread }
+}
+
 /** The paints of the kit, and the painter's own readings of tools. */
 export const useKit = defineStore('kit', () => {
   const paints = shallowRef<Paint[]>([])
-  const readings = shallowRef<KeptReadings>({ edges: [], tools: [] })
+  const { readings, readAgain, read, unread } = useReadings()
   async function load(): Promise<void> {
     ;[paints.value, readings.value] = await Promise.all([
       $fetch<Paint[]>('/api/paints'),
       $fetch<KeptReadings>('/api/readings'),
       useSparkles().load(),
     ])
-  }
-  /** Fetches the readings again, where the room or the log has changed them. */
-  async function readAgain(): Promise<void> {
-    readings.value = await $fetch<KeptReadings>('/api/readings')
   }
   const byId = computed(() => new Map(paints.value.map(p => [p.id, p])))
   const find = (id: string) => byId.value.get(id)
@@ -47,13 +60,6 @@ export const useKit = defineStore('kit', () => {
   async function bringBack({ id, ...paint }: Paint): Promise<void> {
     const back = await $fetch<Paint>(`/api/paints/${id}`, { method: 'PUT', query: { back: '' }, body: paint })
     paints.value = [...paints.value, back]
-  }
-  /** Keeps a reading of the ladder or of a tool, or takes one back. */
-  const read = async <K extends 'edges' | 'tools'>(of: K, reading: Readings[K][number]): Promise<void> => {
-    readings.value = await $fetch<KeptReadings>(`/api/readings/${of}`, { method: 'POST', body: reading })
-  }
-  const unread = async (of: 'edges' | 'tools', id: number): Promise<void> => {
-    readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' })
   }
   return {
     paints,

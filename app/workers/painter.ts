@@ -10,8 +10,6 @@ import {
   stepsOff,
   beneathAll,
   withSteps,
-  type PaintUse,
-  type Flow,
   type Look,
   type LookInWords,
   type OrderConflict,
@@ -30,20 +28,19 @@ import {
   IncrementalCompositor,
   printSteps,
   skinTexture,
-  type Balance,
   type Bare,
-  type EmptySpot,
   type Painted,
 } from '#core/raster'
-import { findingsOf, type Finding } from '#core/checks'
+import { findingsOf } from '#core/checks'
 import { prepared, type PreparedSheet, type Stencil } from '#core/stencil'
 import { finenessOf, wholePicture } from '~/components/bench/stage/view'
 import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
-import { outcomeOf, type Outcome } from './outcomes'
+import { outcomeOf } from './outcomes'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { keyIn, StagePicture, type Update } from './stagePicture'
+import type { Composition, Told } from './told'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
 
 export interface Picture {
@@ -81,24 +78,6 @@ const finished = ({ head }: Bare, painted?: Painted): Picture => ({
 
 /** Sheets that were told anew get a new number, so that their prints are made anew. */
 const versions = new Map<string, number>()
-/**
- * Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each
- * step, and what it takes of each paint.
- */
-export interface Told {
-  readonly findings: Finding[]
-  readonly outcomes: Outcome[]
-  readonly waits: [string, number][]
-  readonly paintUse: PaintUse[]
-}
-
-/** How a look hangs together. */
-export interface Composition {
-  readonly flow: Flow
-  readonly spots: EmptySpot[]
-  readonly balance: Balance
-}
-
 /** Lets messages that wait come in. */
 const pause = () =>
   new Promise<void>(resolve => {

@@ -113,7 +113,7 @@ test('an earlier version opens beside the present one', async ({ page }) => {
   await tab(page, 'Line')
   await page.locator('[data-shape="teardrop"]').click()
   await saved(page)
-  await page.getByTitle('Earlier versions of this look').click()
+  await page.getByTestId('save-state').click()
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByRole('listitem')).toHaveCount(2)
   await dialog.getByRole('button', { name: 'Open a copy' }).click()

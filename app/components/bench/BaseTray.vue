@@ -169,7 +169,7 @@ const overs = computed(() => {
           <button
             class="chip"
             :aria-pressed="where.includes(DRAWN)"
-            title="An oval where the spot is picked, drawn on by its handles"
+            v-tip="'An oval where the spot is picked, drawn on by its handles'"
             @click="where = where.includes(DRAWN) ? [areas[0]!.words] : [DRAWN]"
           >
             <PenLine :size="12" class="mr-0.5 inline" />{{ DRAWN }}
@@ -185,7 +185,7 @@ const overs = computed(() => {
             class="relative aspect-square rounded-lg border border-ink/15"
             :class="colours.includes(p.id) && 'ring-2 ring-mulberry ring-offset-2 ring-offset-paper'"
             :style="{ background: swatchOf(p) }"
-            :title="`${p.name}, ${p.finish}`"
+            v-tip="`${p.name}, ${p.finish}`"
             :aria-label="p.name"
             :aria-pressed="colours.includes(p.id)"
             @click="take(p.id)"
@@ -215,7 +215,7 @@ const overs = computed(() => {
           :key="manner"
           class="tile"
           :data-manner="manner"
-          :title="what"
+          v-tip="what"
           :disabled="!load"
           @click="load && sponging.addPull(manner, load)"
         >

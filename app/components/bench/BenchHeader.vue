@@ -118,7 +118,7 @@ function budget(event: Event): void {
     <button
       class="flex shrink-0 items-center gap-1 rounded-md px-1 text-sm hover:underline"
       :class="save.tone"
-      :title="
+      v-tip="
         saver.problem.value ||
         (state === 'conflict' ? 'Choose between the two versions' : 'Earlier versions of this look')
       "
@@ -134,7 +134,7 @@ function budget(event: Event): void {
     <button
       v-show="wide || more"
       class="btn shrink-0"
-      title="What it is painted on: another face, an arm, the board"
+      v-tip="'What it is painted on: another face, an arm, the board'"
       @click="emit('canvas')"
     >
       <Frame :size="15" />{{ scene.ground.words }}, {{ look.skin.age }} y
@@ -142,7 +142,7 @@ function budget(event: Event): void {
     <span v-show="wide || more"><SkinPanel /></span>
     <span
       class="flex shrink-0 items-center gap-1"
-      title="Painting time from common practice, drying left out; and the limit that you set"
+      v-tip="'Painting time from common practice, drying left out; and the limit that you set'"
     >
       <strong
         :class="look.budget !== null && scene.seconds > look.budget ? 'text-stop' : ''"
@@ -159,7 +159,7 @@ function budget(event: Event): void {
     <button
       class="btn shrink-0 px-2"
       :class="verdict.tone"
-      :title="
+      v-tip="
         analysis.checking
           ? 'Being checked; what is told is of before the last change'
           : 'Check: all there is to say of this look'
@@ -176,7 +176,7 @@ function budget(event: Event): void {
       ><button
         v-show="wide || more"
         class="icon-btn"
-        title="Try on other skins"
+        v-tip="'Try on other skins'"
         aria-label="Try on other skins"
         @click="emit('skins')"
       >
@@ -184,7 +184,7 @@ function budget(event: Event): void {
       ><button
         class="icon-btn"
         :disabled="!session.undoWords"
-        :title="`Undo ${session.undoWords}`"
+        v-tip="`Undo ${session.undoWords}`"
         aria-label="Undo"
         @click="session.undo()"
       >
@@ -193,13 +193,19 @@ function budget(event: Event): void {
       <button
         class="icon-btn"
         :disabled="!session.redoWords"
-        :title="`Redo ${session.redoWords}`"
+        v-tip="`Redo ${session.redoWords}`"
         aria-label="Redo"
         @click="session.redo()"
       >
         <Redo2 :size="18" />
       </button>
-      <button v-show="wide || more" class="icon-btn" title="Keys (?)" aria-label="Keys" @click="emit('help')">
+      <button
+        v-show="wide || more"
+        class="icon-btn"
+        v-tip="'Keys (?)'"
+        aria-label="Keys"
+        @click="emit('help')"
+      >
         <CircleHelp :size="18" /></button
     ></span>
     <Menu v-show="wide || more" as="div" class="relative shrink-0">
@@ -227,7 +233,7 @@ function budget(event: Event): void {
     <button
       v-show="wide || more"
       class="btn shrink-0"
-      title="Step list"
+      v-tip="'Step list'"
       aria-label="Step list"
       @click="go('steps')"
     >
@@ -238,7 +244,7 @@ function budget(event: Event): void {
       class="icon-btn"
       :aria-expanded="more"
       aria-label="More of this look"
-      title="More of this look"
+      v-tip="'More of this look'"
       @click="more = !more"
     >
       <Ellipsis :size="18" />

@@ -70,7 +70,7 @@ const listed = computed(() =>
               :key="id"
               class="tile"
               :data-shape="id"
-              :title="shapeWords(id)"
+              v-tip="shapeWords(id)"
               @click="strokes.addLine(id)"
             >
               <ShapeIcon :shape="id" /><span>{{ shapeWords(id).split(',')[0] }}</span>

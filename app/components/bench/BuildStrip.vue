@@ -57,6 +57,8 @@ const toolName = (step: Step) => {
 
 /** The name of the group that a step belongs to; empty for none, and for one that nobody named. */
 const groupOf = (step: Step) => session.look!.groups?.find(g => g.id === step.group)?.name ?? ''
+/** What a right press on a step of the strip offers. */
+const STRIP_COMMANDS = STEP_COMMANDS.filter(words => words !== 'Aim at the focal point')
 const planning = ref(false)
 const variants = useVariants()
 const hasOptional = computed(() => session.look!.steps.some(s => s.optional))
@@ -111,7 +113,7 @@ function key(event: KeyboardEvent, i: number): void {
   <section class="flex min-w-0 items-stretch border-t border-rule bg-card" aria-label="Build strip">
     <button
       class="flex w-12 shrink-0 flex-col items-center justify-center gap-1 border-r border-rule text-soft hover:text-mulberry"
-      title="Play the build (P)"
+      v-tip="'Play the build (P)'"
       @click="emit('play')"
     >
       <component :is="props.playTo === null ? Play : Pause" :size="20" /><span
@@ -121,7 +123,7 @@ function key(event: KeyboardEvent, i: number): void {
     </button>
     <button
       class="flex w-14 shrink-0 flex-col items-center justify-center gap-1 border-r border-rule text-soft hover:text-mulberry disabled:opacity-40"
-      title="The shortest order, and what goes when the queue grows"
+      v-tip="'The shortest order, and what goes when the queue grows'"
       :disabled="steps.length < 2"
       @click="planning = true"
     >
@@ -138,7 +140,7 @@ function key(event: KeyboardEvent, i: number): void {
         v-if="hasOptional"
         class="chip justify-center text-[0.8rem]"
         :aria-pressed="session.look!.shorter ?? false"
-        title="The look and its time without the optional steps"
+        v-tip="'The look and its time without the optional steps'"
         data-testid="shorter"
         @click="variants.shorten()"
       >
@@ -149,7 +151,7 @@ function key(event: KeyboardEvent, i: number): void {
         :key="w.id"
         class="chip justify-center truncate text-[0.8rem]"
         :aria-pressed="w.on"
-        :title="w.on ? `Without ${w.name}` : `With ${w.name}`"
+        v-tip="w.on ? `Without ${w.name}` : `With ${w.name}`"
         @click="variants.turn(w.id)"
       >
         {{ w.name }}
@@ -181,77 +183,81 @@ function key(event: KeyboardEvent, i: number): void {
             :class="step.optional && 'border-t border-dashed border-soft bg-transparent'"
           />
           <template v-if="gate(step)"
-            ><span class="gate" data-gate title="Let it dry (estimate)">= dry {{ gate(step) }} s =</span
+            ><span class="gate" data-gate v-tip="'Let it dry (estimate)'">= dry {{ gate(step) }} s =</span
             ><span class="h-px w-2 bg-soft/50"
           /></template>
           <template v-if="before(step.id)"
             ><span class="handling" data-handling>{{ before(step.id)!.what }}</span
             ><span class="h-px w-2 bg-soft/50"
           /></template>
-          <button
-            :data-step="step.id"
-            :tabindex="i === stop ? 0 : -1"
-            :aria-current="step.id === selection.id ? 'step' : undefined"
-            class="flex h-[92px] w-[112px] shrink-0 flex-col rounded-lg border-2 p-1 text-left"
-            :class="[
-              step.id === selection.id
-                ? 'border-mulberry bg-mulberry-wash'
-                : selection.alsoIds.includes(step.id)
-                  ? 'border-mulberry/60 bg-mulberry-wash'
-                  : step.optional
-                    ? 'border-dashed border-rule'
-                    : 'border-rule',
-              ((props.playTo !== null && i >= props.playTo) || scene.world.off?.has(step.id)) && 'opacity-40',
-            ]"
-            @click="pick($event, step.id)"
-            @keydown="key($event, i)"
-          >
-            <span class="flex gap-1">
-              <img
-                v-if="thumbs[i + 1]"
-                :src="thumbs[i + 1]"
-                alt=""
-                draggable="false"
-                class="h-[58px] w-11 rounded-md object-cover"
-              />
-              <span v-else class="h-[58px] w-11 rounded-md bg-stage" />
-              <span class="flex min-w-0 flex-1 flex-col items-start gap-0.5">
-                <span class="text-sm font-bold">{{ i + 1 }}</span>
-                <span class="flex flex-wrap gap-0.5"
-                  ><span
-                    v-for="(c, n) in colourDots(step)"
-                    :key="n"
-                    class="size-2.5 rounded-full border border-ink/20"
-                    :style="{ background: c }"
-                /></span>
-                <span
-                  v-if="step.twin.rule !== 'none'"
-                  class="rounded bg-ink/80 px-1 text-[0.65rem] font-semibold text-paper"
-                  >twin</span
-                >
-                <span
-                  v-if="gravest(step.id)"
-                  class="grid size-4 place-items-center rounded-full text-[0.65rem] font-bold text-white"
-                  :class="gravest(step.id) === 'problem' ? 'rounded-sm bg-stop' : 'bg-care'"
-                  :title="gravest(step.id) === 'problem' ? 'Problem' : 'Warning'"
-                  >!</span
-                >
-                <span class="sr-only"
-                  >{{ toolName(step) }}{{ step.optional ? ', optional' : ''
-                  }}{{ scene.world.off?.has(step.id) ? ', left out now' : '' }}</span
-                >
-              </span>
-            </span>
-            <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" :title="step.label"
-              ><span v-if="groupOf(step)" class="text-mulberry">{{ groupOf(step) }}: </span
-              >{{ step.label || kindOf(step).words }}</span
+          <StepMenu :commands="STRIP_COMMANDS">
+            <button
+              :data-step="step.id"
+              :tabindex="i === stop ? 0 : -1"
+              :aria-current="step.id === selection.id ? 'step' : undefined"
+              class="flex h-[92px] w-[112px] shrink-0 flex-col rounded-lg border-2 p-1 text-left"
+              :class="[
+                step.id === selection.id
+                  ? 'border-mulberry bg-mulberry-wash'
+                  : selection.alsoIds.includes(step.id)
+                    ? 'border-mulberry/60 bg-mulberry-wash'
+                    : step.optional
+                      ? 'border-dashed border-rule'
+                      : 'border-rule',
+                ((props.playTo !== null && i >= props.playTo) || scene.world.off?.has(step.id)) &&
+                  'opacity-40',
+              ]"
+              @click="pick($event, step.id)"
+              @keydown="key($event, i)"
+              @contextmenu="selection.ids.has(step.id) || (selection.id = step.id)"
             >
-          </button>
+              <span class="flex gap-1">
+                <img
+                  v-if="thumbs[i + 1]"
+                  :src="thumbs[i + 1]"
+                  alt=""
+                  draggable="false"
+                  class="h-[58px] w-11 rounded-md object-cover"
+                />
+                <span v-else class="h-[58px] w-11 rounded-md bg-stage" />
+                <span class="flex min-w-0 flex-1 flex-col items-start gap-0.5">
+                  <span class="text-sm font-bold">{{ i + 1 }}</span>
+                  <span class="flex flex-wrap gap-0.5"
+                    ><span
+                      v-for="(c, n) in colourDots(step)"
+                      :key="n"
+                      class="size-2.5 rounded-full border border-ink/20"
+                      :style="{ background: c }"
+                  /></span>
+                  <span
+                    v-if="step.twin.rule !== 'none'"
+                    class="rounded bg-ink/80 px-1 text-[0.65rem] font-semibold text-paper"
+                    >twin</span
+                  >
+                  <span
+                    v-if="gravest(step.id)"
+                    class="grid size-4 place-items-center rounded-full text-[0.65rem] font-bold text-white"
+                    :class="gravest(step.id) === 'problem' ? 'rounded-sm bg-stop' : 'bg-care'"
+                    v-tip="gravest(step.id) === 'problem' ? 'Problem' : 'Warning'"
+                    >!<span class="sr-only">{{ gravest(step.id) }}</span></span
+                  >
+                  <span class="sr-only"
+                    >{{ toolName(step) }}{{ step.optional ? ', optional' : ''
+                    }}{{ scene.world.off?.has(step.id) ? ', left out now' : '' }}</span
+                  >
+                </span>
+              </span>
+              <span class="line-clamp-2 text-xs leading-[0.85rem] font-semibold" v-tip="step.label"
+                ><span v-if="groupOf(step)" class="text-mulberry">{{ groupOf(step) }}: </span
+                >{{ step.label || kindOf(step).words }}</span
+              >
+            </button>
+          </StepMenu>
           <template v-if="between(step.id)"
             ><span class="h-px w-2 bg-soft/50" /><span
               class="handling"
               data-handling
-              :title="`before the twin of step ${i + 1}`"
+              v-tip="`before the twin of step ${i + 1}`"
               >{{ between(step.id)!.what }}, twin</span
             ></template
           >

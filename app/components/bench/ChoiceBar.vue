@@ -16,13 +16,14 @@ const choice = useChoice()
     <button
       class="pill"
       :aria-pressed="choice.motif"
-      title="A click takes one whole motif, and only that"
+      v-tip="'A click takes one whole motif, and only that'"
       @click="choice.motif = !choice.motif"
     >
       One motif</button
-    ><button class="pill" title="Every second one, one after another" @click="choice.everyOther()">
+    ><button class="pill" v-tip="'Every second one, one after another'" @click="choice.everyOther()">
       Every other</button
-    ><button class="pill" title="Half of them, big and small mixed" @click="choice.mixedSizes()">Some</button
+    ><button class="pill" v-tip="'Half of them, big and small mixed'" @click="choice.mixedSizes()">
+      Some</button
     ><button class="pill" @click="choice.all()">All</button
     ><button class="pill" @click="choice.none()">None</button
     ><button class="pill" @click="choice.invert()">Invert</button>

@@ -2,9 +2,9 @@
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { Crosshair } from '@lucide/vue'
 import Konva from 'konva'
-import type { Point } from '#core/geometry'
-import { onCanvas } from '#core/look'
-import { SAME } from '#core/skin'
+import { tenthPoint, type Point } from '#core/geometry'
+import { onCanvas, stepAt } from '#core/look'
+import { onSkin, SAME } from '#core/skin'
 import { RULER } from './stage/ruler'
 import { useHand } from './stage/hand'
 import { useKeyHand } from './stage/keyHand'
@@ -134,6 +134,23 @@ const { words: spotWords, told: spotTold } = spot
 function pressKeys(event: KeyboardEvent): void {
   if (keyHand.press(event) || spot.walk(event)) event.preventDefault()
 }
+/** A right press takes what lies there, or picks the spot of bare skin. */
+function takeUnder(event: MouseEvent): void {
+  const skin = toSkin(view.value, at(event))
+  const { look } = session
+  if (!skin || !look) return
+  const hit = stepAt(look.steps, selection.sheet, selection.steps, scene.world, skin)
+  if (!hit) {
+    selection.id = null
+    selection.spot = onSkin(scene.ground, skin) ? tenthPoint(skin) : null
+  } else if (!selection.ids.has(hit.step.id)) selection.id = hit.step.id
+}
+const offered = computed(() =>
+  selection.id ? STEP_COMMANDS : ['Paste steps', 'Select all steps', 'The face in words', 'Guides on or off'],
+)
+const spotItems = computed(() =>
+  selection.spot && !selection.id ? [{ words: 'Forget this spot', run: () => selection.letGo() }] : [],
+)
 const faceCanvas = computed(() => session.look?.canvas.kind === 'face')
 watch(faceCanvas, is => {
   if (!is) fitting.value = false
@@ -146,23 +163,26 @@ useEventListener(window, 'keydown', event => {
 <template>
   <section class="relative min-h-0 min-w-0 overflow-hidden bg-stage" aria-label="Face">
     <CardPicture v-if="standing === 'nothing' && session.look" :id="session.look.id" />
-    <div
-      ref="holder"
-      data-testid="stage"
-      tabindex="0"
-      class="absolute inset-0 touch-none"
-      role="application"
-      :aria-label="`The ${ground.words} with the painted look; arrow keys move what is selected, else the spot; Enter brings a cursor`"
-      aria-describedby="stage-keys"
-      @pointerdown="press"
-      @pointermove="drag"
-      @pointerup="release"
-      @pointercancel="cancel"
-      @keydown="pressKeys"
-      @blur="keyHand.end"
-      @dragover.prevent
-      @drop.prevent="drop"
-    />
+    <StepMenu :commands="offered" :others="spotItems">
+      <div
+        ref="holder"
+        data-testid="stage"
+        tabindex="0"
+        class="absolute inset-0 touch-none"
+        role="application"
+        :aria-label="`The ${ground.words} with the painted look; arrow keys move what is selected, else the spot; Enter brings a cursor`"
+        aria-describedby="stage-keys"
+        @pointerdown="press"
+        @pointermove="drag"
+        @pointerup="release"
+        @pointercancel="cancel"
+        @keydown="pressKeys"
+        @blur="keyHand.end"
+        @dragover.prevent
+        @drop.prevent="drop"
+        @contextmenu="takeUnder"
+      />
+    </StepMenu>
     <span id="stage-keys" class="sr-only"
       >The cursor moves by 1 mm with the arrows, by 5 with Shift; Page Down goes to the next thing to take
       hold of, Home to the nearest landmark. Space presses, Enter takes hold and sets down, Escape ends.</span

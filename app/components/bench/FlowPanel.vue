@@ -71,7 +71,7 @@ const cascade = computed(() => {
             data-testid="flow-number"
             >{{ told.toward.toFixed(2) }}</strong>{{ ' ' }}<EstimateMark /><br />{{ told.words }}<br /><span
             class="text-xs text-soft"
-            title="Mean resultant length of the deviations: how much they agree, wherever they point"
+            v-tip="'Mean resultant length of the deviations: how much they agree, wherever they point'"
             >agree {{ told.together.toFixed(2) }}</span
           >
         </p>
@@ -94,7 +94,7 @@ const cascade = computed(() => {
         </button>
         <button
           class="btn px-2 py-0.5 text-[0.87rem]"
-          title="Of what is selected, else of all brushwork"
+          v-tip="'Of what is selected, else of all brushwork'"
           @click="flow.cascade()"
         >
           <ArrowDownNarrowWide :size="14" />Sizes fall

@@ -45,7 +45,7 @@ function rename(event: Event): void {
         <button
           v-if="!several"
           class="btn px-2 text-[0.87rem]"
-          title="Select the whole group (G)"
+          v-tip="'Select the whole group (G)'"
           @click="selection.takeGroup()"
         >
           <Group :size="14" />Select all of it</button

@@ -40,7 +40,7 @@ function give(event: KeyboardEvent, usual: string): void {
             v-if="k.own"
             class="rounded-md border border-mulberry bg-card px-1.5 py-0.5 text-sm font-semibold"
             :aria-label="`Key ${keyNow(k.keys, settings.ownKeys)}: ${k.does}. Give it another letter`"
-            title="Press to give it another letter"
+            v-tip="'Press to give it another letter'"
             @click="ask(k.keys)"
             @keydown="give($event, k.keys)"
           >

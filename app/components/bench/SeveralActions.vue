@@ -44,7 +44,7 @@ function even(): void {
     <div class="flex flex-wrap gap-1">
       <button
         class="btn px-2 text-[0.87rem]"
-        title="Every one of them that has no twin gets one on the other side"
+        v-tip="'Every one of them that has no twin gets one on the other side'"
         @click="mirror"
       >
         <FlipHorizontal2 :size="14" />{{ scene.ground.face ? 'Mirror' : 'Other side too' }}
@@ -53,7 +53,7 @@ function even(): void {
         v-for="degrees in TURNS"
         :key="degrees"
         class="btn px-2 text-[0.87rem]"
-        :title="`A copy turned by ${degrees}° about their middle`"
+        v-tip="`A copy turned by ${degrees}° about their middle`"
         @click="turn(degrees)"
       >
         <Copy :size="14" />turned {{ degrees }}°
@@ -61,7 +61,7 @@ function even(): void {
       <button
         v-if="!scene.ground.face"
         class="btn px-2 text-[0.87rem]"
-        title="Across the arm and along it, at the height of the focal point"
+        v-tip="'Across the arm and along it, at the height of the focal point'"
         @click="fourTimes"
       >
         <Grid2x2 :size="14" />Four-fold
@@ -69,7 +69,7 @@ function even(): void {
       <button
         v-if="others.length"
         class="btn px-2 text-[0.87rem]"
-        title="The others get the length, thickness and brush of the one in hand"
+        v-tip="'The others get the length, thickness and brush of the one in hand'"
         @click="even"
       >
         <Ruler :size="14" />Make alike

@@ -47,7 +47,7 @@ const put = (recipe: (skin: Look['skin']) => void) =>
               class="size-8 rounded-full border border-ink/20"
               :class="skin.colour === c && 'ring-2 ring-mulberry ring-offset-2'"
               :style="{ background: c }"
-              :title="words"
+              v-tip="words"
               :aria-label="`Skin ${words}`"
               @click="
                 put(s => {
@@ -77,7 +77,7 @@ const put = (recipe: (skin: Look['skin']) => void) =>
               class="size-8 rounded-full border border-ink/20"
               :class="skin.hair === c && 'ring-2 ring-mulberry ring-offset-2'"
               :style="{ background: c }"
-              :title="words"
+              v-tip="words"
               :aria-label="`Hair ${words}`"
               @click="
                 put(s => {

@@ -7,7 +7,7 @@ const on = defineModel<boolean>({ required: true })
 <template>
   <button
     class="icon-btn"
-    :title="title"
+    v-tip="title"
     :aria-label="label"
     :aria-pressed="on"
     :class="on && (held ? 'bg-mulberry! text-on!' : 'text-mulberry')"

@@ -61,14 +61,19 @@ const NEARER = 1.35
     >
       <Crosshair :size="17" />
     </StageSwitch>
-    <button class="icon-btn" title="The face in words" aria-label="The face in words" @click="emit('words')">
+    <button
+      class="icon-btn"
+      v-tip="'The face in words'"
+      aria-label="The face in words"
+      @click="emit('words')"
+    >
       <MessageSquareText :size="17" />
     </button>
     <span class="mx-1 h-px bg-rule" />
-    <button class="icon-btn" title="Zoom in" aria-label="Zoom in" @click="emit('zoom', NEARER)">
+    <button class="icon-btn" v-tip="'Zoom in'" aria-label="Zoom in" @click="emit('zoom', NEARER)">
       <ZoomIn :size="17" />
     </button>
-    <button class="icon-btn" title="Zoom out" aria-label="Zoom out" @click="emit('zoom', 1 / NEARER)">
+    <button class="icon-btn" v-tip="'Zoom out'" aria-label="Zoom out" @click="emit('zoom', 1 / NEARER)">
       <ZoomOut :size="17" />
     </button>
     <StageSwitch v-model="settings.guides" title="Midline, landmarks and focal point" label="Guides">

@@ -103,7 +103,6 @@ const rename = (event: Event) =>
               :min="1"
               :max="session.look!.steps.length"
               class="h-6! w-9! rounded-full! border-0! bg-mulberry! px-1! text-center text-sm font-bold text-on"
-              :title="`Step ${number} of ${session.look!.steps.length}: type another number to move it there`"
               label="Place of this step"
               @update:model-value="renumber"
             />
@@ -112,7 +111,7 @@ const rename = (event: Event) =>
             >
             <button
               class="icon-btn"
-              title="Copy this step"
+              v-tip="'Copy this step'"
               aria-label="Copy this step"
               @click="steps.duplicate()"
             >
@@ -120,7 +119,7 @@ const rename = (event: Event) =>
             </button>
             <button
               class="icon-btn"
-              title="Delete this step (Delete)"
+              v-tip="'Delete this step (Delete)'"
               aria-label="Delete this step"
               @click="steps.remove()"
             >
@@ -128,7 +127,7 @@ const rename = (event: Event) =>
             </button>
             <button
               class="icon-btn"
-              title="Let go of this step (Esc)"
+              v-tip="'Let go of this step (Esc)'"
               aria-label="Close the card"
               @click="selection.id = null"
             >

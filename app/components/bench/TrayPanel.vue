@@ -96,29 +96,34 @@ function carry(event: DragEvent, id: string): void {
               @focusin="enter"
             >
               <li v-for="(s, i) in sheets" :key="s.id">
-                <button
-                  class="block w-full rounded-lg border border-transparent p-1 text-left hover:border-rule hover:bg-card"
-                  :tabindex="i === reached ? 0 : -1"
-                  draggable="true"
-                  :data-sheet="s.id"
-                  @dragstart="carry($event, s.id)"
-                  @click="laying.addSheet(s.id, null)"
+                <StepMenu
+                  :commands="[`Lay ${s.name}`]"
+                  :others="[{ words: 'Open in the drawer', run: () => navigateTo(`/drawer/${s.id}`) }]"
                 >
-                  <img
-                    :src="`/api/stencils/${s.id}/picture.svg`"
-                    :alt="`Stencil ${s.name}`"
-                    loading="lazy"
-                    draggable="false"
-                    class="mx-auto rounded-md bg-white"
-                    :style="{ width: `${s.width * scale}px`, height: `${s.height * scale}px` }"
-                  />
-                  <span class="mt-1 flex items-baseline justify-between gap-2"
-                    ><span class="truncate font-semibold">{{ s.name }}</span
-                    ><span class="shrink-0 text-[0.8rem] text-soft">{{
-                      settings.size(s.width, s.height)
-                    }}</span></span
+                  <button
+                    class="block w-full rounded-lg border border-transparent p-1 text-left hover:border-rule hover:bg-card"
+                    :tabindex="i === reached ? 0 : -1"
+                    draggable="true"
+                    :data-sheet="s.id"
+                    @dragstart="carry($event, s.id)"
+                    @click="laying.addSheet(s.id, null)"
                   >
-                </button>
+                    <img
+                      :src="`/api/stencils/${s.id}/picture.svg`"
+                      :alt="`Stencil ${s.name}`"
+                      loading="lazy"
+                      draggable="false"
+                      class="mx-auto rounded-md bg-white"
+                      :style="{ width: `${s.width * scale}px`, height: `${s.height * scale}px` }"
+                    />
+                    <span class="mt-1 flex items-baseline justify-between gap-2"
+                      ><span class="truncate font-semibold">{{ s.name }}</span
+                      ><span class="shrink-0 text-[0.8rem] text-soft">{{
+                        settings.size(s.width, s.height)
+                      }}</span></span
+                    >
+                  </button>
+                </StepMenu>
               </li>
               <li
                 v-if="!sheets.length"

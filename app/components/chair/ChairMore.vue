@@ -97,7 +97,7 @@ async function shorten(length: Length & keyof typeof SHARES): Promise<void> {
           <button class="chair-btn" @click="emit('dark')">
             <component :is="dark ? Sun : Moon" :size="22" />{{ dark ? 'Light' : 'Dark' }}
           </button>
-          <button class="chair-btn" title="It goes on when you come back" @click="emit('leave')">
+          <button class="chair-btn" v-tip="'It goes on when you come back'" @click="emit('leave')">
             <LogOut :size="22" />Leave, go on later
           </button>
           <button class="chair-btn text-stop" @click="surely ? emit('giveUp') : (surely = true)">

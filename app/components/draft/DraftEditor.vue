@@ -61,7 +61,7 @@ useEventListener('keydown', key)
         :class="tool === id && 'bg-mulberry! text-on!'"
         :aria-pressed="tool === id"
         :aria-label="t.words"
-        :title="`${t.words} (${t.key.toUpperCase()})`"
+        v-tip="`${t.words} (${t.key.toUpperCase()})`"
         @click="tool = id"
       >
         <component :is="t.icon" :size="17" />
@@ -107,7 +107,7 @@ useEventListener('keydown', key)
         <button
           class="icon-btn"
           aria-label="Undo"
-          :title="history.undoes.value ? `Undo ${history.undoes.value}` : 'Nothing to undo'"
+          v-tip="history.undoes.value ? `Undo ${history.undoes.value}` : 'Nothing to undo'"
           :disabled="history.undoes.value === null"
           @click="history.undo()"
         >
@@ -116,7 +116,7 @@ useEventListener('keydown', key)
         <button
           class="icon-btn"
           aria-label="Redo"
-          :title="history.redoes.value ? `Redo ${history.redoes.value}` : 'Nothing to redo'"
+          v-tip="history.redoes.value ? `Redo ${history.redoes.value}` : 'Nothing to redo'"
           :disabled="history.redoes.value === null"
           @click="history.redo()"
         >

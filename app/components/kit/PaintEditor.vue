@@ -176,7 +176,7 @@ async function remove(): Promise<void> {
           type="button"
           class="btn text-[0.87rem]"
           :disabled="!paint"
-          title="A stand-in for a colour reader that ships with the application"
+          v-tip="'A stand-in for a colour reader that ships with the application'"
           @click="read"
         >
           <ScanLine :size="15" />Read (simulated reader)

@@ -11,6 +11,12 @@ const typed = ref('')
 const box = useTemplateRef<HTMLInputElement>('box')
 const moreButton = useTemplateRef<InstanceType<typeof MenuButton>>('moreButton')
 
+/** A right press anywhere on the card opens its menu. */
+function openMenu(): void {
+  const button = moreButton.value?.$el as HTMLElement | undefined
+  button?.click()
+  button?.focus()
+}
 async function begin(): Promise<void> {
   typed.value = props.look.name
   naming.value = true
@@ -29,6 +35,7 @@ function finish(): void {
   <li
     class="group relative overflow-hidden rounded-2xl border border-rule bg-card transition-shadow hover:shadow-lg"
     :data-look="look.id"
+    @contextmenu.prevent="openMenu"
   >
     <NuxtLink
       :to="`/looks/${look.id}`"

@@ -32,7 +32,7 @@ const here = (path: string) => (path === '/' ? route.path === '/' : route.path.s
     >
     <button
       class="icon-btn ml-1"
-      :title="dark ? 'Light' : 'Dark, for the tent at night'"
+      v-tip="dark ? 'Light' : 'Dark, for the tent at night'"
       :aria-label="dark ? 'Light theme' : 'Dark theme'"
       @click="toggle"
     >

@@ -7,14 +7,13 @@ import {
   Dialog,
   DialogPanel,
 } from '@headlessui/vue'
-import { onKeyStroke } from '@vueuse/core'
 import { Search } from '@lucide/vue'
 import type { Doing } from '~/composables/useCommands'
 
-/** Everything that can be done here, by its name: opened with Ctrl and K. */
+/** Everything that can be done here, by its name. */
+const open = defineModel<boolean>('open', { required: true })
 const commands = useCommands()
 const theme = useTheme()
-const open = ref(false)
 const words = ref('')
 offerCommands(() => [
   { words: 'Go to the looks', run: () => navigateTo('/') },
@@ -32,11 +31,8 @@ const found = computed(() => {
   const parts = words.value.toLowerCase().split(/\s+/).filter(Boolean)
   return commands.value.filter(c => parts.every(part => c.words.toLowerCase().includes(part))).slice(0, MOST)
 })
-onKeyStroke('k', event => {
-  if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return
-  event.preventDefault()
+watch(open, () => {
   words.value = ''
-  open.value = !open.value
 })
 async function run(command: Doing | null): Promise<void> {
   if (!command) return

@@ -1,7 +1,7 @@
 <template>
   <span
     class="rounded bg-rule px-1 text-xs font-normal text-ink"
-    title="Nobody measured this: it rests on common practice"
+    v-tip="'Nobody measured this: it rests on common practice'"
     >estimate</span
   >
 </template>

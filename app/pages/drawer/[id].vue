@@ -218,7 +218,7 @@ const facts = computed(() => {
               <p class="mb-1 flex justify-end gap-1">
                 <button
                   class="icon-btn"
-                  title="Undo (Ctrl Z)"
+                  v-tip="'Undo (Ctrl Z)'"
                   aria-label="Undo the change of the groups"
                   :disabled="!history.canUndo.value"
                   @click="history.undo()"
@@ -226,7 +226,7 @@ const facts = computed(() => {
                   <Undo2 :size="17" /></button
                 ><button
                   class="icon-btn"
-                  title="Redo (Ctrl Shift Z)"
+                  v-tip="'Redo (Ctrl Shift Z)'"
                   aria-label="Redo the change of the groups"
                   :disabled="!history.canRedo.value"
                   @click="history.redo()"

@@ -135,7 +135,7 @@ const widest = computed(() =>
       <button
         v-if="step.load.kind !== 'one'"
         class="btn px-2 text-[0.87rem]"
-        title="Turn the brush over: the dark edge on the other side"
+        v-tip="'Turn the brush over: the dark edge on the other side'"
         @click="
           edit('dark edge', s => {
             s.dark = s.dark === 'left' ? 'right' : 'left'

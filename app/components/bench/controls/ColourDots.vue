@@ -12,7 +12,7 @@ defineEmits<{ pick: [colour: C] }>()
       class="size-6 rounded-full border border-ink/20"
       :class="name === c.name && 'ring-2 ring-mulberry ring-offset-1'"
       :style="{ background: c.colour }"
-      :title="c.name"
+      v-tip="c.name"
       :aria-label="c.name"
       :aria-pressed="name === c.name"
       @click="$emit('pick', c)"

@@ -33,7 +33,7 @@ const pictures = computed(() =>
     <PopoverButton
       ref="button"
       class="icon-btn"
-      title="Test on the back of the hand"
+      v-tip="'Test on the back of the hand'"
       aria-label="Test on the back of the hand"
       ><Hand :size="16"
     /></PopoverButton>

@@ -23,16 +23,16 @@ const room = computed(() => rules.value.room)
     <p class="leading-snug" data-testid="where">{{ words }}.</p>
     <div class="flex flex-wrap items-center gap-1">
       <TurnButtons @turn="shaping.turn" />
-      <button class="btn px-2" title="Flip over (F)" aria-label="Flip over" @click="shaping.flip()">
+      <button class="btn px-2" v-tip="'Flip over (F)'" aria-label="Flip over" @click="shaping.flip()">
         <FlipHorizontal2 :size="15" />
       </button>
-      <button v-if="!isBase(step)" class="btn" title="Aim at the focal point (A)" @click="placing.aim()">
+      <button v-if="!isBase(step)" class="btn" v-tip="'Aim at the focal point (A)'" @click="placing.aim()">
         <LocateFixed :size="15" />Aim
       </button>
       <button
         v-if="step.group"
         class="btn px-2"
-        title="Select the whole arrangement (G)"
+        v-tip="'Select the whole arrangement (G)'"
         aria-label="Select the whole arrangement"
         @click="selection.takeGroup()"
       >
@@ -44,7 +44,7 @@ const room = computed(() => rules.value.room)
         class="icon-btn size-7!"
         :disabled="step.points.length <= room[0]"
         aria-label="Remove point"
-        title="Remove point"
+        v-tip="'Remove point'"
         @click="shaping.fewerHandles()"
       >
         <Minus :size="14" /></button
@@ -53,7 +53,7 @@ const room = computed(() => rules.value.room)
         class="icon-btn size-7!"
         :disabled="step.points.length >= room[1]"
         aria-label="Add point"
-        title="Add point"
+        v-tip="'Add point'"
         @click="shaping.moreHandles()"
       >
         <Plus :size="14" />

@@ -165,7 +165,7 @@ const strips = computed(() =>
       <button
         v-if="load.kind !== 'one'"
         class="btn px-2 text-[0.87rem]"
-        title="Which way the colours run on the stencil"
+        v-tip="'Which way the colours run on the stencil'"
         @click="turn"
       >
         <RotateCw :size="14" />{{ words[load.direction] ?? `${load.direction}°` }}

@@ -19,7 +19,7 @@ const twins = useTwins()
       </p>
       <button
         class="btn px-2 text-[0.87rem]"
-        title="Make the twin a step of its own, to be shaped by itself"
+        v-tip="'Make the twin a step of its own, to be shaped by itself'"
         @click="twins.free()"
       >
         <Unlink2 :size="15" />Unlink

@@ -41,7 +41,7 @@ const button = useTemplateRef<InstanceType<typeof ListboxButton>>('button')
             class="relative grid size-8 cursor-pointer place-items-center rounded-lg border"
             :class="active ? 'border-mulberry ring-2 ring-mulberry' : 'border-ink/15'"
             :style="{ background: swatchOf(p) }"
-            :title="`${p.name}, ${p.finish}`"
+            v-tip="`${p.name}, ${p.finish}`"
           >
             <span class="sr-only">{{ p.name }}</span><Check
               v-if="selected"

@@ -2,7 +2,7 @@
 import type { Param } from '#core/stroke'
 
 /** The numbers that shape a stroke or a run of dots. */
-const props = defineProps<{ params: readonly Param[]; value: Readonly<Record<string, number>> }>()
+defineProps<{ params: readonly Param[]; value: Readonly<Record<string, number>> }>()
 const steps = useSteps()
 const put = (q: Param, v: number) => {
   steps.editMark(

@@ -119,7 +119,7 @@ function more(): void {
           "
         /><HandTest :tool="pass.tool" :wetness="pass.wetness" /><button
           class="icon-btn"
-          title="Compare with another tool, wetness or number of dabs"
+          v-tip="'Compare with another tool, wetness or number of dabs'"
           :aria-label="`Compare colour layer ${i + 1} with another way`"
           @click="comparing = i"
         >
@@ -145,7 +145,7 @@ function more(): void {
           class="btn px-2"
           :class="choice.pass === i && 'border-mulberry! bg-mulberry-wash text-mulberry'"
           :aria-pressed="choice.pass === i"
-          title="Click openings on the face"
+          v-tip="'Click openings on the face'"
           @click="choice.pass = choice.pass === i ? null : i"
         >
           <MousePointerClick :size="15" />Choose
@@ -160,7 +160,7 @@ function more(): void {
           class="btn px-2 text-[0.87rem]"
           :class="gradient.pass === i && 'border-mulberry! bg-mulberry-wash text-mulberry'"
           :aria-pressed="pass.axis !== undefined"
-          title="Drag on the face where the colours begin and end"
+          v-tip="'Drag on the face where the colours begin and end'"
           @click="gradient.byHand(i, pass)"
         >
           <MoveUpRight :size="14" />{{ pass.axis ? 'As the stencil lies' : 'Colours by hand' }}
@@ -215,7 +215,7 @@ function more(): void {
     <li>
       <button
         class="btn text-[0.87rem]"
-        title="Lays the base that belongs beneath this stencil, before it; both move together"
+        v-tip="'Lays the base that belongs beneath this stencil, before it; both move together'"
         data-testid="base-under"
         @click="sponging.addUnder(step)"
       >

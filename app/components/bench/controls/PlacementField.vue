@@ -112,10 +112,10 @@ function typed(
     </div>
     <div class="flex items-center gap-1">
       <TurnButtons @turn="placing.turn" />
-      <button class="btn" title="Flip over (F)" @click="placing.flip()">
+      <button class="btn" v-tip="'Flip over (F)'" @click="placing.flip()">
         <FlipHorizontal2 :size="15" />Side {{ held.side }}
       </button>
-      <button class="btn" title="Aim at the focal point (A)" @click="placing.aim()">
+      <button class="btn" v-tip="'Aim at the focal point (A)'" @click="placing.aim()">
         <LocateFixed :size="15" />Aim
       </button>
     </div>

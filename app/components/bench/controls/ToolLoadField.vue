@@ -91,7 +91,7 @@ function share(event: Event): void {
     <button
       v-if="load.kind === 'cake' || load.kind === 'double'"
       class="btn px-2 text-[0.87rem]"
-      title="Turn the tool over: its far end on the other side"
+      v-tip="'Turn the tool over: its far end on the other side'"
       @click="
         edit('turn the tool over', s => {
           s.dark = s.dark === 'left' ? 'right' : 'left'

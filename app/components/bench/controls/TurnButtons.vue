@@ -8,7 +8,7 @@ defineEmits<{ turn: [degrees: number] }>()
 <template>
   <button
     class="btn px-2"
-    title="Turn 15° left (Shift [)"
+    v-tip="'Turn 15° left (Shift [)'"
     aria-label="Turn 15 degrees left"
     @click="$emit('turn', -15)"
   >
@@ -16,7 +16,7 @@ defineEmits<{ turn: [degrees: number] }>()
   </button>
   <button
     class="btn px-2"
-    title="Turn 15° right (Shift ])"
+    v-tip="'Turn 15° right (Shift ])'"
     aria-label="Turn 15 degrees right"
     @click="$emit('turn', 15)"
   >

@@ -54,7 +54,7 @@ function choose(rule: TwinRule): void {
         <button
           v-if="!step.twin.own"
           class="btn px-2 text-[0.87rem]"
-          title="Let the twin go its own way"
+          v-tip="'Let the twin go its own way'"
           @click="twins.link(false)"
         >
           <Unlink2 :size="15" />Unlink
@@ -62,7 +62,7 @@ function choose(rule: TwinRule): void {
         <template v-else>
           <button
             class="btn px-2 text-[0.87rem]"
-            title="Put the twin back where its rule puts it"
+            v-tip="'Put the twin back where its rule puts it'"
             @click="twins.link(true)"
           >
             <Link2 :size="15" />Relink
@@ -71,7 +71,7 @@ function choose(rule: TwinRule): void {
             class="btn px-2 text-[0.87rem]"
             :class="selection.holdsTwin && 'border-mulberry! bg-mulberry-wash text-mulberry'"
             :aria-pressed="selection.holdsTwin"
-            title="Arrows, turns and numbers move the twin"
+            v-tip="'Arrows, turns and numbers move the twin'"
             @click="selection.holdsTwin = !selection.holdsTwin"
           >
             <Hand :size="15" />Hold the twin

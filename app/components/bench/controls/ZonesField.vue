@@ -40,7 +40,7 @@ const straighten = (straight: boolean) =>
     <button
       v-else
       class="btn px-2 text-[0.87rem]"
-      title="Go on from the outline of these zones, with handles"
+      v-tip="'Go on from the outline of these zones, with handles'"
       @click="shaping.drawOutline()"
     >
       <PenLine :size="14" />Draw its outline

@@ -73,7 +73,7 @@ function take(): void {
             <button
               class="icon-btn size-6! shrink-0"
               :aria-pressed="step(id)?.locked === true"
-              :title="step(id)?.locked ? 'It keeps its place: let it go' : 'Let it keep its place'"
+              v-tip="step(id)?.locked ? 'It keeps its place: let it go' : 'Let it keep its place'"
               :aria-label="`${step(id)?.label}: keeps its place`"
               @click="lock(id, !step(id)?.locked)"
             >
@@ -96,7 +96,7 @@ function take(): void {
                   left: `${share(shown.starts[i]! - waitBefore(id)!.seconds)}%`,
                   width: `${share(waitBefore(id)!.seconds)}%`,
                 }"
-                :title="`waits ${Math.round(waitBefore(id)!.seconds)} s`"
+                v-tip="`waits ${Math.round(waitBefore(id)!.seconds)} s`"
               /><span
                 class="absolute inset-y-0 rounded bg-mulberry/80"
                 :style="{

@@ -70,7 +70,7 @@ const words = computed(() => {
     <button
       class="btn px-2"
       :disabled="reading"
-      title="A simulated sensor ships with Janusform"
+      v-tip="'A simulated sensor ships with Janusform'"
       @click="sense"
     >
       <Thermometer :size="15" />Read the sensor

@@ -163,7 +163,9 @@ const scrub = (event: Event) => {
                   role="listitem"
                   :class="b.stepId === inHand?.stepId && 'bg-mulberry-deep!'"
                   :style="{ width: `${share(b.to - b.from)}%`, marginLeft: `${share(b.wait)}%` }"
-                  :title="`${label(b.stepId)}, ${clock(b.from)} to ${clock(b.to)}${b.wait >= 1 ? `, after ${Math.round(b.wait)} s of waiting` : ''}`"
+                  v-tip="
+                    `${label(b.stepId)}, ${clock(b.from)} to ${clock(b.to)}${b.wait >= 1 ? `, after ${Math.round(b.wait)} s of waiting` : ''}`
+                  "
                   :data-bar="b.id"
                 >
                   {{ label(b.stepId) }}
@@ -180,7 +182,7 @@ const scrub = (event: Event) => {
                 :key="s.stepId"
                 class="absolute inset-y-0 rounded bg-ink"
                 :style="place(s)"
-                :title="`${label(s.stepId)}: eyes shut`"
+                v-tip="`${label(s.stepId)}: eyes shut`"
               />
               <i class="time-now" :style="{ left: `${share(now)}%` }" />
             </div>
@@ -197,14 +199,14 @@ const scrub = (event: Event) => {
                   :key="s.stepId"
                   class="absolute h-2.5 rounded border border-go bg-go/35"
                   :style="{ ...place(s), top: `${12 * i}px` }"
-                  :title="`for ${label(s.stepId)}: ${clock(s.from)} to ${clock(s.to)}`"
+                  v-tip="`for ${label(s.stepId)}: ${clock(s.from)} to ${clock(s.to)}`"
                 />
               </template>
               <i class="time-now" :style="{ left: `${share(now)}%` }" />
             </div>
           </div>
           <div v-for="z in rows.zones" :key="z.words" class="time-row">
-            <span class="time-name truncate" :title="z.words">{{ z.words }}</span>
+            <span class="time-name truncate" v-tip="z.words">{{ z.words }}</span>
             <div
               class="relative flex-1 rounded bg-rule/40"
               :style="{ height: `${12 * lines(z.films).length}px` }"
@@ -214,7 +216,7 @@ const scrub = (event: Event) => {
                   <span
                     class="absolute h-2.5 rounded bg-care/35"
                     :style="{ ...place(s), top: `${12 * i}px` }"
-                    :title="`${label(s.stepId)}: wet until ${clock(s.wetUntil)}, dry at ${clock(s.to)}`"
+                    v-tip="`${label(s.stepId)}: wet until ${clock(s.wetUntil)}, dry at ${clock(s.to)}`"
                   /><span
                     class="pointer-events-none absolute h-2.5 rounded-l bg-care/80"
                     :style="{ ...place({ from: s.from, to: s.wetUntil }), top: `${12 * i}px` }"

@@ -1,6 +1,7 @@
 import Konva from 'konva'
 import type { Point } from '#core/geometry'
 import type { NamedLandmark } from '#core/skin'
+import { MULBERRY, PAPER, rimmedCircle, rimmedLine } from './pen'
 import { RULER } from './ruler'
 import { toPicture, toScreen, type View } from './view'
 
@@ -117,16 +118,8 @@ export function drawGuides(
   height: number,
 ): void {
   const [mx] = toScreen(view, [0, 0])
-  layer.add(
-    new Konva.Line({
-      points: [mx, RULER, mx, height],
-      stroke: '#7A2E5D',
-      strokeWidth: 1,
-      dash: [6, 5],
-      opacity: 0.55,
-      listening: false,
-    }),
-  )
+  const midline = rimmedLine({ points: [mx, RULER, mx, height], strokeWidth: 1, dash: [6, 5] })
+  for (const shape of midline) layer.add(shape)
   for (const mark of marks) {
     const [x, y] = toScreen(view, mark.at)
     layer.add(
@@ -136,8 +129,7 @@ export function drawGuides(
         radius: 2.4,
         fill: '#FDFCF9',
         stroke: '#23201D',
-        strokeWidth: 0.9,
-        opacity: 0.8,
+        strokeWidth: 1,
         listening: false,
       }),
     )
@@ -146,8 +138,8 @@ export function drawGuides(
     const [x, y] = toScreen(view, focus)
     layer.add(
       new Konva.Group({ x, y, listening: false }).add(
-        new Konva.Circle({ radius: 6, stroke: '#7A2E5D', strokeWidth: 1.4 }),
-        new Konva.Circle({ radius: 1.6, fill: '#7A2E5D' }),
+        ...rimmedCircle({ radius: 6 }),
+        new Konva.Circle({ radius: 1.8, fill: MULBERRY, stroke: PAPER, strokeWidth: 0.8 }),
       ),
     )
   }

@@ -78,105 +78,121 @@ function useTargets(fitting: Readonly<Ref<boolean>>) {
   })
 }
 
+/** The cursor on the skin: where it stands, what is told of it, and how it moves. */
+function useCursor(targets: Readonly<Ref<readonly Target[]>>) {
+  const scene = useScene()
+  const selection = useSelection()
+  /** Where it stands, mm; null while there is none. */
+  const at = shallowRef<Point | null>(null)
+  const told = ref('')
+
+  /** Begins at the picked spot, what is in hand, or the middle. */
+  function begin(): void {
+    const { spot, sheet, mark } = selection
+    at.value = tenthPoint(spot ?? sheet?.at ?? (mark ? anchorOf(mark.points) : scene.middle()))
+  }
+  /** Goes to a point of the skin; returns whether it did. */
+  function go(to: Point): boolean {
+    const may = onSkin(scene.ground, to)
+    if (may) at.value = tenthPoint(to)
+    else told.value = 'edge of the skin'
+    return may
+  }
+  /** The next thing there is to press, or the one before; null where there is none. */
+  function beside(by: number): Point | null {
+    const list = targets.value
+    const now = list.findIndex(t => distance(t.at, at.value!) < 0.2)
+    const n = now < 0 ? (by > 0 ? 0 : list.length - 1) : (now + by + list.length) % list.length
+    if (!list.length) told.value = 'nothing to take hold of'
+    return list[n]?.at ?? null
+  }
+  const landmark = (): Point => whereIs(scene.ground, at.value!).nearest.at
+  function tell(): void {
+    if (!at.value) return
+    const under = targets.value.find(t => distance(t.at, at.value!) < ON)
+    const where = whereIs(scene.ground, at.value)
+    told.value = [under?.words, where.landmark, where.midline].filter(Boolean).join(', ')
+  }
+  watchDebounced(at, tell, { debounce: REST_MS })
+  return { at, told, begin, go, beside, landmark, tell }
+}
+
+type Cursor = ReturnType<typeof useCursor>
+
+/** The cursor's hand: it presses, takes hold, carries and sets down as a pointer does. */
+function useCursorHand(cursor: Cursor, { view, grip }: Pick<KeysOn, 'view' | 'grip'>) {
+  const { told } = cursor
+  /** Whether what was taken hold of moves with the cursor. */
+  const holding = ref(false)
+  const touch = () => {
+    const point = toScreen(view.value, cursor.at.value!)
+    return { point, skin: toSkin(view.value, point), alt: false, shift: false, ctrl: false }
+  }
+  function go(to: Point | null): void {
+    if (to && cursor.go(to) && holding.value) grip.carry(touch())
+  }
+  function letGo(): void {
+    grip.letGo()
+    holding.value = false
+  }
+  /** Sets down what is held; `tapped` when it was only pressed in passing. */
+  function set(tapped: boolean): void {
+    grip.put(touch(), tapped)
+    letGo()
+    if (!tapped) told.value = 'set down'
+  }
+  function tap(): void {
+    if (holding.value) return set(false)
+    grip.take(touch())
+    set(true)
+    cursor.tell()
+  }
+  /** Takes hold, to carry with the arrows. */
+  function hold(): void {
+    holding.value = grip.take(touch()).held
+    told.value = holding.value ? 'held: arrows carry it, Enter sets it down' : 'nothing to take hold of'
+  }
+  return { holding, go, letGo, set, tap, hold }
+}
+
 /**
  * A cursor on the skin that keys move, which presses and takes hold as a pointer does, so that whatever a hand
  * can do on the stage can be done by keys.
  */
 export function useKeyHand({ view, fitting, grip }: KeysOn) {
-  const scene = useScene()
-  const selection = useSelection()
   const targets = useTargets(fitting)
-  /** Where the cursor stands on the skin, mm; null while there is none. */
-  const cursor = shallowRef<Point | null>(null)
-  /** Whether what was taken hold of moves with it. */
-  const holding = ref(false)
-  const told = ref('')
-
-  const touch = (at: Point) => {
-    const point = toScreen(view.value, at)
-    return { point, skin: toSkin(view.value, point), alt: false, shift: false, ctrl: false }
-  }
-  /** Where the cursor begins: at the picked spot, what is in hand, or the middle. */
-  function start(): Point {
-    const { spot, sheet, mark } = selection
-    return spot ?? sheet?.at ?? (mark ? anchorOf(mark.points) : scene.middle())
-  }
-  function end(): void {
-    grip.letGo()
-    holding.value = false
-    cursor.value = null
-  }
-  function go(to: Point): void {
-    if (!onSkin(scene.ground, to)) return void (told.value = 'edge of the skin')
-    cursor.value = tenthPoint(to)
-    if (holding.value) grip.carry(touch(cursor.value))
-  }
-  /** To the next thing there is to press, or the one before. */
-  function leap(by: number): void {
-    const list = targets.value
-    if (!list.length) return void (told.value = 'nothing to take hold of')
-    const now = list.findIndex(t => distance(t.at, cursor.value!) < 0.2)
-    const n = now < 0 ? (by > 0 ? 0 : list.length - 1) : (now + by + list.length) % list.length
-    go(list[n]!.at)
-  }
-  /** To the nearest landmark. */
-  const snap = () => go(whereIs(scene.ground, cursor.value!).nearest.at)
-  /** A press in passing, as a tap. */
-  function tap(): void {
-    if (holding.value) return set()
-    const here = touch(cursor.value!)
-    grip.take(here)
-    grip.put(here, true)
-    grip.letGo()
-    tell()
-  }
-  /** Takes hold, to carry with the arrows. */
-  function hold(): void {
-    holding.value = grip.take(touch(cursor.value!)).held
-    told.value = holding.value ? 'held: arrows carry it, Enter sets it down' : 'nothing to take hold of'
-  }
-  function set(): void {
-    grip.put(touch(cursor.value!), false)
-    grip.letGo()
-    holding.value = false
-    told.value = 'set down'
-  }
-  function tell(): void {
-    if (!cursor.value) return
-    const under = targets.value.find(t => distance(t.at, cursor.value!) < ON)
-    const { landmark, midline } = whereIs(scene.ground, cursor.value)
-    told.value = [under?.words, landmark, midline].filter(Boolean).join(', ')
-  }
-  watchDebounced(cursor, tell, { debounce: REST_MS })
+  const cursor = useCursor(targets)
+  const { holding, go, letGo, set, tap, hold } = useCursorHand(cursor, { view, grip })
   // What is told of an opening changes with the press on it.
-  watch(targets, () => cursor.value && !holding.value && tell())
-
+  watch(targets, () => {
+    if (!holding.value) cursor.tell()
+  })
+  function end(): void {
+    letGo()
+    cursor.at.value = null
+  }
   const acts: Readonly<Record<string, () => void>> = {
     ' ': tap,
-    'Enter': () => (holding.value ? set() : hold()),
-    'PageDown': () => leap(1),
-    'PageUp': () => leap(-1),
-    'Home': snap,
-    'Escape': () => {
-      if (!holding.value) return end()
-      grip.letGo()
-      holding.value = false
-    },
+    'Enter': () => (holding.value ? set(false) : hold()),
+    'PageDown': () => go(cursor.beside(1)),
+    'PageUp': () => go(cursor.beside(-1)),
+    'Home': () => go(cursor.landmark()),
+    'Escape': () => (holding.value ? letGo() : end()),
   }
   /** What a key on the stage does; returns whether it was the cursor's. */
   function press(event: KeyboardEvent): boolean {
     if (event.altKey || event.ctrlKey || event.metaKey) return false
-    if (!cursor.value) {
-      if (event.key !== 'Enter') return false
-      cursor.value = tenthPoint(start())
-      return true
+    const here = cursor.at.value
+    if (!here) {
+      if (event.key === 'Enter') cursor.begin()
+      return event.key === 'Enter'
     }
     const way = ARROWS[event.key]
     const by = event.shiftKey ? FAR : 1
-    if (way) go([cursor.value[0] + by * way[0], cursor.value[1] + by * way[1]])
+    if (way) go([here[0] + by * way[0], here[1] + by * way[1]])
     else acts[event.key]?.()
     return way !== undefined || event.key in acts
   }
-  const at = computed(() => cursor.value && toScreen(view.value, cursor.value))
-  return { at, holding, told, press, end }
+  const at = computed(() => cursor.at.value && toScreen(view.value, cursor.at.value))
+  return { at, holding, told: cursor.told, press, end }
 }

@@ -1,6 +1,7 @@
 import Konva from 'konva'
 import { watchEffect, type Ref } from 'vue'
 import type { Point } from '#core/geometry'
+import { labOf, linearOf, typologyAngle } from '#core/paint'
 import { BREAKS, isMark, laidOf, ofKind, type Look, type SheetStep, type World } from '#core/look'
 import { useAnalysis } from '~/stores/analysis'
 import { useChoice } from '~/stores/choice'
@@ -36,6 +37,9 @@ export interface Shown {
   readonly playing: () => boolean
   readonly ghosts: Ghosts
 }
+
+/** Skin of a typology angle below this is so dark that light shows better on it, degrees. */
+const TAN = 20
 
 const layer = () => new Konva.Layer({ listening: false })
 
@@ -130,6 +134,7 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
   const choice = useChoice()
   const settings = useSettings()
   const gradient = useGradient()
+  const session = useSession()
   const { loops } = useLoops()
 
   function marks(): void {
@@ -162,7 +167,10 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
     const moving = ghosts.preview.value
     const step = moving ?? selection.sheet
     const world = moving ? coarse(scene.world) : scene.world
-    if (step) drawSelection(on, step, world, view.value, moving !== null, selection.holdsTwin)
+    if (step) {
+      const dark = typologyAngle(labOf(linearOf(session.look!.skin.colour))) < TAN
+      drawSelection(on, step, world, view.value, moving !== null, selection.holdsTwin, dark)
+    }
     if (step && !moving) told(step)
     if (!moving && !ghosts.shaped.value && !choice.now) shapes()
     if (choice.now)

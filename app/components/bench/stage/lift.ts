@@ -33,10 +33,10 @@ export function drawSheetGrid(layer: Konva.Layer, laid: Laid, sheet: Stencil, vi
         c.beginPath()
         for (const l of lines) trace(c, l, view, false)
         c.lineWidth = 2.2
-        c.strokeStyle = 'rgba(255,255,255,0.55)'
+        c.strokeStyle = 'rgba(255,255,255,0.9)'
         c.stroke()
         c.lineWidth = 0.9
-        c.strokeStyle = 'rgba(35,32,29,0.75)'
+        c.strokeStyle = 'rgba(35,32,29,0.9)'
         c.stroke()
       },
     }),

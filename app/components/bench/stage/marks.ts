@@ -11,7 +11,7 @@ import {
   type Step,
   type World,
 } from '#core/look'
-import { edged, MULBERRY } from './pen'
+import { edged, MULBERRY, PAPER } from './pen'
 import { toScreen, trace, type View } from './view'
 
 /** The handle of a step under a point of the stage; null when there is none. */
@@ -53,7 +53,7 @@ const coversShape = (
           c.fillStyle = 'rgba(122,46,93,0.5)'
           c.fill()
         }
-        edged(c, 2.6, 1, 'rgba(255,255,255,0.7)')
+        edged(c, 2.6, 1)
       }
       if (held && held.points.length > 1 && !isBase(held)) drawWay(c, held, world, view)
     },
@@ -65,14 +65,11 @@ function drawWay(c: CanvasRenderingContext2D, held: MarkStep, world: World, view
     c.beginPath()
     lie.points.forEach((p, i) => c[i ? 'lineTo' : 'moveTo'](...toScreen(view, p)))
     c.setLineDash([2, 3])
-    c.lineWidth = 1
-    c.strokeStyle = n ? 'rgba(122,46,93,0.45)' : MULBERRY
-    c.stroke()
+    edged(c, 2.6, n ? 0.8 : 1.2)
   }
   c.setLineDash([])
 }
 
-const PAPER = '#FDFCF9'
 const dot = (at: Point, view: View, look: Omit<Konva.CircleConfig, 'x' | 'y'>): Konva.Circle => {
   const [x, y] = toScreen(view, at)
   return new Konva.Circle({ x, y, listening: false, ...look })
@@ -123,7 +120,7 @@ export function drawMarks(
 ): void {
   layer.add(coversShape(steps, held, world, view, moving))
   if (!held) return
-  const more = { radius: 3.2, fill: PAPER, stroke: MULBERRY, strokeWidth: 1, opacity: 0.85 }
+  const more = { radius: 3.2, fill: PAPER, stroke: MULBERRY, strokeWidth: 1.2 }
   const between = moving ? [] : gapsIn(held).map(p => dot(p, view, more))
   for (const shape of [...between, ...handleDots(held, view)]) layer.add(shape)
 }

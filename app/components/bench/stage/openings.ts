@@ -2,7 +2,7 @@ import type Konva from 'konva'
 import { boxOf, polygonHolds, ringCentroid, ringHolds, ringOf, type Point } from '#core/geometry'
 import { laidOf, ownNumber, type SheetStep, type World } from '#core/look'
 import { distanceToRing } from '#core/stencil'
-import { MULBERRY, openingsShape } from './pen'
+import { openingsShape } from './pen'
 import type { View } from './view'
 
 /** Draws the openings of a sheet and its twin that may be chosen, those that are chosen filled. */
@@ -26,8 +26,6 @@ export function drawChoice(
           const n = i ? own(k) : k
           if (!may.has(n)) return false
           c.fillStyle = chosen.has(n) ? 'rgba(122,46,93,0.55)' : 'rgba(253,252,249,0.45)'
-          c.lineWidth = 1
-          c.strokeStyle = MULBERRY
           return true
         },
       ),

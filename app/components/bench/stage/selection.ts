@@ -3,11 +3,11 @@ import type { Point } from '#core/geometry'
 import { kindOf, placementsOf, type SheetOutline, type SheetStep, type World } from '#core/look'
 import { layOn, type Placement } from '#core/skin'
 import type { Stencil } from '#core/stencil'
-import { edged, MULBERRY } from './pen'
+import { edged, MULBERRY, PAPER, rimmedLine } from './pen'
 import { toScreen, trace, type View } from './view'
 
 /** One sheet as it lies on the skin: its edge, and while it moves its openings too. */
-function outlineShape(outline: SheetOutline, view: View, moving: boolean): Konva.Shape {
+function outlineShape(outline: SheetOutline, view: View, moving: boolean, dark: boolean): Konva.Shape {
   return new Konva.Shape({
     listening: false,
     sceneFunc(ctx) {
@@ -21,17 +21,15 @@ function outlineShape(outline: SheetOutline, view: View, moving: boolean): Konva
         edged(c, 3, 1.4)
         return
       }
-      // Dashes and a light rim take a browser longer than all else of a frame; what moves does without.
-      c.strokeStyle = MULBERRY
-      c.globalAlpha = outline.twin ? 0.6 : 1
-      c.lineWidth = 1.6
-      c.stroke()
-      c.globalAlpha = 1
-      c.fillStyle = outline.twin ? 'rgba(122,46,93,0.28)' : 'rgba(122,46,93,0.5)'
+      // Dashes take a browser longer than all else of a frame; what moves does without.
+      edged(c, 3.2, 1.6)
+      c.globalAlpha = outline.twin ? 0.35 : 0.6
+      c.fillStyle = dark ? PAPER : MULBERRY
       c.beginPath()
       // A filled ring closes by itself, and browsers take long to close thousands.
       for (const ring of outline.openings) trace(c, ring, view, false)
       c.fill('evenodd')
+      c.globalAlpha = 1
     },
   })
 }
@@ -65,13 +63,12 @@ export function handlesOf(placement: Placement, world: World, sheet: Stencil, vi
 export const drawOutlines = (layer: Konva.Layer, step: SheetStep, world: World, view: View): void =>
   kindOf(step)
     .outlines(step, world)
-    .forEach(o => layer.add(outlineShape(o, view, false)))
+    .forEach(o => layer.add(outlineShape(o, view, false, false)))
 
 /** A round handle. */
 const knob = ([x, y]: Point): Konva.Circle =>
   new Konva.Circle({ x, y, radius: 8, fill: '#FDFCF9', stroke: MULBERRY, strokeWidth: 1.6, listening: false })
-const thin = (points: number[], strokeWidth: number): Konva.Line =>
-  new Konva.Line({ points, stroke: MULBERRY, strokeWidth, listening: false })
+const thin = (points: number[], strokeWidth: number): Konva.Line[] => rimmedLine({ points, strokeWidth })
 
 /** The handle that turns: on a stem above the sheet's top edge, with an arrow's arc in it. */
 function turnHandle({ top, turn }: Handles): Konva.Shape[] {
@@ -87,7 +84,7 @@ function turnHandle({ top, turn }: Handles): Konva.Shape[] {
     strokeWidth: 1.5,
     listening: false,
   })
-  return [thin([...top, ...turn], 1.4), knob(turn), arc]
+  return [...thin([...top, ...turn], 1.4), knob(turn), arc]
 }
 
 /** The handle that flips, with the side that lies up on it. */
@@ -108,6 +105,7 @@ function flipHandle({ flip }: Handles, side: string): Konva.Shape[] {
 
 /**
  * Draws the selected sheet above the picture: outline, twin's ghost, and the handles of the one that is held.
+ * @param dark whether the skin is so dark that what moves shows better in light
  */
 export function drawSelection(
   layer: Konva.Layer,
@@ -116,28 +114,22 @@ export function drawSelection(
   view: View,
   moving: boolean,
   holdsTwin: boolean,
+  dark: boolean,
 ): void {
-  for (const outline of kindOf(step).outlines(step, world)) layer.add(outlineShape(outline, view, moving))
+  for (const outline of kindOf(step).outlines(step, world))
+    layer.add(outlineShape(outline, view, moving, dark))
   const held = placementsOf(step, world)[holdsTwin ? 1 : 0]
   const sheet = world.stencil(step.stencil)
   if (!held || !sheet) return
   const handles = handlesOf(held, world, sheet, view)
   const [cx, cy] = handles.middle
-  const cross = [thin([cx - 5, cy, cx + 5, cy], 1.2), thin([cx, cy - 5, cx, cy + 5], 1.2)]
+  const cross = [...thin([cx - 5, cy, cx + 5, cy], 1.2), ...thin([cx, cy - 5, cx, cy + 5], 1.2)]
   for (const shape of [...turnHandle(handles), ...flipHandle(handles, held.side), ...cross]) layer.add(shape)
 }
 
 /** Draws the loop that the hand draws around openings. */
 export function drawLoop(layer: Konva.Layer, loop: readonly Point[], view: View): void {
-  layer.add(
-    new Konva.Line({
-      points: loop.flatMap(p => toScreen(view, p)),
-      closed: true,
-      stroke: MULBERRY,
-      strokeWidth: 1.4,
-      dash: [4, 3],
-      fill: 'rgba(122,46,93,0.12)',
-      listening: false,
-    }),
-  )
+  const points = loop.flatMap(p => toScreen(view, p))
+  const line = rimmedLine({ points, closed: true, dash: [4, 3], fill: 'rgba(122,46,93,0.12)' })
+  for (const shape of line) layer.add(shape)
 }

@@ -3,10 +3,8 @@ import type { Point } from '#core/geometry'
 import type { HeldLoop } from '~/composables/useLoops'
 import type { SnapLine } from '#core/look'
 import { endsOf, type HeldAxis } from '~/stores/gradient'
-import { MULBERRY } from './pen'
+import { MULBERRY, PAPER, rimmedCircle, rimmedLine } from './pen'
 import { toScreen, type View } from './view'
-
-const PAPER = '#FDFCF9'
 
 /** Draws a drawn shape of the selected step, with the knob in its middle that moves it. */
 export function drawHeldLoop(layer: Konva.Layer, { points, middle, free }: HeldLoop, view: View): void {
@@ -52,7 +50,7 @@ export function drawSnap(layer: Konva.Layer, { line, words }: SnapLine, view: Vi
     }),
   )
   layer.add(
-    new Konva.Line({ points, stroke: PAPER, strokeWidth: 4, opacity: 0.7, listening: false }),
+    new Konva.Line({ points, stroke: PAPER, strokeWidth: 4, listening: false }),
     new Konva.Line({ points, stroke: MULBERRY, strokeWidth: 2, dash: [5, 3], listening: false }),
     label,
   )
@@ -63,30 +61,15 @@ export function drawAxis(layer: Konva.Layer, axis: HeldAxis, view: View): void {
   const [from, to] = endsOf(axis).map(p => toScreen(view, p)) as [[number, number], [number, number]]
   if (axis.kind === 'out')
     layer.add(
-      new Konva.Circle({
+      ...rimmedCircle({
         x: from[0],
         y: from[1],
         radius: view.k * axis.reach,
-        stroke: MULBERRY,
         strokeWidth: 1,
         dash: [3, 4],
-        opacity: 0.7,
-        listening: false,
       }),
     )
-  layer.add(
-    new Konva.Arrow({
-      points: [...from, ...to],
-      stroke: PAPER,
-      fill: PAPER,
-      strokeWidth: 3.4,
-      pointerLength: 0,
-      pointerWidth: 0,
-      opacity: 0.8,
-      listening: false,
-    }),
-    new Konva.Line({ points: [...from, ...to], stroke: MULBERRY, strokeWidth: 1.4, listening: false }),
-  )
+  layer.add(...rimmedLine({ points: [...from, ...to] }))
   for (const [[x, y], fill] of [
     [from, MULBERRY],
     [to, PAPER],

@@ -1,0 +1,22 @@
+import type { Finding } from '#core/checks'
+import type { Flow, PaintUse } from '#core/look'
+import type { Balance, EmptySpot } from '#core/raster'
+import type { Outcome } from './outcomes'
+
+/**
+ * Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each
+ * step, and what it takes of each paint.
+ */
+export interface Told {
+  readonly findings: Finding[]
+  readonly outcomes: Outcome[]
+  readonly waits: [string, number][]
+  readonly paintUse: PaintUse[]
+}
+
+/** How a look hangs together. */
+export interface Composition {
+  readonly flow: Flow
+  readonly spots: EmptySpot[]
+  readonly balance: Balance
+}
