@@ -63,19 +63,13 @@ function orRefused(notices: ReturnType<typeof useNotices>, change: () => boolean
   }
 }
 
-/** The look on the bench: opened, changed, undone and saved. */
-export const useSession = defineStore('session', () => {
-  const drawer = useDrawer()
-  const kit = useKit()
-  const notices = useNotices()
-  let history: History<Look> | null = null
+/** What is shown of a history: the look as it is, and what can be undone and done again. */
+function useShown() {
   const look = shallowRef<Look | null>(null)
-  const saver = shallowRef<Autosave | null>(null)
-  /** How many times a look was opened: what is known of the one before counts no more. */
-  const opened = ref(0)
-  let opening = 0
   const undoWords = ref('')
   const redoWords = ref('')
+  /** What was undone or done again last, in words. */
+  const went = shallowRef<{ readonly back: boolean; readonly words: string } | null>(null)
 
   function show({ present, canUndo, undoLabel, canRedo, redoLabel }: History<Look>): Look {
     look.value = present
@@ -83,6 +77,26 @@ export const useSession = defineStore('session', () => {
     redoWords.value = canRedo ? redoLabel : ''
     return present
   }
+  /** Undoes the last change, or does the next one again; returns whether there was one. */
+  function goIn(history: History<Look>, back: boolean): boolean {
+    const words = back ? history.undo() : history.redo()
+    if (words !== null) went.value = { back, words }
+    return words !== null
+  }
+  return { look, undoWords, redoWords, went, show, goIn }
+}
+
+/** The look on the bench: opened, changed, undone and saved. */
+export const useSession = defineStore('session', () => {
+  const drawer = useDrawer()
+  const kit = useKit()
+  const notices = useNotices()
+  let history: History<Look> | null = null
+  const { look, undoWords, redoWords, went, show, goIn } = useShown()
+  const saver = shallowRef<Autosave | null>(null)
+  /** How many times a look was opened: what is known of the one before counts no more. */
+  const opened = ref(0)
+  let opening = 0
   /** Goes on with another version of the look, undo begun anew. */
   function begin(next: Look): void {
     history = new History(next, problemOf)
@@ -127,8 +141,9 @@ export const useSession = defineStore('session', () => {
   /** Makes the look what it was in an earlier version; one step of undo like any other. */
   const bringBack = (earlier: Look, label: string) =>
     edit(label, draft => void Object.assign(draft, { ...earlier, id: draft.id }))
-  const undo = () => void (history?.undo() && take())
-  const redo = () => void (history?.redo() && take())
+  const go = (back: boolean) => void (history && goIn(history, back) && take())
+  const undo = () => go(true)
+  const redo = () => go(false)
 
-  return { look, saver, opened, undoWords, redoWords, open, close, edit, bringBack, undo, redo, begin }
+  return { look, saver, opened, undoWords, redoWords, went, open, close, edit, bringBack, undo, redo, begin }
 })

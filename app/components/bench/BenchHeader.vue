@@ -125,7 +125,6 @@ function budget(event: Event): void {
       @click="emit('versions')"
     >
       <component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" /><span
-        role="status"
         data-testid="save-state"
         :data-state="state"
         >{{ save.words }}</span

@@ -200,6 +200,7 @@ useEventListener(window, 'keydown', event => {
         >{{ words }}</a
       >
     </nav>
+    <BenchTold />
     <BenchHeader
       style="grid-area: head"
       @help="help = true"

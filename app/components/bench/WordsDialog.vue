@@ -21,6 +21,8 @@ void tell()
 onBeforeUnmount(() => {
   if (!told.value) painter.stop()
 })
+/** Where there are empty patches, each place once. */
+const patches = computed(() => [...new Set(told.value?.patches ?? [])])
 /** Problems and warnings of the check, as many as there are. */
 const grave = computed(() => analysis.findings.filter(f => f.level !== 'tip'))
 function take(id: string): void {
@@ -42,8 +44,8 @@ function take(id: string): void {
         </li>
       </ol>
       <p v-if="told.bare">Bare: {{ told.bare }}.</p>
-      <p v-if="told.steps.length && told.patches.length">
-        Empty patches between what is painted: {{ told.patches.join('; ') }}.
+      <p v-if="told.steps.length && patches.length">
+        Empty patches between what is painted: {{ patches.join('; ') }}.
       </p>
       <template v-if="grave.length">
         <h3 class="font-display text-lg font-semibold">Check</h3>

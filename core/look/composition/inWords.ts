@@ -55,7 +55,7 @@ function zonesUnder(points: readonly Point[], world: World): [ZoneId, number][] 
 }
 
 /** Zones in words, both sides of a pair as one: "both cheeks and the nose". */
-function zonesInWords(zones: readonly ZoneId[]): string {
+function zonesInWords(zones: readonly ZoneId[], most = MOST): string {
   const words: string[] = []
   for (const id of zones) {
     const [, side, part] = /^(left|right)\.(.*)$/.exec(id) ?? []
@@ -67,7 +67,7 @@ function zonesInWords(zones: readonly ZoneId[]): string {
       else words.push(`their ${zoneWords(id)}`)
     }
   }
-  return listed(words.slice(0, MOST))
+  return listed(words.slice(0, most))
 }
 
 /** Zones that hold less than this of a shape do not tell where it lies. */
@@ -152,6 +152,6 @@ export function lookInWords(look: Look, world: World): LookInWords {
   return {
     summary: `${look.name}: ${/^[aeiou]/i.test(on) ? 'an' : 'a'} ${on}, ${look.skin.age} years, ${skinClass(labOf(linearOf(look.skin.colour)))} skin${look.skin.eyes === 'closed' ? ', eyes closed' : ''}. ${steps.length === 0 ? 'Nothing is painted yet' : steps.length === 1 ? 'One step' : `${steps.length} steps, from the skin up`}.`,
     steps: steps.map((step, i) => ({ id: step.id, words: stepInWords(step, i + 1, world) })),
-    bare: steps.length && bare.length ? zonesInWords(bare) : null,
+    bare: steps.length && bare.length ? zonesInWords(bare, Infinity) : null,
   }
 }

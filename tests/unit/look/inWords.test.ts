@@ -58,6 +58,8 @@ describe('a look in words', () => {
   it('names what is bare, and not what a step lies on', () => {
     const { bare } = told(named('Midnight Moth'))
     expect(bare).toBe('the chin')
+    const crown = told({ ...freshLook('a', 'A'), steps: [named('Tide Queen').steps[2]!] })
+    expect(crown.bare).toMatch(/nose.*chin.*both cheeks/)
   })
 
   it('tells of an arm by its bands', () => {

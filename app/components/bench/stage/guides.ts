@@ -118,7 +118,7 @@ export function drawGuides(
   height: number,
 ): void {
   const [mx] = toScreen(view, [0, 0])
-  const midline = rimmedLine({ points: [mx, RULER, mx, height], strokeWidth: 1, dash: [6, 5] })
+  const midline = rimmedLine({ points: [mx, RULER, mx, height], strokeWidth: 1.2, dash: [6, 5] }, 0)
   for (const shape of midline) layer.add(shape)
   for (const mark of marks) {
     const [x, y] = toScreen(view, mark.at)

@@ -9,12 +9,15 @@ import { trace, type View } from './view'
 export const MULBERRY = '#722A57'
 export const PAPER = '#FFFFFF'
 
-/** A line of a layer in mulberry on a light rim; `config` may give its width and dashes. */
-export function rimmedLine(config: Konva.LineConfig): Konva.Line[] {
+/**
+ * A line of a layer in mulberry on a light rim; `config` may give its width and dashes.
+ * @param rim how much wider the light is, px: with 0 it fills the gaps between the dashes alone
+ */
+export function rimmedLine(config: Konva.LineConfig, rim = 2): Konva.Line[] {
   const { strokeWidth = 1.4, dash, fill, ...rest } = config
   const both = { ...rest, listening: false }
   return [
-    new Konva.Line({ ...both, stroke: PAPER, strokeWidth: strokeWidth + 2 }),
+    new Konva.Line({ ...both, stroke: PAPER, strokeWidth: strokeWidth + rim }),
     new Konva.Line({ ...both, stroke: MULBERRY, strokeWidth, dash, fill }),
   ]
 }
