@@ -16,13 +16,17 @@ class Site {
     this.address = `http://127.0.0.1:${port}`
   }
 
-  /** Every file of tests begins with the house as it was seeded: what another file left behind is gone. */
-  async begin(file: string): Promise<void> {
-    if (file === this.file) return
+  /**
+   * Every file of tests begins with the house as it was seeded, or with an empty one: what another file left
+   * behind is gone.
+   */
+  async begin(file: string, seeded: boolean): Promise<void> {
+    const asked = `${file} ${seeded}`
+    if (asked === this.file) return
     await this.end()
-    this.file = file
+    this.file = asked
     this.data = mkdtempSync(join(tmpdir(), 'janusform-e2e-'))
-    cpSync(process.env.JANUSFORM_E2E_SEED!, this.data, { recursive: true })
+    if (seeded) cpSync(process.env.JANUSFORM_E2E_SEED!, this.data, { recursive: true })
     const env = {
       ...process.env,
       JANUSFORM_DATA: this.data,
@@ -57,7 +61,7 @@ class Site {
 }
 
 /** Every worker has a server of its own, begun anew for each file. */
-export const test = base.extend<{ fresh: void }, { house: Site; site: string }>({
+export const test = base.extend<{ seeded: boolean; fresh: void }, { house: Site; site: string }>({
   house: [
     async ({}, use, worker) => {
       const house = new Site(4611 + worker.parallelIndex)
@@ -67,9 +71,10 @@ export const test = base.extend<{ fresh: void }, { house: Site; site: string }>(
     { scope: 'worker' },
   ],
   site: [async ({ house }, use) => use(house.address), { scope: 'worker' }],
+  seeded: [true, { option: true }],
   fresh: [
-    async ({ house }, use, info) => {
-      await house.begin(info.file)
+    async ({ house, seeded }, use, info) => {
+      await house.begin(info.file, seeded)
       await use()
     },
     { auto: true },

@@ -18,15 +18,26 @@ watch(
     if (now === 'conflict') tell('There are two versions of this look.')
   },
 )
+/** What was undone or done again when the order was looked at last: such a move is told as that. */
+let seen = session.went
 watch(
   () => session.look?.steps.map(s => s.id),
   (now, before) => {
-    if (!now || !before || now.length !== before.length || new Set([...now, ...before]).size !== now.length)
+    const went = session.went !== seen
+    seen = session.went
+    if (
+      went ||
+      !now ||
+      !before ||
+      now.length !== before.length ||
+      new Set([...now, ...before]).size !== now.length
+    )
       return
-    // Of two orders the step that went farthest is the one that was moved.
+    // Of two orders the step that went farthest is the one that was moved; of neighbours, the one in hand.
+    const inHand = (document.activeElement as HTMLElement | null)?.dataset.step ?? null
     const far = now
       .map((id, to) => ({ id, to, by: Math.abs(to - before.indexOf(id)) }))
-      .sort((a, b) => b.by - a.by)[0]
+      .sort((a, b) => b.by - a.by || Number(b.id === inHand) - Number(a.id === inHand))[0]
     const step = far?.by ? session.look!.steps[far.to]! : null
     if (step) tell(`${step.label || 'The step'} is now step ${far!.to + 1} of ${now.length}.`)
   },

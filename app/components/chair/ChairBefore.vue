@@ -115,90 +115,93 @@ function begin(): void {
 
 <template>
   <div class="flex min-h-0 flex-1 flex-col" data-testid="chair-before">
-    <div class="min-h-0 flex-1 space-y-4 overflow-y-auto p-4 md:columns-2 md:gap-6 md:space-y-6">
-      <header class="flex items-center gap-3 break-inside-avoid">
-        <img
-          :src="`/api/looks/${look.id}/card.png`"
-          :alt="`${look.name}, painted`"
-          class="h-28 w-24 rounded-xl bg-stage object-cover"
-        />
-        <div class="min-w-0">
-          <h1 class="font-display text-2xl leading-tight font-bold">{{ look.name }}</h1>
-          <p class="chair-soft">{{ chair.painted.length }} steps</p>
-          <label class="mt-1 flex items-center gap-2"
-            >ticket<input
-              v-model="ticket"
-              class="chair-field w-24"
-              maxlength="20"
-              inputmode="numeric"
-              placeholder="no name"
-              aria-label="Ticket number, no name"
-          /></label>
-        </div>
-      </header>
-      <section class="min-h-40 break-inside-avoid" aria-label="How much of it">
-        <div class="grid gap-1.5" role="radiogroup" aria-label="How much of it">
-          <button
-            v-for="c in choices"
-            :key="c.words"
-            role="radio"
-            :aria-checked="c === choice"
-            class="flex min-h-13 items-center gap-3 rounded-xl border-2 bg-card px-3 text-left"
-            :class="c === choice ? 'border-mulberry' : 'border-rule'"
-            @click="chosen = c.words"
-          >
-            <span class="flex-1 font-semibold">{{ c.words }}</span><span class="chair-soft"
-              >{{ c.order.length }} steps</span
-            ><strong class="font-display text-xl tabular-nums">{{ clock(c.seconds) }}</strong>
-          </button>
-        </div>
-        <p class="chair-soft mt-1">
-          With drying in this room. <EstimateMark />
-          <template v-if="!look.queue && optional.size">
-            On the bench, "Order" says what it may take when others wait.</template
-          >
-        </p>
-      </section>
-      <section
-        v-if="stops.length"
-        class="break-inside-avoid rounded-xl border-2 border-stop bg-card p-3"
-        aria-label="First of all"
-      >
-        <p v-for="f in stops" :key="`${f.stepId} ${f.title}`" class="flex gap-2 leading-snug">
-          <CircleAlert :size="20" class="mt-0.5 shrink-0 text-stop" />
-          <span
-            ><strong>{{ tell(f.stepId) ? `Step ${tell(f.stepId)}: ` : '' }}{{ f.title }}.</strong>
-            {{ f.why }}</span
-          >
-        </p>
-      </section>
-      <section v-if="open.length" class="break-inside-avoid" aria-label="Ask first">
-        <h2 class="font-display text-lg font-semibold">Ask first</h2>
-        <label v-for="q in open" :key="q" class="flex min-h-11 items-center gap-3"
-          ><input v-model="asked" type="checkbox" class="size-6 accent-mulberry" :value="q" />{{
-            WORDS[q]
-          }}</label
+    <div class="min-h-0 flex-1 overflow-y-auto">
+      <!-- Columns as tall as they need: those of a height would go on sideways. -->
+      <div class="space-y-4 p-4 md:columns-2 md:gap-6 md:space-y-6">
+        <header class="flex items-center gap-3 break-inside-avoid">
+          <img
+            :src="`/api/looks/${look.id}/card.png`"
+            :alt="`${look.name}, painted`"
+            class="h-28 w-24 rounded-xl bg-stage object-cover"
+          />
+          <div class="min-w-0">
+            <h1 class="font-display text-2xl leading-tight font-bold">{{ look.name }}</h1>
+            <p class="chair-soft">{{ chair.painted.length }} steps</p>
+            <label class="mt-1 flex items-center gap-2"
+              >ticket<input
+                v-model="ticket"
+                class="chair-field w-24"
+                maxlength="20"
+                inputmode="numeric"
+                placeholder="no name"
+                aria-label="Ticket number, no name"
+            /></label>
+          </div>
+        </header>
+        <section class="min-h-40 break-inside-avoid" aria-label="How much of it">
+          <div class="grid gap-1.5" role="radiogroup" aria-label="How much of it">
+            <button
+              v-for="c in choices"
+              :key="c.words"
+              role="radio"
+              :aria-checked="c === choice"
+              class="flex min-h-13 items-center gap-3 rounded-xl border-2 bg-card px-3 text-left"
+              :class="c === choice ? 'border-mulberry' : 'border-rule'"
+              @click="chosen = c.words"
+            >
+              <span class="flex-1 font-semibold">{{ c.words }}</span><span class="chair-soft"
+                >{{ c.order.length }} steps</span
+              ><strong class="font-display text-xl tabular-nums">{{ clock(c.seconds) }}</strong>
+            </button>
+          </div>
+          <p class="chair-soft mt-1">
+            With drying in this room. <EstimateMark />
+            <template v-if="!look.queue && optional.size">
+              On the bench, "Order" says what it may take when others wait.</template
+            >
+          </p>
+        </section>
+        <section
+          v-if="stops.length"
+          class="break-inside-avoid rounded-xl border-2 border-stop bg-card p-3"
+          aria-label="First of all"
         >
-        <label class="flex min-h-11 items-center gap-3"
-          ><input v-model="asked" type="checkbox" class="size-6 accent-mulberry" value="patch" />A test patch
-          offered</label
-        >
-      </section>
-      <section class="break-inside-avoid" aria-label="Forgotten?" data-testid="forgotten">
-        <h2 class="flex items-center gap-2 font-display text-lg font-semibold">
-          <ListChecks :size="20" />Anything forgotten?
-        </h2>
-        <ul v-if="forgotten.length" class="space-y-1.5">
-          <li v-for="f in forgotten" :key="f.text" class="border-l-3 border-care pl-2 leading-snug">
-            {{ f.text }}
-          </li>
-        </ul>
-        <p v-else-if="ready" class="chair-soft">Nothing that can be seen from the look.</p>
-      </section>
-      <p class="chair-soft break-inside-avoid leading-snug">
-        One clean sponge for one person; washed and disinfected stencils. No paint on broken or sore skin, or
-        on anyone who is ill. Local rules, the product's label and the insurer come first.
-      </p>
+          <p v-for="f in stops" :key="`${f.stepId} ${f.title}`" class="flex gap-2 leading-snug">
+            <CircleAlert :size="20" class="mt-0.5 shrink-0 text-stop" />
+            <span
+              ><strong>{{ tell(f.stepId) ? `Step ${tell(f.stepId)}: ` : '' }}{{ f.title }}.</strong>
+              {{ f.why }}</span
+            >
+          </p>
+        </section>
+        <section v-if="open.length" class="break-inside-avoid" aria-label="Ask first">
+          <h2 class="font-display text-lg font-semibold">Ask first</h2>
+          <label v-for="q in open" :key="q" class="flex min-h-11 items-center gap-3"
+            ><input v-model="asked" type="checkbox" class="size-6 accent-mulberry" :value="q" />{{
+              WORDS[q]
+            }}</label
+          >
+          <label class="flex min-h-11 items-center gap-3"
+            ><input v-model="asked" type="checkbox" class="size-6 accent-mulberry" value="patch" />A test
+            patch offered</label
+          >
+        </section>
+        <section class="break-inside-avoid" aria-label="Forgotten?" data-testid="forgotten">
+          <h2 class="flex items-center gap-2 font-display text-lg font-semibold">
+            <ListChecks :size="20" />Anything forgotten?
+          </h2>
+          <ul v-if="forgotten.length" class="space-y-1.5">
+            <li v-for="f in forgotten" :key="f.text" class="border-l-3 border-care pl-2 leading-snug">
+              {{ f.text }}
+            </li>
+          </ul>
+          <p v-else-if="ready" class="chair-soft">Nothing that can be seen from the look.</p>
+        </section>
+        <p class="chair-soft break-inside-avoid leading-snug">
+          One clean sponge for one person; washed and disinfected stencils. No paint on broken or sore skin,
+          or on anyone who is ill. Local rules, the product's label and the insurer come first.
+        </p>
+      </div>
     </div>
     <div class="shrink-0 border-t border-rule p-3">
       <button

@@ -174,7 +174,7 @@ function resize(): void {
     </div>
     <div class="space-y-1">
       <h2 class="eyebrow">Border along a line</h2>
-      <div class="flex items-end gap-2 text-sm">
+      <div class="flex flex-wrap items-end gap-2 text-sm">
         <label>step, mm<NumberInput v-model="step" class="w-20!" :min="1" :max="200" :step="0.5" /></label>
         <button class="btn" @click="emit('draw')">{{ line ? 'Draw another line' : 'Draw the line' }}</button>
         <button

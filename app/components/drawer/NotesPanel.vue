@@ -84,9 +84,9 @@ const tags = (text: string) =>
     </div>
     <div>
       <span class="eyebrow">Last cleaned</span>
-      <div class="flex gap-1.5">
+      <div class="flex flex-wrap gap-1.5">
         <input
-          class="field"
+          class="field min-w-0 flex-1"
           type="date"
           v-kept="about.cleanedOn ?? ''"
           aria-label="Last cleaned"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NumberFieldInput, NumberFieldRoot } from 'reka-ui'
+import type { ComponentPublicInstance } from 'vue'
 
 /**
  * A field for a number, written as the painter's language writes it (decimal comma), with arrows for its step.
@@ -27,21 +28,25 @@ const written = (v: number | null | undefined): string =>
   v === null || v === undefined || Number.isNaN(v) ? '' : writer.format(v)
 
 const refused = ref('')
-/** Another number each time that the field must show again what is kept. */
-const again = ref(0)
-function refuse(words: string): void {
+const box = useTemplateRef<ComponentPublicInstance>('box')
+/** Says why a number cannot be, and shows again what is kept. */
+async function refuse(words: string): Promise<void> {
   refused.value = words
-  again.value++
+  await nextTick()
+  const field = box.value?.$el as HTMLInputElement | undefined
+  if (!field) return
+  field.value = written(value.value)
+  field.dispatchEvent(new Event('input', { bubbles: true }))
 }
-function put(next: number | undefined): void {
+function put(next: number | undefined): Promise<void> | void {
   const asked = next === undefined || Number.isNaN(next) ? null : next
-  refused.value = ''
   // Left as it was, it changes nothing: what is kept may have more digits than are shown.
   if (written(asked) === written(value.value)) return
+  refused.value = ''
   const { min = -Infinity, max = Infinity } = props
-  if (asked === null && !props.clearable) refuse('A number is needed here.')
-  else if (asked !== null && (asked < min || asked > max)) refuse(bounds(asked))
-  else value.value = asked
+  if (asked === null && !props.clearable) return refuse('A number is needed here.')
+  if (asked !== null && (asked < min || asked > max)) return refuse(bounds(asked))
+  value.value = asked
 }
 function bounds(asked: number): string {
   const { min, max } = props
@@ -53,7 +58,6 @@ function bounds(asked: number): string {
 
 <template>
   <NumberFieldRoot
-    :key="again"
     as="span"
     class="contents"
     :model-value="value"
@@ -69,6 +73,7 @@ function bounds(asked: number): string {
     @update:model-value="put"
   >
     <NumberFieldInput
+      ref="box"
       class="field"
       v-bind="$attrs"
       :aria-label="label"

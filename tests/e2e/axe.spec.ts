@@ -1,0 +1,149 @@
+import axe from 'axe-core'
+import { expect, test, type Page } from './site'
+import { openBench } from './helpers'
+import { SCREENS } from './screens'
+
+const STANDARD = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
+
+interface Violation {
+  readonly id: string
+  readonly nodes: readonly { readonly target: readonly string[]; readonly failureSummary: string }[]
+}
+
+/** What axe finds against WCAG 2.2, A and AA, on the screen as it stands. */
+async function violations(page: Page): Promise<string[]> {
+  // The policy of the pages lets no script in but their own; a test's comes through the debugger.
+  await page.evaluate(axe.source)
+  const found: Violation[] = await page.evaluate(
+    async tags =>
+      (
+        await (
+          window as unknown as { axe: { run: (on: Document, o: object) => Promise<{ violations: never }> } }
+        ).axe.run(document, { runOnly: { type: 'tag', values: tags } })
+      ).violations,
+    STANDARD,
+  )
+  return found.flatMap(v =>
+    v.nodes.map(n => `${v.id} ${n.target.join(' ')}: ${n.failureSummary.split('\n')[1]?.trim()}`),
+  )
+}
+
+const themed = async (page: Page, theme: 'light' | 'dark') => {
+  await page.addInitScript(t => localStorage.setItem('janusform-theme', t), theme)
+}
+type State = readonly [words: string, press: (page: Page) => Promise<unknown>]
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first()
+
+const onStencil = async (page: Page, then: () => Promise<unknown>) => {
+  await page.locator('[data-step]').nth(2).click()
+  await then()
+}
+
+/** What is pressed on the bench to come to a state. */
+const BENCH: readonly State[] = [
+  ['as it opens', async () => {}],
+  ['a stencil selected', page => page.locator('[data-step]').nth(2).click()],
+  ['its colours', page => onStencil(page, () => button(page, /^Colour of layer 1/).click())],
+  ['its menu', page => page.locator('[data-step]').nth(2).click({ button: 'right' })],
+  ['its ways side by side', page => onStencil(page, () => button(page, /^Compare/).click())],
+  ['a base selected', page => page.locator('[data-step]').first().click()],
+  ['bases', page => page.getByRole('tab', { name: 'Base' }).click()],
+  ['lines', page => page.getByRole('tab', { name: 'Line' }).click()],
+  ['sparkle', page => page.getByRole('tab', { name: 'Sparkle' }).click()],
+  ['stencils', page => page.getByRole('tab', { name: 'Stencil' }).click()],
+  ['what fits', page => button(page, 'What fits').click()],
+  ['the skin', page => button(page, /^skin/).click()],
+  ['the check', page => page.getByTestId('findings').click()],
+  ['the face in words', page => button(page, 'The face in words').click()],
+  ['the keys', page => page.getByRole('button', { name: 'Keys', exact: true }).click()],
+  ['the canvas', page => button(page, /face, \d+ y/).click()],
+  ['other skins', page => button(page, 'Try on other skins').click()],
+  ['order and time', page => page.getByRole('button', { name: 'Order', exact: true }).click()],
+  ['earlier versions', page => page.getByTestId('save-state').click()],
+  ['the list of commands', page => page.keyboard.press('Control+k')],
+  ['the export menu', page => button(page, 'Export').click()],
+  ['nothing selected', page => page.keyboard.press('Escape')],
+]
+/** The same elsewhere, by the page. */
+const ELSEWHERE: readonly (readonly [path: string, states: readonly State[]])[] = [
+  [
+    '/',
+    [
+      ['the menu of a look', page => button(page, /^More for/).click()],
+      ['what is kept safe', page => button(page, 'Kept safe').click()],
+      ['no look that is called so', page => page.getByLabel('Search looks').fill('nothing like it')],
+    ],
+  ],
+  [
+    '/drawer',
+    [
+      ['importing', page => button(page, 'Import stencils').click()],
+      ['export and import', page => button(page, 'Export and import').click()],
+      ['no stencil like that', page => page.getByLabel('Search stencils').fill('nothing like it')],
+    ],
+  ],
+  [
+    '/drawer/scales',
+    [
+      ['groups', page => page.getByRole('tab', { name: 'Groups' }).click()],
+      ['the cutter', page => page.getByRole('tab', { name: 'Cutter' }).click()],
+      ['deleting', page => page.getByRole('button', { name: 'Delete', exact: true }).click()],
+    ],
+  ],
+  [
+    '/kit',
+    [
+      ['a paint', page => page.locator('[data-paint]').first().click()],
+      ['adding a paint', page => button(page, 'Add paint').click()],
+      ['tools', page => page.getByRole('tab', { name: 'Tools and calibration' }).click()],
+      ['brushes', page => page.getByRole('tab', { name: 'Brushes and sparkle' }).click()],
+    ],
+  ],
+  ['/log', [['typing a run in', page => button(page, /Type|typed|by hand/i).click()]]],
+]
+
+// A press that finds nothing fails at once: what is waited for here is seconds, not minutes.
+const PRESS_MS = 10_000
+
+async function sound(page: Page, states: readonly State[]): Promise<void> {
+  page.setDefaultTimeout(PRESS_MS)
+  for (const [words, press] of states) {
+    await press(page)
+    await page.waitForTimeout(300)
+    expect(await violations(page), words).toEqual([])
+    await page.keyboard.press('Escape')
+  }
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no screen breaks a rule of WCAG 2.2, A or AA, in the ${theme} theme`, async ({ page }) => {
+    test.setTimeout(180_000)
+    await themed(page, theme)
+    const found: Record<string, string[]> = {}
+    for (const [words, path] of SCREENS) {
+      await page.goto(path)
+      await page.waitForLoadState('networkidle')
+      found[words] = await violations(page)
+    }
+    expect(found).toEqual(Object.fromEntries(SCREENS.map(([words]) => [words, []])))
+  })
+
+  test(`no state of the bench breaks a rule of WCAG 2.2, A or AA, in the ${theme} theme`, async ({
+    page,
+  }) => {
+    test.setTimeout(240_000)
+    await themed(page, theme)
+    await openBench(page, 'plain-midnight-moth')
+    await sound(page, BENCH)
+  })
+
+  test(`no dialog or menu of the other pages breaks one, in the ${theme} theme`, async ({ page }) => {
+    test.setTimeout(180_000)
+    await themed(page, theme)
+    for (const [path, states] of ELSEWHERE) {
+      await page.goto(path)
+      await page.waitForLoadState('networkidle')
+      await sound(page, states)
+    }
+  })
+}

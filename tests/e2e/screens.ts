@@ -1,0 +1,12 @@
+/** The screens of the application, and where they are. */
+export const SCREENS: readonly (readonly [string, string])[] = [
+  ['the gallery', '/'],
+  ['the drawer', '/drawer'],
+  ['a stencil', '/drawer/scales'],
+  ['from a photograph', '/drawer/photo'],
+  ['drawing a stencil', '/drawer/draw'],
+  ['the kit', '/kit'],
+  ['the log', '/log'],
+  ['the step list', '/looks/plain-midnight-moth/steps'],
+  ['the chair', '/looks/plain-midnight-moth/chair'],
+]
