@@ -153,6 +153,27 @@ async function openRows(table: Table, browser: Browser): Promise<void> {
   await page.context().close()
 }
 
+/** What a newcomer does: from the gallery to the first painted stencil, on a first and on a later visit. */
+async function firstStencilRows(table: Table, browser: Browser): Promise<void> {
+  const page = await freshPage(browser)
+  const once = async (): Promise<number> => {
+    await page.goto(SITE)
+    await page.waitForSelector('li[data-look]')
+    return ms(async () => {
+      await page.getByRole('button', { name: 'New look', exact: true }).click()
+      await page.locator('[data-sheet="star-set"]').click()
+      await page.waitForSelector('[data-step]')
+      await page.waitForFunction(
+        () => document.querySelector('[data-testid=picture-state]')?.textContent === 'painted',
+      )
+    })
+  }
+  table.row('gallery to the first painted stencil (first visit)', await once(), { most: 6000 })
+  const later = [await once(), await once(), await once()]
+  table.row('gallery to the first painted stencil (later visits)', median(later), { most: 3500 })
+  await page.context().close()
+}
+
 /** Fills a data folder with copies of a demo look, their pictures painted already. */
 function filled(from: string, count: number): string {
   const data = mkdtempSync(join(tmpdir(), 'janusform-bench-'))
@@ -453,6 +474,7 @@ export async function siteRows(table: Table): Promise<void> {
   try {
     await galleryRows(table, server, browser)
     await openRows(table, browser)
+    await firstStencilRows(table, browser)
     await chairRows(table, browser, SITE)
     await photoPageRows(table, browser, SITE)
     await saveRows(table)

@@ -5,6 +5,23 @@ import { FINGER_MM } from '#core/look'
 import { useKit } from './kit'
 import { dryingFactor, roomProblem, USUAL_ROOM, type Room } from '#core/order'
 
+/** Money that painters are paid in, ISO 4217; others would be a line more here. */
+export const CURRENCIES = [
+  'EUR',
+  'GBP',
+  'USD',
+  'CAD',
+  'AUD',
+  'NZD',
+  'CHF',
+  'SEK',
+  'NOK',
+  'DKK',
+  'PLN',
+  'CZK',
+  'JPY',
+] as const
+
 /** What the painter has set once, on this device. */
 export const useSettings = defineStore('settings', () => {
   const guides = useLocalStorage('janusform-guides', true)
@@ -35,7 +52,7 @@ export const useSettings = defineStore('settings', () => {
     }
   }
   /** The currency in which prices are typed, ISO 4217. */
-  const currency = useLocalStorage('janusform-currency', 'EUR')
+  const currency = useLocalStorage<(typeof CURRENCIES)[number]>('janusform-currency', 'EUR')
   /** An amount of money in the painter's currency, as their language writes it. */
   const money = (amount: number): string =>
     new Intl.NumberFormat(undefined, { style: 'currency', currency: currency.value }).format(amount)

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from './site'
+import { expect, test } from './site'
 import { complaints, look, openBench, openNew, painted, saved } from './helpers'
 import { SCREENS } from './screens'
 

@@ -7,6 +7,7 @@ export const SCREENS: readonly (readonly [string, string])[] = [
   ['drawing a stencil', '/drawer/draw'],
   ['the kit', '/kit'],
   ['the log', '/log'],
+  ['the settings', '/settings'],
   ['the step list', '/looks/plain-midnight-moth/steps'],
   ['the chair', '/looks/plain-midnight-moth/chair'],
 ]

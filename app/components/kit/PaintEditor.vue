@@ -2,14 +2,13 @@
 import { ScanLine, Trash2 } from '@lucide/vue'
 import { toast } from 'vue-sonner'
 import { contrastRatio, FINISHES, hidingWords, opticsOfSwatch, type Paint } from '#core/paint'
+import { CURRENCIES } from '~/stores/settings'
 import { draftOf, meanOf, usual } from './paintDraft'
 
 const props = defineProps<{ paint: Paint | null }>()
 const emit = defineEmits<{ done: [] }>()
 const kit = useKit()
 const settings = useSettings()
-/** Money that painters are paid in, ISO 4217; others would be a line more here. */
-const CURRENCIES = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'JPY']
 const draft = ref(draftOf(props.paint))
 const problems = ref<string[]>([])
 const readings = ref(0)
@@ -125,7 +124,7 @@ async function remove(): Promise<void> {
         </select></label
       >
       <label
-        >Colour, full film<input
+        >Colour, full coat<input
           class="field h-9!"
           type="color"
           :value="draft.colour"

@@ -7,6 +7,7 @@ const pages = [
   ['/drawer', 'Drawer'],
   ['/kit', 'Kit'],
   ['/log', 'Log'],
+  ['/settings', 'Settings'],
 ] as const
 const route = useRoute()
 const here = (path: string) => (path === '/' ? route.path === '/' : route.path.startsWith(path))

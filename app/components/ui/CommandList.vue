@@ -20,6 +20,7 @@ offerCommands(() => [
   { words: 'Go to the drawer', run: () => navigateTo('/drawer') },
   { words: 'Go to the kit', run: () => navigateTo('/kit') },
   { words: 'Go to the log', run: () => navigateTo('/log') },
+  { words: 'Settings', run: () => navigateTo('/settings') },
   { words: 'A stencil from a photograph', run: () => navigateTo('/drawer/photo') },
   { words: 'Draw a stencil', run: () => navigateTo('/drawer/draw') },
   { words: 'Take the tour', run: openTour },
