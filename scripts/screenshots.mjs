@@ -65,7 +65,7 @@ const views = [
     '/looks/demo-fern-stag',
     async page => {
       await ready(page)
-      await page.getByRole('button', { name: 'What fits' }).click()
+      await page.getByRole('radio', { name: 'What fits' }).click()
       await page.locator('[data-fit]').nth(3).waitFor()
     },
   ],
@@ -84,7 +84,7 @@ const views = [
     async page => {
       await ready(page)
       await tab(page, 'Base')
-      await page.getByRole('button', { name: 'By sponge' }).click()
+      await page.getByRole('radio', { name: 'By sponge' }).click()
       await page.getByRole('button', { name: 'Bonfire', exact: true }).click()
       await pick(page, 'Fox mask over the eyes')
     },

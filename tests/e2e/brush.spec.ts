@@ -100,7 +100,7 @@ test('a flat brush takes two colours or a split cake, with its dark edge outward
 test('an arrangement fits itself, moves as a whole, and is undone as one', async ({ page }) => {
   const id = await openNew(page)
   await tab(page, 'Line')
-  await page.getByRole('button', { name: 'arrangements' }).click()
+  await page.getByRole('radio', { name: 'Arrangements' }).click()
   await page.locator('[data-starter="crown"]').click()
   await expect(page.locator('[data-step]')).toHaveCount(5)
   await expect(page.getByText('5 steps are selected')).toBeVisible()
@@ -151,7 +151,7 @@ test('the flow is told in a number, the focal point moves, and what breaks it is
 test('empty patches are shown, filled, and left and right are weighed', async ({ page }) => {
   const id = await openNew(page)
   await tab(page, 'Line')
-  await page.getByRole('button', { name: 'arrangements' }).click()
+  await page.getByRole('radio', { name: 'Arrangements' }).click()
   await page.locator('[data-starter="mask"]').click()
   await page.locator('[data-starter="muzzle"]').click()
   const count = await page.locator('[data-step]').count()

@@ -117,7 +117,7 @@ test('the tray ranks what fits a zone and a picked spot, and lays the chosen ste
   page,
 }) => {
   await openBench(page, 'plain-fern-stag')
-  await page.getByRole('button', { name: 'What fits' }).click()
+  await page.getByRole('radio', { name: 'What fits' }).click()
   const fits = page.locator('[data-fit]')
   await expect(fits.first()).toBeVisible({ timeout: 20_000 })
   await expect(fits.first()).toContainText('even on the midline')

@@ -56,7 +56,7 @@ test('strokes are painted in a colour that was chosen before, and the look goes 
 
 test('what fits ends its search when the zone is changed at once', async ({ page }) => {
   await openNew(page)
-  await page.getByRole('button', { name: 'What fits', exact: true }).click()
+  await page.getByRole('radio', { name: 'What fits', exact: true }).click()
   await page.getByLabel('Zone to fill').selectOption('right.cheek')
   await page.getByLabel('Zone to fill').selectOption('left.temple')
   await expect(
@@ -238,7 +238,7 @@ test('a spot is picked on painted skin, by pressing long, with Alt or by the swi
   await page.getByRole('button', { name: 'Pick a spot' }).click()
   await page.mouse.click(...spot)
   await expect(page.getByText('Spot picked')).toBeVisible()
-  await page.getByRole('button', { name: 'What fits', exact: true }).click()
+  await page.getByRole('radio', { name: 'What fits', exact: true }).click()
   await page.locator('[data-fit]').first().click()
   await expect(page.locator('[data-step]')).toHaveCount(2)
   const laid = (await steps(page, id))[1]

@@ -132,22 +132,7 @@ const overs = computed(() => {
 
 <template>
   <div class="flex h-full flex-col">
-    <div
-      class="m-3 mb-0 flex shrink-0 rounded-lg border border-rule bg-field p-0.5"
-      role="group"
-      aria-label="What kind of base"
-    >
-      <button
-        v-for="[value, words] in HOWS"
-        :key="value"
-        class="flex-1 rounded-md py-0.5 text-[0.83rem]"
-        :class="how === value ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
-        :aria-pressed="how === value"
-        @click="how = value"
-      >
-        {{ words }}
-      </button>
-    </div>
+    <SegmentedChoice v-model="how" class="m-3 mb-0 shrink-0" label="What kind of base" :options="HOWS" />
     <div v-if="how !== 'over'" class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
       <section v-if="how === 'area'">
         <h3 class="eyebrow mb-1.5">Where</h3>

@@ -31,22 +31,14 @@ const listed = computed(() =>
 <template>
   <div class="flex h-full flex-col">
     <div class="m-3 mb-2 shrink-0 space-y-2">
-      <div
-        class="flex rounded-lg border border-rule bg-field p-0.5"
-        role="group"
-        aria-label="Strokes or arrangements"
-      >
-        <button
-          v-for="w in ['strokes', 'arrangements'] as const"
-          :key="w"
-          class="flex-1 rounded-md py-0.5 text-[0.87rem] capitalize"
-          :class="which === w ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
-          :aria-pressed="which === w"
-          @click="which = w"
-        >
-          {{ w }}
-        </button>
-      </div>
+      <SegmentedChoice
+        v-model="which"
+        label="Strokes or arrangements"
+        :options="[
+          ['strokes', 'Strokes'],
+          ['arrangements', 'Arrangements'],
+        ]"
+      />
       <PaintPicker
         v-if="colour.now"
         class="w-full"

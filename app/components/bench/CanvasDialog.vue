@@ -174,22 +174,7 @@ const same = computed(
   <PanelDialog open wide title="What is it painted on?" @close="emit('close')">
     <div class="grid grid-cols-[minmax(0,1fr)] md:grid-cols-[1fr_270px] gap-5">
       <div class="space-y-3">
-        <div
-          class="flex rounded-lg border border-rule bg-field p-0.5"
-          role="group"
-          aria-label="Kind of canvas"
-        >
-          <button
-            v-for="[value, words] in kinds"
-            :key="value"
-            class="flex-1 rounded-md py-1"
-            :class="kind === value ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
-            :aria-pressed="kind === value"
-            @click="kind = value"
-          >
-            {{ words }}
-          </button>
-        </div>
+        <SegmentedChoice v-model="kind" label="Kind of canvas" :options="kinds" />
         <div class="grid grid-cols-2 gap-3">
           <label
             >Age, years<NumberInput v-model="age" :min="YOUNGEST" :max="OLDEST" label="Age, years"

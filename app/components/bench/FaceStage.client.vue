@@ -168,6 +168,7 @@ useEventListener(window, 'keydown', event => {
         ref="holder"
         data-testid="stage"
         tabindex="0"
+        :inert="turned"
         class="absolute inset-0 touch-none"
         role="application"
         :aria-label="`The ${ground.words} with the painted look; arrow keys move what is selected, else the spot; Enter brings a cursor`"
@@ -189,6 +190,7 @@ useEventListener(window, 'keydown', event => {
     >
     <KeyCursor v-if="cursor" :at="cursor" :holding="holding" />
     <StageToolbar
+      :inert="turned"
       v-model:turned="turned"
       v-model:fitting="fitting"
       v-model:picking="picking"

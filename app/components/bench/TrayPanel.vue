@@ -10,7 +10,8 @@ const settings = useSettings()
 const list = useTemplateRef<HTMLElement>('list')
 const { reached, enter, roam } = useRoving(list)
 const search = ref('')
-const fitting = ref(false)
+/** Whether all stencils are shown, or those that fit a place. */
+const which = ref<'all' | 'fits'>('all')
 const sheets = computed(() => {
   const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
   return drawer.list.filter(s =>
@@ -56,26 +57,16 @@ function carry(event: DragEvent, id: string): void {
       <TabPanels class="min-h-0 flex-1">
         <TabPanel class="h-full"><BaseTray /></TabPanel>
         <TabPanel class="flex h-full flex-col">
-          <div
-            class="m-3 mb-2 flex shrink-0 rounded-lg border border-rule bg-field p-0.5"
-            role="group"
-            aria-label="Which stencils"
-          >
-            <button
-              v-for="[words, value] in [
-                ['All stencils', false],
-                ['What fits', true],
-              ] as const"
-              :key="words"
-              class="flex-1 rounded-md py-0.5 text-[0.87rem]"
-              :class="fitting === value ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
-              :aria-pressed="fitting === value"
-              @click="fitting = value"
-            >
-              {{ words }}
-            </button>
-          </div>
-          <FitList v-if="fitting" />
+          <SegmentedChoice
+            v-model="which"
+            class="m-3 mb-2 shrink-0"
+            label="Which stencils"
+            :options="[
+              ['all', 'All stencils'],
+              ['fits', 'What fits'],
+            ]"
+          />
+          <FitList v-if="which === 'fits'" />
           <template v-else>
             <label class="relative mx-3 mb-1 block shrink-0"
               ><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input

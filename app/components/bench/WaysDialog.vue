@@ -5,7 +5,8 @@ import { otherSchools, WAY_KEYS, WAY_QUESTIONS, type ChosenWays, type WayKey } f
 const emit = defineEmits<{ close: [] }>()
 const ways = useWays()
 const session = useSession()
-const here = ref(false)
+const scope = ref<'all' | 'here'>('all')
+const here = computed(() => scope.value === 'here')
 const schoolsOf = (key: WayKey): [string, string][] => Object.entries(WAY_QUESTIONS[key].schools)
 const own = (key: WayKey) => session.look?.ways?.[key]
 const value = (key: WayKey): string => (here.value ? (own(key) ?? '') : ways.now[key])
@@ -23,26 +24,16 @@ const lidsFrom = (years: number) => void ways.choose({ lidsFrom: years })
       Painters disagree on these, and none of them is wrong. What you choose changes what new steps begin
       with, what Check says and what the step list proposes; never what is already painted.
     </p>
-    <div
+    <SegmentedChoice
       v-if="session.look"
-      class="mt-3 inline-flex rounded-lg border border-rule bg-field p-0.5"
-      role="group"
-      aria-label="For what"
-    >
-      <button
-        v-for="[words, on] in [
-          ['For everything', false],
-          ['For this look alone', true],
-        ] as const"
-        :key="words"
-        class="rounded-md px-3 py-0.5"
-        :class="here === on ? 'bg-mulberry font-semibold text-on' : 'text-soft'"
-        :aria-pressed="here === on"
-        @click="here = on"
-      >
-        {{ words }}
-      </button>
-    </div>
+      v-model="scope"
+      class="mt-3 max-w-96"
+      label="For what"
+      :options="[
+        ['all', 'For everything'],
+        ['here', 'For this look alone'],
+      ]"
+    />
     <dl class="mt-3 grid grid-cols-2 gap-x-6 gap-y-3">
       <div v-for="key in WAY_KEYS" :key="key">
         <dt class="font-semibold">{{ WAY_QUESTIONS[key].words }}</dt>

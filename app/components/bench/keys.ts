@@ -22,7 +22,7 @@ export const KEYS: readonly { keys: string; does: string; own?: true }[] = [
   { keys: 'Enter', does: 'on the face: a cursor that the arrows move; again: take hold, set down' },
   { keys: 'Space', does: 'with the cursor: press there, as a tap' },
   { keys: 'Page ↓ ↑', does: 'with the cursor: the next opening, handle or focal point' },
-  { keys: 'Home', does: 'with the cursor: the nearest landmark' },
+  { keys: 'Home', does: 'the cursor, or the picked spot, to the nearest landmark' },
   { keys: 'Alt click', does: 'pick a spot, also on paint (or press long)' },
   { keys: 'Esc', does: 'let go of the selection' },
   { keys: '?', does: 'this list' },

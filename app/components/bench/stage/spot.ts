@@ -18,9 +18,16 @@ export function useSpot() {
     const zone = selection.spot && zoneAt(scene.ground, selection.spot)
     return selection.spot ? `Spot picked: ${zone ? zoneWords(zone) : 'bare skin'}` : ''
   })
-  /** With nothing selected the arrows move the picked spot over the skin, from its middle on. */
+  /**
+   * With nothing selected the arrows move the picked spot over the skin, from its middle on; Home brings it to the
+   * nearest landmark.
+   */
   function walk(event: KeyboardEvent): boolean {
     const way = ARROWS[event.key]
+    if (event.key === 'Home' && !selection.id && selection.spot) {
+      selection.spot = tenthPoint(whereIs(scene.ground, selection.spot).nearest.at)
+      return true
+    }
     if (!way || selection.id || event.altKey || event.ctrlKey || event.metaKey) return false
     const by = event.shiftKey ? 5 : 1
     const { spot } = selection
