@@ -28,5 +28,8 @@ export const STEP_COMMANDS = [
   'Delete the step',
 ] as const
 
+/** The same in the strip. */
+export const STRIP_COMMANDS = STEP_COMMANDS.filter(words => words !== 'Aim at the focal point')
+
 /** All that can be done where the painter is. */
 export const useCommands = () => computed(() => offers.value.toReversed().flatMap(list => list()))

@@ -57,8 +57,13 @@ const toolName = (step: Step) => {
 
 /** The name of the group that a step belongs to; empty for none, and for one that nobody named. */
 const groupOf = (step: Step) => session.look!.groups?.find(g => g.id === step.group)?.name ?? ''
-/** What a right press on a step of the strip offers. */
-const STRIP_COMMANDS = STEP_COMMANDS.filter(words => words !== 'Aim at the focal point')
+const offered = ref<readonly string[]>([])
+/** A right press takes the step that it is on. */
+function takeUnder(event: MouseEvent): void {
+  const id = (event.target as HTMLElement).closest<HTMLElement>('[data-step]')?.dataset.step
+  offered.value = id ? STRIP_COMMANDS : []
+  if (id && !selection.ids.has(id)) selection.id = id
+}
 const planning = ref(false)
 const variants = useVariants()
 const hasOptional = computed(() => session.look!.steps.some(s => s.optional))
@@ -167,30 +172,31 @@ function key(event: KeyboardEvent, i: number): void {
         />
         <figcaption class="text-xs leading-4 text-soft">skin</figcaption>
       </figure>
-      <VueDraggable
-        v-model="steps"
-        data-strip
-        class="flex items-center"
-        :animation="150"
-        :delay="80"
-        :delay-on-touch-only="true"
-        role="list"
-        aria-label="Steps in order"
-      >
-        <div v-for="(step, i) in steps" :key="step.id" class="flex items-center" role="listitem">
-          <span
-            class="h-px w-3 bg-soft/50"
-            :class="step.optional && 'border-t border-dashed border-soft bg-transparent'"
-          />
-          <template v-if="gate(step)"
-            ><span class="gate" data-gate v-tip="'Let it dry (estimate)'">= dry {{ gate(step) }} s =</span
-            ><span class="h-px w-2 bg-soft/50"
-          /></template>
-          <template v-if="before(step.id)"
-            ><span class="handling" data-handling>{{ before(step.id)!.what }}</span
-            ><span class="h-px w-2 bg-soft/50"
-          /></template>
-          <StepMenu :commands="STRIP_COMMANDS">
+      <StepMenu :commands="offered">
+        <VueDraggable
+          v-model="steps"
+          data-strip
+          @contextmenu="takeUnder"
+          class="flex items-center"
+          :animation="150"
+          :delay="80"
+          :delay-on-touch-only="true"
+          role="list"
+          aria-label="Steps in order"
+        >
+          <div v-for="(step, i) in steps" :key="step.id" class="flex items-center" role="listitem">
+            <span
+              class="h-px w-3 bg-soft/50"
+              :class="step.optional && 'border-t border-dashed border-soft bg-transparent'"
+            />
+            <template v-if="gate(step)"
+              ><span class="gate" data-gate v-tip="'Let it dry (estimate)'">= dry {{ gate(step) }} s =</span
+              ><span class="h-px w-2 bg-soft/50"
+            /></template>
+            <template v-if="before(step.id)"
+              ><span class="handling" data-handling>{{ before(step.id)!.what }}</span
+              ><span class="h-px w-2 bg-soft/50"
+            /></template>
             <button
               :data-step="step.id"
               :tabindex="i === stop ? 0 : -1"
@@ -209,7 +215,6 @@ function key(event: KeyboardEvent, i: number): void {
               ]"
               @click="pick($event, step.id)"
               @keydown="key($event, i)"
-              @contextmenu="selection.ids.has(step.id) || (selection.id = step.id)"
             >
               <span class="flex gap-1">
                 <img
@@ -252,17 +257,17 @@ function key(event: KeyboardEvent, i: number): void {
                 >{{ step.label || kindOf(step).words }}</span
               >
             </button>
-          </StepMenu>
-          <template v-if="between(step.id)"
-            ><span class="h-px w-2 bg-soft/50" /><span
-              class="handling"
-              data-handling
-              v-tip="`before the twin of step ${i + 1}`"
-              >{{ between(step.id)!.what }}, twin</span
-            ></template
-          >
-        </div>
-      </VueDraggable>
+            <template v-if="between(step.id)"
+              ><span class="h-px w-2 bg-soft/50" /><span
+                class="handling"
+                data-handling
+                v-tip="`before the twin of step ${i + 1}`"
+                >{{ between(step.id)!.what }}, twin</span
+              ></template
+            >
+          </div>
+        </VueDraggable>
+      </StepMenu>
       <p v-if="!steps.length" class="ml-6 text-soft">
         The build begins here: lay a base or a stencil and each step shows up with a picture of the face after
         it.

@@ -131,6 +131,11 @@ function drop(event: DragEvent): void {
 
 const spot = useSpot()
 const { words: spotWords, told: spotTold } = spot
+/** A hand on the stage needs no cursor. */
+function pressHand(event: PointerEvent): void {
+  keyHand.end()
+  press(event)
+}
 function pressKeys(event: KeyboardEvent): void {
   if (keyHand.press(event) || spot.walk(event)) event.preventDefault()
 }
@@ -173,7 +178,7 @@ useEventListener(window, 'keydown', event => {
         role="application"
         :aria-label="`The ${ground.words} with the painted look; arrow keys move what is selected, else the spot; Enter brings a cursor`"
         aria-describedby="stage-keys"
-        @pointerdown="press"
+        @pointerdown="pressHand"
         @pointermove="drag"
         @pointerup="release"
         @pointercancel="cancel"

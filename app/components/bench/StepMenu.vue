@@ -8,7 +8,10 @@ import {
 } from 'reka-ui'
 import type { Doing } from '~/composables/useCommands'
 
-/** What a right press on something of the bench offers: commands of the list, by their words. */
+/**
+ * What a right press on something of the bench offers: commands of the list, by their words. Where there are
+ * none, nothing opens.
+ */
 const props = defineProps<{ commands: readonly string[]; others?: readonly Doing[] }>()
 const all = useCommands()
 const items = computed(() => [
@@ -24,6 +27,7 @@ const NEVER_MS = 1e8
     <ContextMenuTrigger as-child><slot /></ContextMenuTrigger>
     <ContextMenuPortal>
       <ContextMenuContent
+        v-if="items.length"
         class="z-50 min-w-52 rounded-xl border border-rule bg-card p-1 shadow-xl"
         :collision-padding="8"
       >

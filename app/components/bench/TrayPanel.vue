@@ -24,6 +24,16 @@ const scale = computed(() => 226 / Math.max(120, ...drawer.list.map(s => s.width
 /** Reads again what the drawer and the kit hold. */
 const restock = () => Promise.all([drawer.load(), useKit().load()])
 
+/** The stencil on which a right press opened the menu. */
+const under = shallowRef<(typeof drawer.list)[number] | null>(null)
+function lookUnder(event: MouseEvent): void {
+  const id = (event.target as HTMLElement).closest<HTMLElement>('[data-sheet]')?.dataset.sheet
+  under.value = (id && drawer.find(id)) || null
+}
+const others = computed(() => {
+  const { id } = under.value ?? {}
+  return id ? [{ words: 'Open in the drawer', run: () => navigateTo(`/drawer/${id}`) }] : []
+})
 function carry(event: DragEvent, id: string): void {
   event.dataTransfer!.setData('application/x-janusform-sheet', id)
   event.dataTransfer!.effectAllowed = 'copy'
@@ -80,17 +90,15 @@ function carry(event: DragEvent, id: string): void {
               {{ sheets.length }} stencils at one scale. Drag onto the {{ scene.ground.words }}, or press
               Enter.
             </p>
-            <ul
-              ref="list"
-              class="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(205px,1fr))] content-start gap-1.5 overflow-y-auto px-3 pb-3"
-              @keydown="roam"
-              @focusin="enter"
-            >
-              <li v-for="(s, i) in sheets" :key="s.id">
-                <StepMenu
-                  :commands="[`Lay ${s.name}`]"
-                  :others="[{ words: 'Open in the drawer', run: () => navigateTo(`/drawer/${s.id}`) }]"
-                >
+            <StepMenu :commands="under ? [`Lay ${under.name}`] : []" :others="others">
+              <ul
+                ref="list"
+                class="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(205px,1fr))] content-start gap-1.5 overflow-y-auto px-3 pb-3"
+                @keydown="roam"
+                @contextmenu="lookUnder"
+                @focusin="enter"
+              >
+                <li v-for="(s, i) in sheets" :key="s.id">
                   <button
                     class="block w-full rounded-lg border border-transparent p-1 text-left hover:border-rule hover:bg-card"
                     :tabindex="i === reached ? 0 : -1"
@@ -114,23 +122,23 @@ function carry(event: DragEvent, id: string): void {
                       }}</span></span
                     >
                   </button>
-                </StepMenu>
-              </li>
-              <li
-                v-if="!sheets.length"
-                class="rounded-lg border border-dashed border-rule p-4 text-center text-soft"
-              >
-                <template v-if="drawer.list.length"
-                  >No stencil is called that. Try a kind such as texture, crest or border.</template
-                ><template v-else>
-                  <p>The drawer is empty.</p>
-                  <p class="mt-3 flex flex-col items-center gap-2">
-                    <BringDemo @brought="restock" />
-                    <NuxtLink to="/drawer" class="btn">To the drawer</NuxtLink>
-                  </p>
-                </template>
-              </li>
-            </ul>
+                </li>
+                <li
+                  v-if="!sheets.length"
+                  class="rounded-lg border border-dashed border-rule p-4 text-center text-soft"
+                >
+                  <template v-if="drawer.list.length"
+                    >No stencil is called that. Try a kind such as texture, crest or border.</template
+                  ><template v-else>
+                    <p>The drawer is empty.</p>
+                    <p class="mt-3 flex flex-col items-center gap-2">
+                      <BringDemo @brought="restock" />
+                      <NuxtLink to="/drawer" class="btn">To the drawer</NuxtLink>
+                    </p>
+                  </template>
+                </li>
+              </ul>
+            </StepMenu>
           </template>
         </TabPanel>
         <TabPanel class="h-full"><BrushTray /></TabPanel>

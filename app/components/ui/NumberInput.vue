@@ -27,6 +27,20 @@ const writer = new Intl.NumberFormat(locale, FORMAT)
 const written = (v: number | null | undefined): string =>
   v === null || v === undefined || Number.isNaN(v) ? '' : writer.format(v)
 
+/** The decimal sign of the language, and the one of others. */
+const decimal = writer.formatToParts(0.5).find(part => part.type === 'decimal')!.value
+const other = decimal === ',' ? '.' : ','
+/** A point typed where a comma is written, or the other way round, is the decimal sign too: it is not lost. */
+function takeSign(event: InputEvent): void {
+  const { data } = event
+  if (!data?.includes(other) || data.includes(decimal)) return
+  event.preventDefault()
+  const field = event.target as HTMLInputElement
+  const [from, to] = [field.selectionStart ?? field.value.length, field.selectionEnd ?? field.value.length]
+  field.setRangeText(data.replace(other, decimal), from, to, 'end')
+  field.dispatchEvent(new Event('input', { bubbles: true }))
+}
+
 const refused = ref('')
 const box = useTemplateRef<ComponentPublicInstance>('box')
 /** Says why a number cannot be, and shows again what is kept. */
@@ -80,6 +94,7 @@ function bounds(asked: number): string {
       :placeholder="placeholder"
       :aria-invalid="refused !== '' || undefined"
       :data-kept="written(value)"
+      @beforeinput.capture="takeSign"
     />
   </NumberFieldRoot>
   <span v-if="refused" role="alert" class="block text-[0.8rem] text-stop">{{ refused }}</span>
