@@ -158,6 +158,9 @@ const MATERIALS: Partial<Shot>[] = [
 ]
 const files = readdirSync('demo/stencils').filter(f => f.endsWith('.svg'))
 
+/** A reading takes five seconds alone, and several times that beside others. */
+const READING_MS = 90_000
+
 describe('photographs of every demo stencil, in three kinds of light on three grounds', () => {
   const offs: number[] = []
   it.each(files.map((file, n) => [file.replace('.svg', ''), n] as const))('%s', (name, n) => {
@@ -177,7 +180,7 @@ describe('photographs of every demo stencil, in three kinds of light on three gr
     expect(Math.abs(found / truth - 1)).toBeLessThan(name === 'halftone' ? 0.025 : 0.01)
     const bridge = analyse(sheetOfDraft(draft)).bridge!.width
     expect(Math.abs(bridge - analyse(sheet).bridge!.width)).toBeLessThan(0.15)
-  })
+  }, READING_MS)
 
   it('finds the corners without help on nine of ten, to half a pixel', () => {
     expect(offs).toHaveLength(files.length)
