@@ -142,6 +142,8 @@ const views = [
     'sparkle',
     '/looks/demo-fern-stag',
     async page => {
+      await page.evaluate(() => localStorage.setItem('janusform-theme', 'dark'))
+      await page.reload()
       await ready(page)
       await tab(page, 'Sparkle')
       await page.getByRole('switch', { name: 'Show empty patches' }).click()
