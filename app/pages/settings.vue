@@ -15,10 +15,6 @@ onMounted(async () => {
     failed.value = sentencesOf(error)
   }
 })
-function finger(mm: number | null): void {
-  settings.finger = mm!
-  settings.fingerMeasured = true
-}
 const ownLetters = computed(() => Object.keys(settings.ownKeys).length)
 const darkTheme = computed({ get: () => dark.value, set: toggle })
 </script>
@@ -49,17 +45,7 @@ const darkTheme = computed({ get: () => dark.value, set: toggle })
         <button class="btn self-start" @click="choosing = true">Your way of working</button>
         <SwitchField v-model="settings.twinNew" label="New strokes off the midline get a twin" />
         <SwitchField v-model="settings.snap" label="Stencils go to brow, cheekbone and other rims" />
-        <label class="flex items-center justify-between gap-2"
-          ><span>Width of your finger, mm <EstimateMark v-if="!settings.fingerMeasured" /></span
-          ><NumberInput
-            :model-value="settings.finger"
-            class="w-18!"
-            :min="8"
-            :max="30"
-            :step="0.5"
-            label="Width of your finger, mm"
-            @update:model-value="finger"
-        /></label>
+        <FingerField />
       </section>
       <section class="panel">
         <h2 class="panel-head">Keys</h2>

@@ -13,10 +13,6 @@ const total = computed(() => amounts.value.reduce((s, a) => s + a.grams, 0))
 const cost = computed(() =>
   amounts.value.some(a => a.cost !== null) ? amounts.value.reduce((s, a) => s + (a.cost ?? 0), 0) : null,
 )
-function finger(mm: number | null): void {
-  settings.finger = mm!
-  settings.fingerMeasured = true
-}
 const choosing = ref(false)
 function ask(): void {
   choosing.value = true
@@ -119,22 +115,9 @@ const tagsOf = (text: string) =>
     </details>
     <details class="rounded-lg border border-rule bg-card px-2.5 py-1.5 text-[0.93rem]">
       <summary class="font-semibold">Your hands and rules</summary>
-      <label class="mt-1.5 flex items-center justify-between gap-2"
-        >Width of your finger, mm<NumberInput
-          :model-value="settings.finger"
-          class="w-18!"
-          :min="8"
-          :max="30"
-          :step="0.5"
-          label="Width of your finger, mm"
-          @update:model-value="finger"
-      /></label>
+      <FingerField class="mt-1.5" />
       <p class="text-[0.87rem] text-soft">
-        Lay a finger on the ruler once; places are then told in fingers too.<span
-          v-if="!settings.fingerMeasured"
-          class="ml-1 rounded bg-rule px-1 text-xs text-ink"
-          >estimate</span
-        >
+        Lay a finger on the ruler once; places are then told in fingers too.
       </p>
       <button class="btn mt-1.5 w-full" @click="choosing = true">Your way of working</button>
       <SwitchField v-model="settings.inches" class="mt-1.5" label="Inches instead of mm" />
