@@ -2,14 +2,22 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const alias = { '#core': fileURLToPath(new URL('./core', import.meta.url)) }
-const project = (name: string) => ({
+/** Tests that stub globals or modules, each file in a world of its own. */
+const APP = 'tests/unit/app/**/*.test.ts'
+const project = (name: string, include: string, more: object) => ({
   resolve: { alias },
+  test: { name, include: [include], environment: 'node', testTimeout: 20_000, ...more },
+})
+// The core keeps nothing between calls: its files share one world, which is read once.
+const shared = { isolate: false }
+
+export default defineConfig({
   test: {
-    name,
-    include: [`tests/${name}/**/*.test.ts`],
-    environment: 'node',
-    testTimeout: 20_000,
+    maxWorkers: 2,
+    projects: [
+      project('unit', 'tests/unit/**/*.test.ts', { ...shared, exclude: [APP] }),
+      project('unit app', APP, {}),
+      project('reference', 'tests/reference/**/*.test.ts', shared),
+    ],
   },
 })
-
-export default defineConfig({ test: { maxWorkers: 2, projects: [project('unit'), project('reference')] } })

@@ -71,7 +71,15 @@ for (const project of ['unit', 'reference']) {
   stage(
     project,
     'npx',
-    ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile=${file}`],
+    [
+      'vitest',
+      'run',
+      '--project',
+      `${project}*`,
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile=${file}`,
+    ],
     vitest(file),
   )
 }

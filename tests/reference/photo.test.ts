@@ -1,22 +1,9 @@
-import { readdirSync, readFileSync } from 'node:fs'
 import PerspT from 'perspective-transform'
 import { describe, expect, it } from 'vitest'
-import { polygonOf, sheetOfDraft, type Draft } from '../../core/draft'
-import { polygonArea, type Point } from '../../core/geometry'
-import {
-  discRadius,
-  findSheet,
-  frameOfCorners,
-  histogramOf,
-  homographyOf,
-  inverted,
-  otsu,
-  prepare,
-  readOpenings,
-  taken,
-} from '../../core/photo'
-import { analyse, readSheetFile, type SheetGeometry } from '../../core/stencil'
-import { LAMP, photograph, SHADE, SIDE, type Shot } from '../photographs'
+import type { Point } from '../../core/geometry'
+import { discRadius, histogramOf, homographyOf, inverted, otsu, taken } from '../../core/photo'
+import type { SheetGeometry } from '../../core/stencil'
+import { areasOf, readShot } from '../readings'
 
 const SQUARE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]] // prettier-ignore
 
@@ -114,19 +101,6 @@ const at = (ring: Float64Array, x: number, y: number) => ring.map((v, k) => v + 
 const disc = (r: number) =>
   Float64Array.from({ length: 256 }, (_, k) => r * (k % 2 ? Math.sin : Math.cos)((Math.PI * (k >> 1)) / 64))
 
-/** Reads a photograph by the true corners, as after a painter has set them. */
-function readShot(shot: Shot): { draft: Draft; corners: number } {
-  const { picture, corners } = photograph(shot)
-  const found = findSheet(picture)
-  const off = found
-    ? Math.max(...found.corners.map((c, k) => Math.hypot(c[0] - corners[k]![0], c[1] - corners[k]![1])))
-    : Infinity
-  // Where they are found, the reading goes by what was found.
-  const frame = frameOfCorners(off < 3 ? found!.corners : corners, shot.sheet.width, shot.sheet.height)
-  return { draft: readOpenings(prepare(picture, frame, 'sheet', null)).sheets[0]!.draft, corners: off }
-}
-const areas = (draft: Draft) => draft.openings.map(o => polygonArea(polygonOf(o))).sort((a, b) => a - b)
-
 it('a disc of 10 mm and a square of 8 mm have their areas by geometry within half a per cent', () => {
   const sheet: SheetGeometry = {
     width: 60,
@@ -137,7 +111,7 @@ it('a disc of 10 mm and a square of 8 mm have their areas by geometry within hal
       { outer: at(rectangle(8, 8), 14, 0), holes: [] },
     ],
   }
-  const [square, round] = areas(readShot({ sheet, fineness: 10 }).draft)
+  const [square, round] = areasOf(readShot({ sheet, fineness: 10 }).draft)
   expect(round! / (Math.PI * 25)).toBeCloseTo(1, 2)
   expect(Math.abs(round! / 78.54 - 1)).toBeLessThan(0.005)
   expect(Math.abs(square! / 64 - 1)).toBeLessThan(0.005)
@@ -148,42 +122,4 @@ it('a small disc is given back what a blur took: to first order sigma^2 / 2r (cu
   // A disc of radius 2 sigma looks half bright at 0.838 of its radius: by numerical integration of the noncentral
   // chi-square distribution, from memory of its tables.
   expect(discRadius(1.6, 1)).toBeGreaterThan(1.9)
-})
-
-const LIGHTS = [SIDE, LAMP, SHADE]
-const MATERIALS: Partial<Shot>[] = [
-  {},
-  { material: '#e8e4d8', ground: '#3a4a55' },
-  { material: '#5d6064', ground: '#15161a' },
-]
-const files = readdirSync('demo/stencils').filter(f => f.endsWith('.svg'))
-
-/** A reading takes five seconds alone, and several times that beside others. */
-const READING_MS = 90_000
-
-describe('photographs of every demo stencil, in three kinds of light on three grounds', () => {
-  const offs: number[] = []
-  it.each(files.map((file, n) => [file.replace('.svg', ''), n] as const))('%s', (name, n) => {
-    const { sheet } = readSheetFile(readFileSync(`demo/stencils/${name}.svg`, 'utf8'))
-    const fineness = n % 6 === 0 ? 12 : 8
-    const { draft, corners } = readShot({
-      sheet,
-      fineness,
-      light: LIGHTS[n % 3]!,
-      seed: n,
-      ...MATERIALS[(n >> 1) % 3],
-    })
-    offs.push(corners)
-    const truth = sheet.openings.map(polygonArea).reduce((a, b) => a + b, 0)
-    const found = areas(draft).reduce((a, b) => a + b, 0)
-    expect(draft.openings).toHaveLength(sheet.openings.length)
-    expect(Math.abs(found / truth - 1)).toBeLessThan(name === 'halftone' ? 0.025 : 0.01)
-    const bridge = analyse(sheetOfDraft(draft)).bridge!.width
-    expect(Math.abs(bridge - analyse(sheet).bridge!.width)).toBeLessThan(0.15)
-  }, READING_MS)
-
-  it('finds the corners without help on nine of ten, to half a pixel', () => {
-    expect(offs).toHaveLength(files.length)
-    expect(offs.filter(off => off < 0.5).length).toBeGreaterThanOrEqual(0.9 * files.length)
-  })
 })

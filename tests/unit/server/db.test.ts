@@ -135,7 +135,11 @@ it('seeds the demo once, and keeps what its user made of it', { timeout: 90_000 
   const kept = stencilsIn(again)
   expect(kept.all()[0]!.width).toBeGreaterThan(0)
   expect([kept.find('moth')!.deletedAt, kept.geometry('moth') !== null]).toEqual(['later', true])
-  expect([kept.bringBack('moth'), kept.bringBack('moth'), kept.bringBack('none')]).toEqual([true, false, false])
+  expect([kept.bringBack('moth'), kept.bringBack('moth'), kept.bringBack('none')]).toEqual([
+    true,
+    false,
+    false,
+  ])
   expect(kept.find('moth')!.deletedAt).toBeNull()
   again.close()
   rmSync(folder, { recursive: true })

@@ -1,0 +1,5 @@
+import { describe } from 'vitest'
+import { photographedHalf } from '../readings'
+
+describe('photographs of demo stencils in three kinds of light on three grounds, the odd ones', () =>
+  photographedHalf(1))
