@@ -15,6 +15,12 @@ onNuxtReady(() => {
     wanted.value = true
   }, AFTER_MS)
 })
+onKeyStroke('z', event => {
+  if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey || event.defaultPrevented) return
+  // A field takes back its own typing.
+  if ((event.target as HTMLElement).closest('input, textarea, select')) return
+  if (undoLast()) event.preventDefault()
+})
 onKeyStroke('k', event => {
   if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return
   event.preventDefault()

@@ -118,10 +118,7 @@ export function useGallery() {
   const remove = ({ id, name }: LookCardData) =>
     attempt(async () => {
       await $fetch<unknown, string>(`/api/looks/${id}`, { method: 'DELETE' })
-      toast(`${name} deleted`, {
-        duration: 10000,
-        action: { label: 'Undo', onClick: () => void restore(id) },
-      })
+      tellUndoable(`${name} deleted`, () => restore(id))
     })
   const take = (file: File) =>
     attempt(async () => {

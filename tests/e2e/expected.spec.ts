@@ -100,6 +100,24 @@ test('a paint that looks use is deleted after it is told, and undo gives it back
   ).toBe(true)
 })
 
+test('Ctrl Z takes back what was deleted on any page, the latest first', async ({ page }) => {
+  await page.goto('/')
+  const cards = page.locator('[data-look]')
+  await expect(cards.first()).toBeVisible()
+  const names: string[] = []
+  for (let n = 0; n < 2; n++) {
+    const name = await cards.first().locator('h2').innerText()
+    names.push(name)
+    await page.getByRole('button', { name: `More for ${name}`, exact: true }).click()
+    await page.getByRole('menuitem', { name: 'Delete' }).click()
+    await expect(page.getByRole('button', { name: `More for ${name}`, exact: true })).toBeHidden()
+  }
+  for (const name of names.reverse()) {
+    await page.locator('body').press('Control+z')
+    await expect(page.getByRole('button', { name: `More for ${name}`, exact: true })).toBeVisible()
+  }
+})
+
 test('changes of groups are undone and done again by keys', async ({ page }) => {
   await page.goto('/drawer/star-set')
   await page.getByRole('tab', { name: 'Groups' }).click()

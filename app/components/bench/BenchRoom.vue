@@ -124,6 +124,7 @@ const keys: KeyActions = {
     help.value = true
   },
 }
+ownHistory()
 offerCommands(() => (session.look ? benchCommands() : []))
 const dialogs = { help, choosing, listing, trying, versions, telling }
 /** What the bench offers in the list of commands. */

@@ -48,6 +48,7 @@ function key(event: KeyboardEvent): void {
   const next = Object.entries(DRAFT_TOOLS).find(([, t]) => t.key === letter)
   if (next && !event.altKey) tool.value = next[0] as DraftTool
 }
+ownHistory()
 useEventListener('keydown', key)
 </script>
 

@@ -7,22 +7,12 @@ const props = defineProps<{ id: string; name: string; usedIn: readonly { name: s
 const drawer = useDrawer()
 const asking = ref(false)
 
-async function bringBack(): Promise<void> {
-  try {
-    await drawer.bringBack(props.id)
-  } catch (error) {
-    toast.error(sentencesOf(error).join(' '), { duration: 9000 })
-  }
-}
 async function takeOut(): Promise<void> {
   asking.value = false
   try {
     await drawer.takeOut(props.id)
     await navigateTo('/drawer')
-    toast(`${props.name} deleted`, {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => void bringBack() },
-    })
+    tellUndoable(`${props.name} deleted`, () => drawer.bringBack(props.id))
   } catch (error) {
     toast.error(sentencesOf(error).join(' '), { duration: 9000 })
   }

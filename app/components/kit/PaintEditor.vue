@@ -106,8 +106,7 @@ async function remove(): Promise<void> {
   try {
     await kit.remove(p.id)
     emit('done')
-    const undo = () => kit.bringBack(p).catch(error => toast.error(sentencesOf(error).join(' ')))
-    toast(`${p.name} deleted`, { duration: 10_000, action: { label: 'Undo', onClick: () => void undo() } })
+    tellUndoable(`${p.name} deleted`, () => kit.bringBack(p))
   } catch (error) {
     problems.value = sentencesOf(error)
   }

@@ -38,11 +38,7 @@ async function takeBack({ of, id, words, again }: (typeof own.value)[number]): P
   leaving.value.add(id)
   try {
     await kit.unread(of, id)
-    const undo = () => again().catch(error => toast.error(sentencesOf(error).join(' ')))
-    toast(`Reading ${words} taken back`, {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => void undo() },
-    })
+    tellUndoable(`Reading ${words} taken back`, again)
   } catch (error) {
     toast.error(sentencesOf(error).join(' '))
   } finally {

@@ -74,6 +74,7 @@ const history = useRefHistory(groups, {
   // What the server answers is told as a change too.
   shouldCommit: (before, now) => JSON.stringify(before) !== JSON.stringify(now),
 })
+ownHistory()
 onKeyStroke(['z', 'Z', 'y'], event => {
   const field = (event.target as HTMLElement).closest('input, textarea, select')
   if (!(event.ctrlKey || event.metaKey) || field || event.defaultPrevented) return
