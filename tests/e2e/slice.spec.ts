@@ -169,11 +169,13 @@ test('two pages that save the same look keep both versions', async ({ page, cont
   await other.keyboard.press('ArrowRight')
   await saved(other)
   await page.locator('[data-step]').nth(2).click()
+  await page.getByTestId('stage').focus()
   await page.keyboard.press('ArrowDown')
   await expect(page.getByRole('dialog')).toContainText('saved from somewhere else')
   // The choice can be put off: the work goes on, and the header leads back to it.
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
   await expect(page.getByTestId('save-state')).toHaveText('two versions')
+  await page.getByTestId('stage').focus()
   await page.keyboard.press('ArrowDown')
   await page.getByTestId('save-state').click()
   await page.getByRole('button', { name: 'Keep the other' }).click()
@@ -188,6 +190,7 @@ test('work done while the server is away comes back', async ({ page }) => {
     request.method() === 'PUT' ? route.abort() : route.continue(),
   )
   await page.locator('[data-step]').nth(2).click()
+  await page.getByTestId('stage').focus()
   await page.keyboard.press('Shift+ArrowUp')
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'failed')
   const y = await page.getByLabel('Down, mm').inputValue()

@@ -176,9 +176,7 @@ const same = computed(
       <div class="space-y-3">
         <SegmentedChoice v-model="kind" label="Kind of canvas" :options="kinds" />
         <div class="grid grid-cols-2 gap-3">
-          <label
-            >Age, years<NumberInput v-model="age" :min="YOUNGEST" :max="OLDEST" label="Age, years"
-          /></label>
+          <label>Age, years<NumberInput live v-model="age" label="Age, years" /></label>
           <label v-if="kind !== 'arm'"
             >Build<select v-model="face.build" class="field" aria-label="Build">
               <option v-for="b in BUILDS" :key="b" :value="b">{{ builds[b] }}</option>

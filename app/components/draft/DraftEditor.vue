@@ -70,6 +70,7 @@ useEventListener('keydown', key)
       <label v-if="tool === 'cut' || tool === 'fill'" class="ml-2 flex items-center gap-1 text-sm"
         >brush
         <NumberInput
+          live
           v-model="brush"
           class="w-18!"
           :min="0.2"
@@ -82,6 +83,7 @@ useEventListener('keydown', key)
       <label v-if="tool === 'apart' || tool === 'join'" class="ml-2 flex items-center gap-1 text-sm"
         >{{ tool === 'apart' ? 'bridge' : 'slot' }}
         <NumberInput
+          live
           v-model="bridge"
           class="w-18!"
           :min="0.3"

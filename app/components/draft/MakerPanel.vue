@@ -82,6 +82,7 @@ function resize(): void {
       <div class="grid grid-cols-3 gap-2 text-sm">
         <label
           >wide<NumberInput
+            live
             v-model="size.width"
             :min="20"
             :max="500"
@@ -90,6 +91,7 @@ function resize(): void {
         /></label>
         <label
           >tall<NumberInput
+            live
             v-model="size.height"
             :min="20"
             :max="500"
@@ -98,6 +100,7 @@ function resize(): void {
         /></label>
         <label
           >corners<NumberInput
+            live
             v-model="size.radius"
             :min="0"
             :max="60"
@@ -126,6 +129,7 @@ function resize(): void {
       <label v-if="from" class="flex items-center gap-1 text-sm"
         >size
         <NumberInput
+          live
           v-model="scale"
           class="w-20!"
           :min="5"
@@ -150,8 +154,10 @@ function resize(): void {
     <div class="space-y-1">
       <h2 class="eyebrow">Repeat it over the stencil</h2>
       <div class="grid grid-cols-2 gap-2 text-sm">
-        <label>step across, mm<NumberInput v-model="how.across" :min="1" :max="200" :step="0.5" /></label>
-        <label>step down, mm<NumberInput v-model="how.down" :min="1" :max="200" :step="0.5" /></label>
+        <label
+          >step across, mm<NumberInput live v-model="how.across" :min="1" :max="200" :step="0.5"
+        /></label>
+        <label>step down, mm<NumberInput live v-model="how.down" :min="1" :max="200" :step="0.5" /></label>
         <label
           >rows shifted by<select v-model.number="how.shift" class="field">
             <option :value="0">nothing</option>
@@ -159,7 +165,7 @@ function resize(): void {
             <option :value="0.333">a third</option>
           </select></label
         >
-        <label>margin, mm<NumberInput v-model="how.margin" :min="2" :max="60" :step="0.5" /></label>
+        <label>margin, mm<NumberInput live v-model="how.margin" :min="2" :max="60" :step="0.5" /></label>
       </div>
       <label class="flex items-center gap-1 text-sm"
         ><input v-model="how.flip" type="checkbox" class="accent-mulberry" /> every other row mirrored</label
@@ -175,7 +181,9 @@ function resize(): void {
     <div class="space-y-1">
       <h2 class="eyebrow">Border along a line</h2>
       <div class="flex flex-wrap items-end gap-2 text-sm">
-        <label>step, mm<NumberInput v-model="step" class="w-20!" :min="1" :max="200" :step="0.5" /></label>
+        <label
+          >step, mm<NumberInput live v-model="step" class="w-20!" :min="1" :max="200" :step="0.5"
+        /></label>
         <button class="btn" @click="emit('draw')">{{ line ? 'Draw another line' : 'Draw the line' }}</button>
         <button
           class="btn"

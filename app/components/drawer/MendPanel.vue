@@ -109,6 +109,7 @@ async function keep(): Promise<void> {
     <p v-if="!whole" class="text-soft">
       Nothing to mend: no loose pieces, and no bridge or slot under
       <NumberInput
+        live
         v-model="least"
         class="inline w-16!"
         :min="0.2"
@@ -123,6 +124,7 @@ async function keep(): Promise<void> {
         <label class="flex items-center gap-1"
           >new bridges
           <NumberInput
+            live
             v-model="width"
             class="w-16!"
             :min="0.4"
@@ -135,6 +137,7 @@ async function keep(): Promise<void> {
         <label class="flex items-center gap-1"
           >cutter's least width
           <NumberInput
+            live
             v-model="least"
             class="w-16!"
             :min="0.2"

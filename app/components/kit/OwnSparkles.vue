@@ -108,6 +108,7 @@ const wordsOf = (s: OwnGlitter | OwnGem): string =>
             </select></label
           ><label
             >flakes, mm<NumberInput
+              live
               v-model="fresh.flake"
               :min="0.08"
               :max="4"
@@ -122,6 +123,7 @@ const wordsOf = (s: OwnGlitter | OwnGem): string =>
             </select></label
           ><label
             >size, mm<NumberInput
+              live
               v-model="fresh.size"
               :min="GEM_SIZE[0]"
               :max="GEM_SIZE[1]"

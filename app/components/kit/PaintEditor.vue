@@ -193,12 +193,12 @@ async function remove(): Promise<void> {
           type="date"
           v-kept="draft.openedOn ?? ''"
           @change="draft.openedOn = ($event.target as HTMLInputElement).value || null" /></label
-      ><label>Good for, months<NumberInput v-model="draft.months" :min="1" :max="120" /></label>
-      <label>Left, g<NumberInput v-model="draft.grams" :min="0" :step="0.5" clearable /></label
-      ><label>Full cake, g<NumberInput v-model="draft.cakeGrams" :min="1" /></label>
+      ><label>Good for, months<NumberInput live v-model="draft.months" :min="1" :max="120" /></label>
+      <label>Left, g<NumberInput live v-model="draft.grams" :min="0" :step="0.5" clearable /></label
+      ><label>Full cake, g<NumberInput live v-model="draft.cakeGrams" :min="1" /></label>
       <label
         >Price of a cake<span class="flex gap-1"
-          ><NumberInput v-model="draft.price" :min="0" :step="0.1" clearable /><select
+          ><NumberInput live v-model="draft.price" :min="0" :step="0.1" clearable /><select
             v-model="settings.currency"
             class="field w-20! px-1!"
             aria-label="Currency"

@@ -61,6 +61,7 @@ const drop = (i: number) => {
         <option value="">{{ paintOfStrip(s, kit.paints)?.name || s.name || 'from the kit…' }}</option>
         <option v-for="p in kit.singles" :key="p.id" :value="p.id">{{ p.name }}</option></select
       ><NumberInput
+        live
         v-model="s.width"
         class="w-18!"
         :min="0.5"

@@ -74,7 +74,8 @@ async function add(): Promise<void> {
       ><input v-model="weighed" type="checkbox" class="accent-mulberry" />I have weighed it</label
     >
     <label class="block"
-      >{{ byScales ? way.scales : way.ask }}<NumberInput v-model="entered" :min="0" :step="0.1" clearable
+      >{{ byScales ? way.scales : way.ask
+      }}<NumberInput live v-model="entered" :min="0" :step="0.1" clearable
     /></label>
     <p v-if="value !== null && measure !== 'tip' && !byScales" class="text-sm text-soft">
       That gives {{ measure === 'release' ? `${value.toFixed(2)} mg/cm²` : `${value.toFixed(0)} mg`

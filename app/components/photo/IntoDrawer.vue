@@ -177,6 +177,7 @@ async function sendAll(): Promise<void> {
             <label
               ><span class="eyebrow">Points to, °</span
               ><NumberInput
+                live
                 v-model="entry.heading"
                 :min="-360"
                 :max="360"
@@ -186,7 +187,7 @@ async function sendAll(): Promise<void> {
             /></label>
             <label
               ><span class="eyebrow">Copies</span
-              ><NumberInput v-model="entry.copies" :min="0" :max="99" :disabled="entry.state === 'done'"
+              ><NumberInput live v-model="entry.copies" :min="0" :max="99" :disabled="entry.state === 'done'"
             /></label>
           </div>
           <label class="block"

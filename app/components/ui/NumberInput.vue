@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NumberParser } from '@internationalized/number'
 import { NumberFieldInput, NumberFieldRoot } from 'reka-ui'
 import type { ComponentPublicInstance } from 'vue'
 
@@ -17,6 +18,8 @@ const props = withDefaults(
     disabled?: boolean
     /** Whether it may be empty. */
     clearable?: boolean
+    /** Whether what is typed counts while it is typed, as in a form; else once the field is left. */
+    live?: boolean
   }>(),
   { label: undefined, min: undefined, max: undefined, step: 1, placeholder: undefined },
 )
@@ -39,6 +42,19 @@ function takeSign(event: InputEvent): void {
   const [from, to] = [field.selectionStart ?? field.value.length, field.selectionEnd ?? field.value.length]
   field.setRangeText(data.replace(other, decimal), from, to, 'end')
   field.dispatchEvent(new Event('input', { bubbles: true }))
+}
+
+const reader = new NumberParser(locale, FORMAT)
+/** Takes a number while it is typed, once it reads as it would be written: nothing jumps under the hand. */
+function takeTyped(event: Event): void {
+  if (!props.live) return
+  const { value: text } = event.target as HTMLInputElement
+  const typed = text === '' ? null : reader.parse(text)
+  if (written(typed) !== text || (typed === null && !props.clearable)) return
+  const { min = -Infinity, max = Infinity } = props
+  if (typed !== null && (typed < min || typed > max)) return
+  refused.value = ''
+  value.value = typed
 }
 
 const refused = ref('')
@@ -95,6 +111,7 @@ function bounds(asked: number): string {
       :aria-invalid="refused !== '' || undefined"
       :data-kept="written(value)"
       @beforeinput.capture="takeSign"
+      @input="takeTyped"
     />
   </NumberFieldRoot>
   <span v-if="refused" role="alert" class="block text-[0.8rem] text-stop">{{ refused }}</span>
