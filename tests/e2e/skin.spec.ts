@@ -99,6 +99,7 @@ test('a look goes onto an arm and onto the board, and is painted there', async (
   await painted(page)
   await page.locator('[data-step="kc3"]').click()
   await expect(page.getByTestId('twin-words')).toContainText('Lay the same stencil again as it is, side A')
+  await page.getByTestId('stage').focus()
   await page.keyboard.press('ArrowDown')
   await expect(page.getByTestId('where')).toContainText('44 mm (3 fingers) above the middle of the arm')
   await page.keyboard.press('Control+z')
