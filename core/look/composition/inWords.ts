@@ -82,8 +82,7 @@ const acrossOf = (points: readonly Point[]): number => {
 }
 
 /** Where a step lies: the zones that have a name of their own, else the nearest landmark. */
-function placeInWords(step: Step, world: World): string {
-  const points = pointsOf(step, world)
+function placeInWords(step: Step, points: readonly Point[], world: World): string {
   if (!points.length) return ''
   const shares = zonesUnder(points, world)
   const named = shares.filter(([id]) => id !== 'face')
@@ -107,7 +106,7 @@ function openingsInWords(step: Step, world: World): string {
   return painted < all ? `, ${painted} of ${all} openings` : `, ${all} ${all === 1 ? 'opening' : 'openings'}`
 }
 
-function stepInWords(step: Step, number: number, world: World): string {
+function stepInWords(step: Step, number: number, points: readonly Point[], world: World): string {
   const kind = kindOf(step)
   const colours = [...new Set(paintsOf(step).map(({ name, colour }) => `${name} (${colourWords(colour)})`))]
   const off = world.off?.has(step.id)
@@ -116,7 +115,7 @@ function stepInWords(step: Step, number: number, world: World): string {
     step.label && ` "${step.label}"`,
     openingsInWords(step, world),
     colours.length ? `, in ${listed(colours)}` : '',
-    off ? '' : placeInWords(step, world),
+    off ? '' : placeInWords(step, points, world),
     step.twin.rule === 'none' ? '' : ', with its twin',
     off ? ', left out now' : '',
     '.',
@@ -126,13 +125,9 @@ function stepInWords(step: Step, number: number, world: World): string {
 /** Zones that hang together with others and are not named as bare by themselves. */
 const NOT_ALONE: readonly string[] = ['face', 'arm', 'muzzle']
 
-/** The zones on which nothing lies. */
-function bareZones(look: Look, world: World): ZoneId[] {
-  const taken = new Set(
-    look.steps
-      .filter(s => !world.off?.has(s.id))
-      .flatMap(s => zonesUnder(pointsOf(s, world), world).map(([id]) => id)),
-  )
+/** The zones on which none of some points lies, by the points of each step. */
+function bareZones(laid: readonly (readonly Point[])[], world: World): ZoneId[] {
+  const taken = new Set(laid.flatMap(points => zonesUnder(points, world).map(([id]) => id)))
   return namedZones(world.ground).filter(id => !taken.has(id))
 }
 const namedZones = (ground: Ground): ZoneId[] =>
@@ -147,11 +142,13 @@ const reached = (ground: Ground, id: ZoneId): boolean => {
 /** A look in words: what lies where, in which colours, and what is bare. */
 export function lookInWords(look: Look, world: World): LookInWords {
   const { steps } = look
-  const bare = bareZones(look, world)
+  // Where each step lies, which is worked out once; nowhere when it is left out.
+  const laid = steps.map(step => (world.off?.has(step.id) ? [] : pointsOf(step, world)))
+  const bare = bareZones(laid, world)
   const on = world.ground.words
   return {
     summary: `${look.name}: ${/^[aeiou]/i.test(on) ? 'an' : 'a'} ${on}, ${look.skin.age} years, ${skinClass(labOf(linearOf(look.skin.colour)))} skin${look.skin.eyes === 'closed' ? ', eyes closed' : ''}. ${steps.length === 0 ? 'Nothing is painted yet' : steps.length === 1 ? 'One step' : `${steps.length} steps, from the skin up`}.`,
-    steps: steps.map((step, i) => ({ id: step.id, words: stepInWords(step, i + 1, world) })),
+    steps: steps.map((step, i) => ({ id: step.id, words: stepInWords(step, i + 1, laid[i]!, world) })),
     bare: steps.length && bare.length ? zonesInWords(bare, Infinity) : null,
   }
 }
