@@ -55,7 +55,8 @@ function useList() {
       failed.value = sentencesOf(error)
     }
     loading.value = false
-    void nextTick(() => getBenchReady(drawAhead))
+    const newest = looks.value.find(l => !l.damaged)?.id
+    void nextTick(() => getBenchReady(newest, () => gone, drawAhead))
   }
   let stopAhead = () => {}
   function drawAhead(): void {
@@ -64,26 +65,36 @@ function useList() {
   }
   let gone = false
   onMounted(load)
-  onBeforeUnmount(() => {
+  // As soon as something else is asked for: what is opened next waits for nothing that is done ahead.
+  onBeforeRouteLeave(() => {
     gone = true
-    clearTimeout(timer)
     stopAhead()
   })
+  onBeforeUnmount(() => clearTimeout(timer))
   return { looks, failed, loading, load }
 }
 
 /**
  * Fetches what the bench is made of once the gallery stands and nobody is waiting, so that a look opens at once.
+ * @param newest id of the look that is opened soonest
+ * @param gone whether the gallery has been left meanwhile: whoever opens a look waits for nothing of this
  * @param then what is to be done after that
  */
-function getBenchReady(then: () => void): void {
+function getBenchReady(newest: string | undefined, gone: () => boolean, then: () => void): void {
   const idle = window.requestIdleCallback ?? ((job: () => void) => setTimeout(job, 500))
-  const get = () => {
-    void import('~/components/bench/BenchRoom.vue').catch(() => {})
+  const get = async () => {
+    if (gone()) return
     warmPainter()
+    try {
+      await import('~/components/bench/BenchRoom.vue')
+      const { warmBench } = await import('~/utils/warmBench')
+      if (newest && !gone()) await warmBench(newest)
+    } catch {
+      // What cannot be fetched or painted now is fetched and told of when a look is opened.
+    }
     then()
   }
-  setTimeout(() => idle(get), AFTER_MS)
+  setTimeout(() => idle(() => void get()), AFTER_MS)
 }
 
 /** The looks of the gallery, and what can be done with them. */

@@ -30,14 +30,8 @@ export function usePainter() {
       upTo: number | undefined,
       have: number | null,
     ): Promise<Update | null> => onStage(p => p.update(plain(look), pxPerMm, upTo, have)),
-    /** Gets the bare skin ready before the sheets are there, and begins the other worker beside it. */
-    ready: (look: Look, pxPerMm: number): Promise<void> => {
-      // The stage goes first: it gets the worker that was warmed.
-      const head = onStage(p => p.ready(plain(look), pxPerMm))
-      // A worker that cannot begin is told of by the first thing that is asked of it.
-      void onAnalysis(() => Promise.resolve()).catch(() => {})
-      return head
-    },
+    /** Gets the bare skin ready before the sheets are there. */
+    ready: (look: Look, pxPerMm: number): Promise<void> => onStage(p => p.ready(plain(look), pxPerMm)),
     /** The whole look at once and coarsely, for a stage that shows nothing yet. */
     coarse: (look: Look): Promise<Picture> => onStage(p => p.paint(plain(look), COARSE_PX)),
     paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>

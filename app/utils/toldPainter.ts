@@ -22,7 +22,10 @@ export class ToldPainter {
   private kitTold = ''
   private heard: Promise<void> = Promise.resolve()
 
-  /** Tells the worker what is new; done once it has heard everything, whoever told it. */
+  /**
+   * Tells the worker what is new; done once it has heard everything, whoever told it. Messages reach it in
+   * the order in which they were sent: a job may be sent right after, without waiting for that.
+   */
   private tell({ shapes, paints, readings }: ToPaintWith): Promise<void> {
     const fresh = [...shapes].filter(s => this.told.get(s.id) !== s)
     const key = JSON.stringify([paints, readings])
@@ -30,15 +33,16 @@ export class ToldPainter {
       fresh.forEach(s => this.told.set(s.id, s))
       this.kitTold = key
       const list = fresh.map(s => plain(unprepared(s)))
-      const before = this.heard
-      this.heard = before.then(() => this.worker.jobs.know(list, plain([...paints]), plain(readings)))
+      const told = this.worker.jobs.know(list, plain([...paints]), plain(readings))
+      this.heard = Promise.all([this.heard, told]).then(() => {})
     }
     return this.heard
   }
 
-  /** Runs a job once the worker knows what the page knows. Throws GivenUp when it was given up. */
+  /** Runs a job that knows what the page knows. Throws GivenUp when it was given up. */
   run<T>(known: ToPaintWith, job: (painter: Remote<Painter>) => Promise<T>): Promise<T> {
-    return this.worker.until(this.tell(known).then(() => job(this.worker.jobs)))
+    const heard = this.tell(known)
+    return this.worker.until(Promise.all([job(this.worker.jobs), heard]).then(([answer]) => answer))
   }
 
   /** Gives up whatever runs; the next job gets a new worker. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { until } from '@vueuse/core'
 import { format } from 'date-fns'
 import {
   ChevronRight,
@@ -27,6 +28,14 @@ const scene = useScene()
 const analysis = useAnalysis()
 const exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
 const look = computed(() => session.look!)
+/** Working out the time takes a while at first: the picture goes before it, if there is one. */
+const timed = ref(false)
+void until(() => analysis.shown)
+  .toBe(true, { timeout: 2000 })
+  .then(() => {
+    timed.value = true
+  })
+const seconds = computed(() => (timed.value ? scene.seconds : 0))
 const grave = computed(() => analysis.findings.filter(f => f.level === 'problem').length)
 const care = computed(() => analysis.findings.filter(f => f.level === 'warning').length)
 /** Clear is said only when everything was checked. */
@@ -143,10 +152,9 @@ function budget(event: Event): void {
       class="flex shrink-0 items-center gap-1"
       v-tip="'Painting time from common practice, drying left out; and the limit that you set'"
     >
-      <strong
-        :class="look.budget !== null && scene.seconds > look.budget ? 'text-stop' : ''"
-        data-testid="time"
-        >{{ clock(scene.seconds) }}</strong><span class="text-sm text-soft">limit</span>
+      <strong :class="look.budget !== null && seconds > look.budget ? 'text-stop' : ''" data-testid="time">{{
+        timed ? clock(seconds) : '…'
+      }}</strong><span class="text-sm text-soft">limit</span>
       <input
         class="field w-15! px-1! text-center"
         v-kept="look.budget === null ? '' : clock(look.budget)"

@@ -51,14 +51,26 @@ function skipTo(where: string): void {
 /** How many steps the played build shows; null when it is not played. */
 const playTo = ref<number | null>(null)
 
+/** Whether the bench may be laid out: the painter has begun with the picture by then. */
+const begun = ref(false)
+const ahead = usePictureAhead()
+watch(
+  () => session.look?.id === id,
+  opened => opened && !begun.value && ahead.head(),
+  // At once: the sheets are asked for next, and the painter need not wait for them.
+  { flush: 'sync' },
+)
 async function open(): Promise<void> {
   failed.value = []
+  begun.value = false
   try {
     await Promise.all([session.open(id), useWays().load()])
+    await ahead.begin()
   } catch (error) {
     failed.value = sentencesOf(error)
     trouble.value = refusalData(error, 503) !== null
   }
+  begun.value = true
 }
 void open()
 useHead({ title: () => (session.look ? `${session.look.name}, Janusform` : 'Janusform') })
@@ -185,7 +197,7 @@ useEventListener(window, 'keydown', event => {
 
 <template>
   <main
-    v-if="session.look"
+    v-if="session.look && begun"
     class="grid h-dvh overflow-hidden"
     :class="bench.layout.value !== 'phone' && 'min-h-[520px]'"
     :style="{ gridTemplate: bench.frame.value }"

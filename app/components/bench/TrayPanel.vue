@@ -108,9 +108,9 @@ function carry(event: DragEvent, id: string): void {
                     @click="laying.addSheet(s.id, null)"
                   >
                     <img
+                      loading="lazy"
                       :src="`/api/stencils/${s.id}/picture.svg`"
                       :alt="`Stencil ${s.name}`"
-                      loading="lazy"
                       draggable="false"
                       class="mx-auto rounded-md bg-white"
                       :style="{ width: `${s.width * scale}px`, height: `${s.height * scale}px` }"

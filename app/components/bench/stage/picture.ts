@@ -2,6 +2,7 @@ import { ref, shallowRef, watch, type Ref } from 'vue'
 import type { Box } from '#core/geometry'
 import type { Look } from '#core/look'
 import { canvasOf, usePainter } from '~/composables/usePainter'
+import { usePictureAhead } from '~/composables/usePictureAhead'
 import { useAnalysis } from '~/stores/analysis'
 import { useDrawer } from '~/stores/drawer'
 import { useKit } from '~/stores/kit'
@@ -98,6 +99,7 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
   const scene = useScene()
   const analysis = useAnalysis()
   const painter = usePainter()
+  const ahead = usePictureAhead()
   const kit = useKit()
   const drawer = useDrawer()
   const picture = shallowRef<StandingPicture | null>(null)
@@ -120,7 +122,8 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
     const steps = upTo()
     const { box } = scene.ground
     // A newer change makes the worker give this one up.
-    const answer = await painter.update(look, fineness.value, steps, have)
+    const first = have === null && steps === undefined ? ahead.take(look, fineness.value) : null
+    const answer = await (first ?? painter.update(look, fineness.value, steps, have))
     if (!answer) return
     have = answer.picture
     show({ canvas: patched(picture.value?.canvas ?? null, answer), box }, 'fine')
