@@ -8,7 +8,7 @@ import { remembering, type Exponential, type Surface } from './surface'
  * what moves under the hand.
  */
 const FINE = { rays: 180, step: 1 }
-const QUICK = { rays: 48, step: 2.5 }
+const QUICK = { rays: 32, step: 5 }
 /** Farther than this nothing is followed, mm; from there on rays go straight. */
 const FARTHEST = 420
 

@@ -2,7 +2,7 @@ import { ringOf, type Point } from '#core/geometry'
 import { prepared, type PreparedSheet } from '#core/stencil'
 
 /** As many points as a moving sheet's openings are drawn with. */
-const MOVING_POINTS = 1000
+const MOVING_POINTS = 800
 const lighter = new WeakMap<PreparedSheet, PreparedSheet>()
 
 /** A sheet with fewer points, for what moves under the hand. */
