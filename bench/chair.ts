@@ -14,12 +14,9 @@ const watching = (selector: string): string =>
       document.documentElement.dataset.seenAt = performance.now()
     else requestAnimationFrame(look)
   })()`
-// A function, not a text: the page's policy lets no text be run.
 const seen = async (page: Page): Promise<number> => {
-  const at = await page.waitForFunction(() => document.documentElement.dataset.seenAt, undefined, {
-    polling: 30,
-  })
-  return Number(await at.jsonValue())
+  await page.waitForSelector('html[data-seen-at]', { state: 'attached' })
+  return Number(await page.getAttribute('html', 'data-seen-at'))
 }
 
 /** The chair on a page of a phone's size: from its address to the way to begin, and from there to the first step. */

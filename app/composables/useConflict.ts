@@ -3,7 +3,7 @@ import { sheetsOf, type Look } from '#core/look'
 
 /** Saves a version of a look as a look of its own. */
 async function saveAsOwn(mine: Look): Promise<void> {
-  const copy = { ...mine, id: nanoid(12), name: `${mine.name.slice(0, 66)} (my version)` }
+  const copy = { ...mine, id: nanoid(12), name: `${mine.name.slice(0, 66)} (my version)`, family: undefined }
   await $fetch('/api/looks', { method: 'POST', body: copy })
 }
 

@@ -116,7 +116,8 @@ export function useGallery() {
   const duplicate = (id: string) =>
     attempt(async () => {
       const { look } = await whole(id)
-      await post({ ...look, id: nanoid(12), name: `${look.name.slice(0, 74)} copy` })
+      // A copy is a look of its own, no try of the other.
+      await post({ ...look, id: nanoid(12), name: `${look.name.slice(0, 74)} copy`, family: undefined })
     })
   const rename = (id: string, name: string) =>
     attempt(async () => {
@@ -126,6 +127,8 @@ export function useGallery() {
         body: { base: version, look: { ...look, name } },
       })
     })
+  const keep = (id: string) =>
+    attempt(() => $fetch<unknown, string>(`/api/looks/${id}/keep`, { method: 'POST' }))
   const remove = ({ id, name }: LookCardData) =>
     attempt(async () => {
       await $fetch<unknown, string>(`/api/looks/${id}`, { method: 'DELETE' })
@@ -141,5 +144,5 @@ export function useGallery() {
       toast(`${look.name} imported`)
     })
 
-  return { ...list, load, create, duplicate, rename, remove, take }
+  return { ...list, load, create, duplicate, rename, keep, remove, take }
 }

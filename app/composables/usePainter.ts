@@ -1,6 +1,7 @@
 import { proxy, type Remote } from 'comlink'
 import type { Look, OrderConflict, Pass, Shows, Ways } from '#core/look'
 import type { Painter, Picture } from '~/workers/painter'
+import type { ToTellBy, TryFacts } from '~/workers/tries'
 import type { Planned } from '~/workers/planned'
 import type { Thumbs } from '~/workers/thumbStrip'
 import type { Update } from '~/workers/stagePicture'
@@ -48,6 +49,14 @@ export function usePainter() {
       onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, proxy(onProgress))),
     compare: (look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number) =>
       onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
+    sideBySide: (
+      looks: readonly Look[],
+      pxPerMm: number,
+      told: ToTellBy,
+      onPainted: (index: number, picture: Picture, facts: TryFacts) => void,
+    ) => onAsked(p => p.sideBySide(plain([...looks]), pxPerMm, plain(told), proxy(onPainted))),
+    differences: (a: Look, b: Look) => onAnalysis(p => p.differences(plain(a), plain(b))),
+    differing: (a: Look, b: Look, pxPerMm: number) => onAsked(p => p.differing(plain(a), plain(b), pxPerMm)),
     plan: (look: Look, driesBy: number): Promise<Planned | OrderConflict> =>
       onAsked(async p => p.plan(plain(look), driesBy)),
     shortened: (

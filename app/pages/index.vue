@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize, useLocalStorage } from '@vueuse/core'
 import type { LookCardData } from '~~/server/utils/cards'
-import { Archive, Camera, FilePlus2, FileUp, Search } from '@lucide/vue'
+import { Archive, FilePlus2, FileUp, Search } from '@lucide/vue'
 
 useHead({ title: 'Looks, Janusform' })
 const gallery = useGallery()
@@ -22,14 +22,24 @@ const ORDERS = {
 } as const
 const file = useTemplateRef<HTMLInputElement>('file')
 const tags = computed(() => [...new Set(looks.value.flatMap(l => l.tags))].sort())
+/** Families whose tries are laid out beside them. */
+const open = ref<ReadonlySet<string>>(new Set())
+const toggle = (family: string) => {
+  open.value = new Set(
+    open.value.has(family) ? [...open.value].filter(f => f !== family) : [...open.value, family],
+  )
+}
+const isSought = (l: LookCardData) =>
+  (!tag.value || l.tags.includes(tag.value)) &&
+  `${l.name} ${l.why} ${l.tags.join(' ')}`.toLowerCase().includes(search.value.toLowerCase().trim())
 const shown = computed(() =>
-  [...looks.value]
-    .sort(ORDERS[order.value]?.by ?? ORDERS.newest.by)
-    .filter(
-      l =>
-        (!tag.value || l.tags.includes(tag.value)) &&
-        `${l.name} ${l.tags.join(' ')}`.toLowerCase().includes(search.value.toLowerCase().trim()),
-    ),
+  inFamilies(looks.value)
+    .filter(({ head, tries }) => [head, ...tries].some(isSought))
+    .sort((a, b) => (ORDERS[order.value]?.by ?? ORDERS.newest.by)(a.head, b.head))
+    .flatMap(({ head, tries }) => [
+      { look: head, tries: tries.length },
+      ...(open.value.has(head.family) ? tries.map(look => ({ look, tries: 0 })) : []),
+    ]),
 )
 
 async function takeAll(files: Iterable<File>): Promise<void> {
@@ -116,29 +126,11 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
     </div>
     <p v-else-if="loading" class="p-10 text-center text-soft">Fetching the looks…</p>
     <div v-else-if="!shown.length" class="rounded-2xl border border-dashed border-rule p-12 text-center">
-      <h2 class="font-display text-xl">{{ looks.length ? 'No look is called that' : 'No looks yet' }}</h2>
-      <p v-if="looks.length" class="text-soft">Try another word or tag.</p>
-      <template v-else>
-        <p class="text-soft">Three ways to begin:</p>
-        <ul class="mx-auto mt-5 grid max-w-3xl gap-3 text-left sm:grid-cols-3">
-          <li class="flex flex-col items-start gap-2 rounded-xl border border-rule bg-card p-4">
-            <h3 class="font-display text-lg font-semibold">With the demo's things</h3>
-            <p class="mb-auto text-soft">Stencils, paints and looks of the Saltmarsh Lantern Fair, to try.</p>
-            <BringDemo @brought="gallery.load" />
-          </li>
-          <li class="flex flex-col items-start gap-2 rounded-xl border border-rule bg-card p-4">
-            <h3 class="font-display text-lg font-semibold">With your own</h3>
-            <p class="mb-auto text-soft">Photograph your stencils, or bring a backup of another machine.</p>
-            <NuxtLink to="/drawer/photo" class="btn"><Camera :size="16" />Photograph stencils</NuxtLink>
-            <button class="btn" @click="keeping = true"><Archive :size="16" />Bring a backup</button>
-          </li>
-          <li class="flex flex-col items-start gap-2 rounded-xl border border-rule bg-card p-4">
-            <h3 class="font-display text-lg font-semibold">Only look around</h3>
-            <p class="mb-auto text-soft">A bare face on the bench. Nothing is kept that you do not paint.</p>
-            <button class="btn" @click="gallery.create"><FilePlus2 :size="16" />Open a face</button>
-          </li>
-        </ul>
+      <template v-if="looks.length">
+        <h2 class="font-display text-xl">No look is called that</h2>
+        <p class="text-soft">Try another word or tag.</p>
       </template>
+      <LazyEmptyHouse v-else @brought="gallery.load" @backup="keeping = true" @look-around="gallery.create" />
     </div>
     <div
       v-show="shown.length && !failed.length"
@@ -159,9 +151,13 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
           }"
         >
           <LookCard
-            v-for="look in rows[row.index]"
+            v-for="{ look, tries } in rows[row.index]"
             :key="look.id"
             :look="look"
+            :tries="tries"
+            :open="open.has(look.family)"
+            @toggle="toggle(look.family)"
+            @keep="gallery.keep(look.id)"
             @rename="name => gallery.rename(look.id, name)"
             @duplicate="gallery.duplicate(look.id)"
             @remove="gallery.remove(look)"

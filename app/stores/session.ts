@@ -1,19 +1,7 @@
 import { defineStore } from 'pinia'
-import {
-  boundOrder,
-  groundFor,
-  MOST_STEPS,
-  parseLook,
-  Refused,
-  rideAlong,
-  ridersOf,
-  settle as settleRegisters,
-  sheetsOf,
-  upgraded,
-  type Command,
-  type Look,
-} from '#core/look'
+import { MOST_STEPS, parseLook, Refused, sheetsOf, upgraded, type Command, type Look } from '#core/look'
 import type { LookRecord } from '~~/server/db/looks'
+import { tidied } from '~/utils/tidied'
 import { Autosave, dropDraft, readDraft } from './autosave'
 import { useDrawer } from './drawer'
 import { History } from './history'
@@ -26,20 +14,6 @@ function problemOf(next: Look): string | null {
   const read = parseLook(next, pageMemo)
   return read.ok ? null : read.errors[0]!
 }
-
-/**
- * What every change of a look ends with: sheets in register go where their hosts went, bases go with the sheets
- * above them, and glitter follows its wet paint.
- */
-const tidied =
-  (command: Command): Command =>
-  draft => {
-    const riders = ridersOf(draft.steps)
-    command(draft)
-    settleRegisters(draft.steps)
-    if (riders.bases.size || riders.gradients.size) rideAlong(riders, draft.steps, groundFor(draft, pageMemo))
-    draft.steps = boundOrder(draft.steps) ?? draft.steps
-  }
 
 /** What is kept of a look on this device, when it is other than what the server has. */
 function keptDraft({ look }: LookRecord): { look: Look; base: number } | null {
@@ -140,7 +114,7 @@ export const useSession = defineStore('session', () => {
   }
   /** Makes the look what it was in an earlier version; one step of undo like any other. */
   const bringBack = (earlier: Look, label: string) =>
-    edit(label, draft => void Object.assign(draft, { ...earlier, id: draft.id }))
+    edit(label, draft => void Object.assign(draft, { ...earlier, id: draft.id, family: draft.family }))
   const go = (back: boolean) => void (history && goIn(history, back) && take())
   const undo = () => go(true)
   const redo = () => go(false)

@@ -42,6 +42,7 @@ import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 import type { Composition, Told } from './told'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
+import { triesJobs } from './tries'
 
 export interface Picture {
   rgba: Uint8ClampedArray<ArrayBuffer>
@@ -256,6 +257,7 @@ const painter = {
     }
     return transfer(picture, [picture.rgba.buffer])
   },
+  ...triesJobs({ worldOf, bares, kit: () => [...paints.values()], keyOfSteps }),
   /** Small pictures of the bare face and after every step: those that changed; see ThumbStrip. */
   async thumbs(look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> {
     const world = worldOf(look)

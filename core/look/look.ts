@@ -61,6 +61,17 @@ export const lookSchema = z.strictObject({
     )
     .max(8, 'must not have more than 8 switches')
     .optional(),
+  /** Of which family it is one try, by what letter, and why it was made; a look without any is a family of one. */
+  family: z
+    .strictObject({
+      /** The look with which the family began. */
+      id: idSchema,
+      letter: z.string({ error: 'must be text' }).regex(/^[A-Z]$/, 'must be one letter from A to Z'),
+      why: textSchema(120),
+      /** Whether this try is the look; the others stay beside it. */
+      kept: z.boolean({ error: 'must be true or false' }),
+    })
+    .optional(),
   /** Groups that the painter made: steps that name one are one figure to the eye. */
   groups: z
     .array(z.strictObject({ id: idSchema, name: textSchema(40).min(1, 'must not be empty') }))

@@ -1,6 +1,7 @@
 import type { Look } from '../../core/look'
 import { kelpCuff, stormKite } from './arms'
 import { emberWing } from './ember'
+import { emberTries } from './emberTries'
 import { snowHare } from './hare'
 import { hiveKeeper } from './hive'
 import { koiLantern } from './koi'
@@ -19,6 +20,7 @@ export const looks: Look[] = [
   tideQueen,
   barnOwl,
   emberWing,
+  ...emberTries,
   koiLantern,
   hiveKeeper,
   fernStag,

@@ -9,6 +9,7 @@ import { runsIn } from './runs'
 import { settingsIn } from './settings'
 import { stencilsIn } from './stencils'
 import { sparklesIn } from './sparkles'
+import { triesIn } from './tries'
 import { waysIn } from './ways'
 
 let openings = 0
@@ -22,12 +23,14 @@ export function openHouse(file?: string) {
   const opened = ++openings
   const runs = runsIn(db)
   const settings = settingsIn(db)
+  const looks = looksIn(db)
   const changes = db.prepare('SELECT total_changes()').pluck()
   return {
     db,
     /** Another text whenever anything may have changed in the data, by this program or by another. */
     state: (): string => `${opened} ${changes.get()} ${db.pragma('data_version', { simple: true })}`,
-    looks: looksIn(db),
+    looks,
+    tries: triesIn(db, looks),
     revisions: revisionsIn(db),
     pictures: picturesIn(db),
     stencils: stencilsIn(db),

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { paintsOf, sheetsOf, upgraded, type Look } from '../../core/look'
+import { familyOf, paintsOf, sheetsOf, upgraded, type Look } from '../../core/look'
 import { canvasWords } from '../../core/skin'
 import type { Db } from './open'
 
@@ -16,10 +16,16 @@ export interface LookFacts {
   readonly steps: number
   /** A digest of what its picture is painted from: neither name nor notes. */
   readonly drawn: string
+  /** The family of tries to which it belongs, its letter there, why it was made, and whether it is the look. */
+  readonly family: string
+  readonly letter: string
+  readonly why: string
+  readonly kept: boolean
 }
 
 export function factsOf(look: Look): LookFacts {
   const { name, tags, canvas, skin, steps } = look
+  const { id: family, letter, why, kept } = familyOf(look)
   return {
     name,
     tags,
@@ -31,12 +37,17 @@ export function factsOf(look: Look): LookFacts {
     drawn: createHash('sha1')
       .update(JSON.stringify([canvas, skin, steps]))
       .digest('hex'),
+    family,
+    letter,
+    why,
+    kept,
   }
 }
 
 /** The facts as values for the columns of the table. */
-export const columnsOf = ({ tags, sheets, paints, ...rest }: LookFacts) => ({
+export const columnsOf = ({ tags, sheets, paints, kept, ...rest }: LookFacts) => ({
   ...rest,
+  kept: kept ? 1 : 0,
   tags: JSON.stringify(tags),
   sheets: JSON.stringify(sheets),
   paints: JSON.stringify(paints),

@@ -24,7 +24,8 @@ export interface LookListed extends LookFacts {
   readonly seconds: number | null
 }
 
-interface ListedRow extends Omit<LookListed, 'tags' | 'sheets' | 'paints'> {
+interface ListedRow extends Omit<LookListed, 'tags' | 'sheets' | 'paints' | 'kept'> {
+  kept: number
   tags: string
   sheets: string
   paints: string
@@ -46,8 +47,9 @@ export class StaleWrite extends Error {
   }
 }
 
-const listed = ({ tags, sheets, paints, ...row }: ListedRow): LookListed => ({
+const listed = ({ tags, sheets, paints, kept, ...row }: ListedRow): LookListed => ({
   ...row,
+  kept: kept === 1,
   tags: JSON.parse(tags),
   sheets: JSON.parse(sheets),
   paints: JSON.parse(paints),
@@ -62,6 +64,15 @@ function record(row: Row & { name: string }): LookRecord {
   }
 }
 
+/** A look as it was kept; null when its document cannot be read. */
+function readable(row: Row & { name: string }): LookRecord | null {
+  try {
+    return record(row)
+  } catch {
+    return null
+  }
+}
+
 const values = (look: Look, doc: string, at: string) => ({
   id: look.id,
   doc,
@@ -69,7 +80,8 @@ const values = (look: Look, doc: string, at: string) => ({
   ...columnsOf(factsOf(look)),
 })
 
-const LISTED = `SELECT id, version, name, tags, age, canvas, sheets, paints, steps, drawn, updated_at AS savedAt,
+const LISTED = `SELECT id, version, name, tags, age, canvas, sheets, paints, steps, drawn,
+  family, letter, why, kept, updated_at AS savedAt,
   pictures.key AS pictureKey, pictures.seconds AS seconds
   FROM looks LEFT JOIN pictures ON pictures.look_id = looks.id`
 
@@ -79,6 +91,12 @@ const statements = (db: Db) => ({
   ),
   known: db.prepare<[string]>('SELECT 1 FROM looks WHERE id = ?'),
   list: db.prepare<[], ListedRow>(`${LISTED} WHERE deleted_at IS NULL ORDER BY updated_at DESC, name`),
+  ofFamily: db
+    .prepare<[string], string>(
+      'SELECT id FROM looks WHERE family = ? AND deleted_at IS NULL ORDER BY letter, created_at',
+    )
+    .pluck(),
+  letters: db.prepare<[string], string>('SELECT letter FROM looks WHERE family = ?').pluck(),
   one: db.prepare<[string], ListedRow>(`${LISTED} WHERE id = ? AND deleted_at IS NULL`),
   newest: db
     .prepare<[string, number], string>(
@@ -89,12 +107,15 @@ const statements = (db: Db) => ({
     'SELECT id, name, version, deleted_at AS deletedAt FROM looks WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC',
   ),
   insert: db.prepare(
-    `INSERT INTO looks (id, name, version, doc, created_at, updated_at, tags, age, canvas, sheets, paints, steps, drawn)
-     VALUES (@id, @name, 1, @doc, @at, @at, @tags, @age, @canvas, @sheets, @paints, @steps, @drawn)`,
+    `INSERT INTO looks (id, name, version, doc, created_at, updated_at, tags, age, canvas, sheets, paints, steps, drawn,
+       family, letter, why, kept)
+     VALUES (@id, @name, 1, @doc, @at, @at, @tags, @age, @canvas, @sheets, @paints, @steps, @drawn,
+       @family, @letter, @why, @kept)`,
   ),
   update: db.prepare(
     `UPDATE looks SET name = @name, version = version + 1, doc = @doc, updated_at = @at, tags = @tags, age = @age,
-      canvas = @canvas, sheets = @sheets, paints = @paints, steps = @steps, drawn = @drawn
+      canvas = @canvas, sheets = @sheets, paints = @paints, steps = @steps, drawn = @drawn,
+      family = @family, letter = @letter, why = @why, kept = @kept
      WHERE id = @id AND version = @base AND deleted_at IS NULL`,
   ),
   keep: db.prepare(
@@ -107,7 +128,8 @@ const statements = (db: Db) => ({
 
 /** Looks, each with its facts in columns. Their earlier versions: see revisionsIn. */
 export function looksIn(db: Db) {
-  const { live, known, list, one, newest, gone, insert, update, keep, mark, discard } = statements(db)
+  const { live, known, list, one, newest, gone, insert, update, keep, mark, discard, ...family } =
+    statements(db)
 
   return {
     /** Every look as a list shows it, the newest first; no document is read. */
@@ -119,19 +141,17 @@ export function looksIn(db: Db) {
     /** Looks that were deleted, the last one first. */
     deleted: () => gone.all(),
     /** Every look that can be read. */
-    all: (): LookRecord[] =>
-      list.all().flatMap(({ id }) => {
-        try {
-          return record(live.get(id)!)
-        } catch {
-          return []
-        }
-      }),
+    all: (): LookRecord[] => list.all().flatMap(({ id }) => readable(live.get(id)!) ?? []),
     /** A look; null when there is none. Throws DamagedLook when its document cannot be read. */
     find: (id: string): LookRecord | null => {
       const row = live.get(id)
       return row ? record(row) : null
     },
+    /** The looks of a family, by their letters; those that were deleted are not among them. */
+    ofFamily: (id: string): LookRecord[] =>
+      family.ofFamily.all(id).flatMap(one => readable(live.get(one)!) ?? []),
+    /** The letters of a family, those of deleted looks too: they may come back. */
+    letters: (id: string): string[] => family.letters.all(id),
     /** The document of a look as text, as it is kept. */
     doc: (id: string): string | null => live.get(id)?.doc ?? null,
     /** The documents of the newest looks but one, as text. */

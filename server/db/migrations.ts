@@ -194,4 +194,16 @@ CREATE TABLE stencil_photos (
 ALTER TABLE stencils ADD COLUMN deleted_at TEXT;
 `,
   },
+  {
+    // Tries of one look are a family: each has a letter and a reason, and one of them is the look.
+    sql: `
+ALTER TABLE looks ADD COLUMN family TEXT NOT NULL DEFAULT '';
+ALTER TABLE looks ADD COLUMN letter TEXT NOT NULL DEFAULT 'A';
+ALTER TABLE looks ADD COLUMN why TEXT NOT NULL DEFAULT '';
+ALTER TABLE looks ADD COLUMN kept INTEGER NOT NULL DEFAULT 1;
+-- A look from before there were tries is a family of its own.
+UPDATE looks SET family = id;
+CREATE INDEX looks_of_family ON looks (family);
+`,
+  },
 ]

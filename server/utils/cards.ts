@@ -21,11 +21,17 @@ export interface LookCardData {
   readonly awaits: boolean
   /** Whether the look is damaged where it is kept. */
   readonly damaged: boolean
+  /** The family of tries to which it belongs, its letter there, why it was made, and whether it is the look. */
+  readonly family: string
+  readonly letter: string
+  readonly why: string
+  readonly kept: boolean
 }
 
 /** The card of a look; `key` is the one that its picture should have. */
 export function cardOf(look: LookListed, key: string): LookCardData {
   const { id, name, tags, version, savedAt, age, canvas, seconds, sheets, steps } = look
+  const { family, letter, why, kept } = look
   return {
     id,
     name,
@@ -41,5 +47,9 @@ export function cardOf(look: LookListed, key: string): LookCardData {
     picture: look.pictureKey,
     awaits: usePaintAhead().awaits(look, key),
     damaged: look.drawn === '',
+    family,
+    letter,
+    why,
+    kept,
   }
 }

@@ -10,4 +10,5 @@ export const SCREENS: readonly (readonly [string, string])[] = [
   ['the settings', '/settings'],
   ['the step list', '/looks/plain-midnight-moth/steps'],
   ['the chair', '/looks/plain-midnight-moth/chair'],
+  ['the tries', '/looks/demo-ember-wing/tries'],
 ]

@@ -10,6 +10,7 @@ import {
   Download,
   Ellipsis,
   Frame,
+  Layers2,
   ListOrdered,
   LoaderCircle,
   OctagonX,
@@ -19,7 +20,7 @@ import {
   Users,
 } from '@lucide/vue'
 
-const emit = defineEmits<{ help: []; canvas: []; findings: []; skins: []; versions: [] }>()
+const emit = defineEmits<{ help: []; canvas: []; findings: []; skins: []; versions: []; try: [] }>()
 const session = useSession()
 const { wide } = useBenchLayout()
 /** Whether what a small screen has no room for is shown. */
@@ -138,6 +139,18 @@ function budget(event: Event): void {
         :data-state="state"
         >{{ save.words }}</span
       >
+    </button>
+    <button
+      v-show="wide || more"
+      class="btn shrink-0 px-2"
+      v-tip="
+        look.family?.why
+          ? `Try ${look.family.letter}: ${look.family.why}. Try another way`
+          : 'Try another way, and keep this one'
+      "
+      @click="emit('try')"
+    >
+      <Layers2 :size="15" />{{ look.family ? `Try ${look.family.letter}` : 'Tries' }}
     </button>
     <button
       v-show="wide || more"

@@ -30,6 +30,7 @@ const listing = ref(false)
 const trying = ref(false)
 const versions = ref(false)
 const telling = ref(false)
+const attempting = ref(false)
 /** Whether two versions are to be chosen from, and the painter has put that off. */
 const later = ref(false)
 watch(
@@ -138,7 +139,7 @@ const keys: KeyActions = {
 }
 ownHistory()
 offerCommands(() => (session.look ? benchCommands() : []))
-const dialogs = { help, choosing, listing, trying, versions, telling }
+const dialogs = { help, choosing, listing, trying, versions, telling, attempting }
 /** What the bench offers in the list of commands. */
 function benchCommands(): Doing[] {
   const show = (words: string, which: keyof typeof dialogs, keys?: string): Doing => ({
@@ -168,6 +169,8 @@ function benchCommands(): Doing[] {
     show('Check the look', 'listing'),
     show('Paint it on another face, an arm or the board', 'choosing'),
     show('Try on other skins', 'trying'),
+    show('Try another way', 'attempting'),
+    { words: 'Tries side by side', run: () => navigateTo(`/looks/${id}/tries`) },
     show('Earlier versions', 'versions'),
     show('The face in words', 'telling'),
     show('Keys', 'help', '?'),
@@ -220,6 +223,7 @@ useEventListener(window, 'keydown', event => {
       @canvas="choosing = true"
       @findings="listing = true"
       @skins="trying = true"
+      @try="attempting = true"
       @versions="session.saver?.theirs.value ? (later = false) : (versions = true)"
     />
     <TrayPanel
@@ -239,6 +243,7 @@ useEventListener(window, 'keydown', event => {
     <CanvasDialog v-if="choosing" @close="choosing = false" />
     <FindingsDialog v-if="listing" @close="listing = false" />
     <SkinsDialog v-if="trying" @close="trying = false" />
+    <TryDialog v-if="attempting" @close="attempting = false" />
     <WordsDialog v-if="telling" @close="telling = false" />
     <KeysDialog :open="help" @close="help = false" />
     <RevisionsDialog v-if="versions" @close="versions = false" />

@@ -46,7 +46,7 @@ const copy = (version: number) =>
     const { look, savedAt } = await fetched(version)
     const id = nanoid(12)
     const name = `${look.name.slice(0, 62)} (of ${format(new Date(savedAt), 'd MMM HH:mm')})`
-    await $fetch('/api/looks', { method: 'POST', body: { ...look, id, name } })
+    await $fetch('/api/looks', { method: 'POST', body: { ...look, id, name, family: undefined } })
     await navigateTo(`/looks/${id}`)
   })
 const label = (version: number, event: Event) =>

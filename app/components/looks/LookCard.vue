@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { Ellipsis } from '@lucide/vue'
+import { Ellipsis, Layers2 } from '@lucide/vue'
 import type { LookCardData } from '~~/server/utils/cards'
 
-const props = defineProps<{ look: LookCardData }>()
-const emit = defineEmits<{ rename: [name: string]; duplicate: []; remove: [] }>()
+const props = defineProps<{
+  look: LookCardData
+  /** How many other tries lie under it. */
+  tries: number
+  /** Whether its family is laid out. */
+  open: boolean
+}>()
+const emit = defineEmits<{ rename: [name: string]; duplicate: []; remove: []; toggle: []; keep: [] }>()
 const naming = ref(false)
 /** Held apart from the card, which is drawn anew when its picture comes in. */
 const typed = ref('')
@@ -33,7 +39,13 @@ function finish(): void {
 
 <template>
   <li
-    class="group relative overflow-hidden rounded-2xl border border-rule bg-card transition-shadow hover:shadow-lg"
+    class="group relative overflow-hidden rounded-2xl border bg-card transition-shadow hover:shadow-lg"
+    :class="[
+      open ? 'border-mulberry' : 'border-rule',
+      tries &&
+        !open &&
+        'mr-2 mb-2 shadow-[4px_4px_0_-1px_var(--color-card),4px_4px_0_0_var(--color-rule),8px_8px_0_-1px_var(--color-card),8px_8px_0_0_var(--color-rule)]',
+    ]"
     :data-look="look.id"
     @contextmenu.prevent="openMenu"
   >
@@ -54,6 +66,14 @@ function finish(): void {
         >{{ look.damaged ? 'damaged' : look.awaits ? 'painting…' : 'no picture' }}</span
       >
     </NuxtLink>
+    <span v-if="tries || open" class="absolute top-2 right-2 left-2 flex gap-1.5">
+      <span class="rounded-full bg-ink/85 px-2.5 font-display text-lg text-paper">{{ look.letter }}</span>
+      <template v-if="tries"
+        ><button class="btn ml-auto px-2 py-0.5" :aria-expanded="open" @click="emit('toggle')">
+          <Layers2 :size="15" />{{ tries + 1 }} tries</button
+        ><NuxtLink :to="`/looks/${look.id}/tries`" class="btn px-2 py-0.5">Compare</NuxtLink></template
+      >
+    </span>
     <div class="p-3">
       <div class="flex items-center gap-1">
         <input
@@ -75,13 +95,14 @@ function finish(): void {
             ><Ellipsis :size="18"
           /></MenuButton>
           <MenuItems
-            ><FloatingPanel :anchor="moreButton" class="w-36 p-1">
+            ><FloatingPanel :anchor="moreButton" class="w-40 p-1">
               <MenuItem
                 v-for="[words, act] in [
                   ['Rename', begin],
                   ['Duplicate', () => emit('duplicate')],
+                  ...(look.kept ? [] : [['Make it the look', () => emit('keep')]]),
                   ['Delete', () => emit('remove')],
-                ] as const"
+                ] as [string, () => void][]"
                 :key="words"
                 v-slot="{ active }"
                 ><button
@@ -96,6 +117,7 @@ function finish(): void {
           >
         </Menu>
       </div>
+      <p v-if="look.why && open" class="truncate text-[0.92rem]">{{ look.why }}</p>
       <p class="text-[0.87rem] text-soft">
         about {{ look.seconds === null ? '–:––' : clock(look.seconds) }} min <EstimateMark />,
         {{ look.sheets }} {{ look.sheets === 1 ? 'stencil' : 'stencils' }}, {{ look.canvas }},

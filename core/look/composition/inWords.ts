@@ -106,6 +106,10 @@ function openingsInWords(step: Step, world: World): string {
   return painted < all ? `, ${painted} of ${all} openings` : `, ${all} ${all === 1 ? 'opening' : 'openings'}`
 }
 
+/** Where a step lies in words, such as "on both cheeks"; empty when it lies nowhere. */
+export const placeOf = (step: Step, world: World): string =>
+  world.off?.has(step.id) ? '' : placeInWords(step, pointsOf(step, world), world).replace(/^, /, '')
+
 function stepInWords(step: Step, number: number, points: readonly Point[], world: World): string {
   const kind = kindOf(step)
   const colours = [...new Set(paintsOf(step).map(({ name, colour }) => `${name} (${colourWords(colour)})`))]

@@ -110,10 +110,7 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
   let have: number | null = null
   let wanted = 0
   const standing = ref<Standing>('nothing')
-  const show = (next: StandingPicture, as: Standing) => {
-    picture.value = next
-    standing.value = as
-  }
+  const show = (next: StandingPicture, as: Standing) => void ([picture.value, standing.value] = [next, as])
 
   const { firstCard, coarsely } = useFirstSight(() => have !== null, show)
 
