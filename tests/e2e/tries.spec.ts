@@ -65,7 +65,9 @@ test('try another way, wipe, compare, take a step over, keep', async ({ page }) 
   await expect(back).not.toContainText('Nothing differs yet')
 
   await page.locator('[data-try="C"]').getByRole('button', { name: 'Make it the look' }).click()
-  await expect(page.locator('[data-try="C"]').getByRole('button', { name: 'Make it the look' })).toHaveCount(0)
+  await expect(page.locator('[data-try="C"]').getByRole('button', { name: 'Make it the look' })).toHaveCount(
+    0,
+  )
   const kept = (await family(page, MOTH)).map(
     (r: { look: { family?: { kept: boolean } } }) => r.look.family?.kept,
   )
