@@ -22,6 +22,7 @@ export const STEP_COMMANDS = [
   'Twin, or single again',
   'Flip over',
   'Aim at the focal point',
+  'Nine others at a glance',
   'The step once more',
   'Copy the selected steps',
   'Paste steps',

@@ -1,5 +1,7 @@
 import { proxy, type Remote } from 'comlink'
+import type { Fit } from '#core/stencil'
 import type { Look, OrderConflict, Pass, Shows, Ways } from '#core/look'
+import type { NineTold, NineWish, OneOfNine } from '~/workers/nine'
 import type { Painter, Picture } from '~/workers/painter'
 import type { ToTellBy, TryFacts } from '~/workers/tries'
 import type { Planned } from '~/workers/planned'
@@ -18,8 +20,8 @@ export function usePainter() {
   const drawer = useDrawer()
   const kit = useKit()
   const on =
-    (worker: ToldPainter) =>
-    <T>(job: (painter: Remote<Painter>) => Promise<T>): Promise<T> =>
+    (worker: ToldPainter): OnWorker =>
+    job =>
       worker.run({ shapes: drawer.shapes.values(), paints: kit.paints, readings: kit.readings }, job)
   const onStage = on(stage)
   const onAnalysis = on(analysis)
@@ -57,6 +59,8 @@ export function usePainter() {
     ) => onAsked(p => p.sideBySide(plain([...looks]), pxPerMm, plain(told), proxy(onPainted))),
     differences: (a: Look, b: Look) => onAnalysis(p => p.differences(plain(a), plain(b))),
     differing: (a: Look, b: Look, pxPerMm: number) => onAsked(p => p.differing(plain(a), plain(b), pxPerMm)),
+    nine: nineOn(onStage),
+    noNine: (): Promise<void> => onStage(p => p.noNine()),
     plan: (look: Look, driesBy: number): Promise<Planned | OrderConflict> =>
       onAsked(async p => p.plan(plain(look), driesBy)),
     shortened: (
@@ -70,6 +74,21 @@ export function usePainter() {
     stop: () => asked.giveUp(),
   }
 }
+
+type OnWorker = <T>(job: (painter: Remote<Painter>) => Promise<T>) => Promise<T>
+
+/** Nine alternatives, painted where the picture of the stage is: its bare skin is there, and what paints is warm. */
+const nineOn =
+  (onStage: OnWorker) =>
+  (wish: NineWish, fitting: () => Promise<Fit[]>, onPainted: (one: OneOfNine) => void): Promise<NineTold> => {
+    const found = async () => {
+      const fits = await fitting()
+      // The worker hears of the stencils that were fetched for it before it hears which of them fit.
+      await onStage(() => Promise.resolve())
+      return fits
+    }
+    return onStage(p => p.nine(plain(wish), proxy(found), proxy(onPainted)))
+  }
 
 /** Pixels to the millimetre of the first, coarse painting. */
 const COARSE_PX = 1

@@ -19,6 +19,7 @@ export function usePictureAhead() {
   const session = useSession()
   const scene = useScene()
   const painter = usePainter()
+  /** px to the mm of the whole picture on the stage. */
   const finenessToCome = (): number => {
     const { width, height, ruler } = stageToCome()
     return finenessOf(wholePicture(width, height, ruler, scene.ground.box), window.devicePixelRatio || 1)
@@ -45,5 +46,5 @@ export function usePictureAhead() {
     ahead = null
     return taken
   }
-  return { head, begin, take }
+  return { head, begin, take, finenessToCome }
 }

@@ -15,7 +15,11 @@ export interface Compared {
 const ROOM = 4
 
 /** A place of a picture, with a little room round it. */
-function cropped(rgba: Uint8ClampedArray<ArrayBuffer>, { head: { grid, chart } }: Bare, on: Box): Picture {
+export function cropped(
+  rgba: Uint8ClampedArray<ArrayBuffer>,
+  { head: { grid, chart } }: Bare,
+  on: Box,
+): Picture {
   const corners = chart.ring(
     Float64Array.of(on.minX, on.minY, on.maxX, on.minY, on.maxX, on.maxY, on.minX, on.maxY),
   )

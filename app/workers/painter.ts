@@ -37,6 +37,7 @@ import { finenessOf, wholePicture } from '~/components/bench/stage/view'
 import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
+import { nineJob } from './nine'
 import { outcomeOf } from './outcomes'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { keyIn, StagePicture, type Update } from './stagePicture'
@@ -258,6 +259,16 @@ const painter = {
     return transfer(picture, [picture.rgba.buffer])
   },
   ...triesJobs({ worldOf, bares, kit: () => [...paints.values()], keyOfSteps }),
+  ...nineJob({
+    worldOf,
+    kit: () => [...paints.values()],
+    bareOf: async (look, { ground }, pxPerMm) => {
+      await heads.fetch(bares, look, ground, pxPerMm)
+      return bares.of(look, ground, pxPerMm)
+    },
+    keyOfSteps,
+    pause,
+  }),
   /** Small pictures of the bare face and after every step: those that changed; see ThumbStrip. */
   async thumbs(look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> {
     const world = worldOf(look)

@@ -143,6 +143,7 @@ function budget(event: Event): void {
     <button
       v-show="wide || more"
       class="btn shrink-0 px-2"
+      :aria-label="look.family ? `Try ${look.family.letter}` : 'Tries'"
       v-tip="
         look.family?.why
           ? `Try ${look.family.letter}: ${look.family.why}. Try another way`
@@ -150,7 +151,7 @@ function budget(event: Event): void {
       "
       @click="emit('try')"
     >
-      <Layers2 :size="15" />{{ look.family ? `Try ${look.family.letter}` : 'Tries' }}
+      <Layers2 :size="17" /><template v-if="look.family">{{ look.family.letter }}</template>
     </button>
     <button
       v-show="wide || more"

@@ -31,6 +31,7 @@ const trying = ref(false)
 const versions = ref(false)
 const telling = ref(false)
 const attempting = ref(false)
+const nine = ref(false)
 /** Whether two versions are to be chosen from, and the painter has put that off. */
 const later = ref(false)
 watch(
@@ -133,13 +134,16 @@ const keys: KeyActions = {
   letters: () => settings.letterKeys,
   own: () => settings.ownKeys,
   play,
+  nine: () => {
+    nine.value = true
+  },
   help: () => {
     help.value = true
   },
 }
 ownHistory()
 offerCommands(() => (session.look ? benchCommands() : []))
-const dialogs = { help, choosing, listing, trying, versions, telling, attempting }
+const dialogs = { help, choosing, listing, trying, versions, telling, attempting, nine }
 /** What the bench offers in the list of commands. */
 function benchCommands(): Doing[] {
   const show = (words: string, which: keyof typeof dialogs, keys?: string): Doing => ({
@@ -169,6 +173,7 @@ function benchCommands(): Doing[] {
     show('Check the look', 'listing'),
     show('Paint it on another face, an arm or the board', 'choosing'),
     show('Try on other skins', 'trying'),
+    show('Nine others at a glance', 'nine', key('N')),
     show('Try another way', 'attempting'),
     { words: 'Tries side by side', run: () => navigateTo(`/looks/${id}/tries`) },
     show('Earlier versions', 'versions'),
@@ -232,7 +237,11 @@ useEventListener(window, 'keydown', event => {
       @tour="tour.begin"
     />
     <FaceStage style="grid-area: face" :play-to="playTo" @words="telling = true" />
-    <StepCard v-show="bench.area('card')" :style="{ gridArea: bench.area('card') ?? '' }" />
+    <StepCard
+      v-show="bench.area('card')"
+      :style="{ gridArea: bench.area('card') ?? '' }"
+      @nine="nine = true"
+    />
     <PanelTabs v-if="!bench.wide.value" style="grid-area: tabs" />
     <BuildStrip
       v-show="bench.area('build')"
@@ -243,6 +252,7 @@ useEventListener(window, 'keydown', event => {
     <CanvasDialog v-if="choosing" @close="choosing = false" />
     <FindingsDialog v-if="listing" @close="listing = false" />
     <SkinsDialog v-if="trying" @close="trying = false" />
+    <NineDialog v-if="nine" @close="nine = false" />
     <TryDialog v-if="attempting" @close="attempting = false" />
     <WordsDialog v-if="telling" @close="telling = false" />
     <KeysDialog :open="help" @close="help = false" />

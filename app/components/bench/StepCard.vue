@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { Copy, Trash2, X } from '@lucide/vue'
+import { Copy, Grid3x3, Trash2, X } from '@lucide/vue'
 import type { Component } from 'vue'
 import { kindOf, type Field } from '#core/look'
 import AxisField from './controls/AxisField.vue'
@@ -29,6 +29,7 @@ import TwinField from './controls/TwinField.vue'
 import WetnessPicker from './controls/WetnessPicker.vue'
 import ZonesField from './controls/ZonesField.vue'
 
+const emit = defineEmits<{ nine: [] }>()
 const session = useSession()
 const selection = useSelection()
 const steps = useSteps()
@@ -109,6 +110,14 @@ const rename = (event: Event) =>
             <span class="eyebrow flex-1"
               >{{ kind.words }} <span class="font-normal">of {{ session.look!.steps.length }}</span></span
             >
+            <button
+              class="icon-btn"
+              v-tip="'Nine others at a glance (N)'"
+              aria-label="Nine others at a glance"
+              @click="emit('nine')"
+            >
+              <Grid3x3 :size="16" />
+            </button>
             <button
               class="icon-btn"
               v-tip="'Copy this step'"

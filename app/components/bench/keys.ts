@@ -8,6 +8,7 @@ export const KEYS: readonly { keys: string; does: string; own?: true }[] = [
   { keys: 'G', does: 'select the whole arrangement', own: true },
   { keys: 'Shift click', does: 'select several steps' },
   { keys: 'D', does: 'one more dab (Shift: one less)', own: true },
+  { keys: 'N', does: 'nine others for the step or the spot', own: true },
   { keys: 'P', does: 'play the build', own: true },
   { keys: 'Delete', does: 'delete the step' },
   { keys: 'Ctrl Z', does: 'undo' },
@@ -97,6 +98,8 @@ export interface KeyActions {
   readonly shaping: Pick<ReturnType<typeof useShaping>, 'shift' | 'turn' | 'flip' | 'dab'>
   readonly twins: Pick<ReturnType<typeof useTwins>, 'toggle'>
   readonly play: () => void
+  /** Offers nine others for the step or the spot. */
+  readonly nine: () => void
   readonly help: () => void
 }
 
@@ -145,6 +148,7 @@ const KEY_ACTIONS: Readonly<Record<string, (on: KeyActions, shift: boolean) => v
   'a': on => on.placing.aim(),
   'g': on => on.selection.takeGroup(),
   'd': (on, shift) => on.shaping.dab(shift ? -1 : 1),
+  'n': on => on.nine(),
   'p': on => on.play(),
   '?': on => on.help(),
   'delete': on => on.steps.remove(),

@@ -14,6 +14,19 @@ export const swapPaint =
         if (ref.id === from && 'strips' in ref === 'strips' in to) put(step, path, to)
   }
 
+/**
+ * A step with other paints in the place of its own; split cakes stay.
+ * @param instead the paint that takes the place of one; null where it stays
+ */
+export function paintedWith(step: Step, instead: (ref: PaintRef) => PaintRef | null): Step {
+  const copy = structuredClone(step)
+  for (const { path, ref } of kindOf<Step>(copy).paintPlaces(copy)) {
+    const to = 'strips' in ref ? null : instead(ref)
+    if (to) put(copy, path, to)
+  }
+  return copy
+}
+
 /** Sets the value at a path of a step, in place. */
 function put(step: Step, path: readonly (string | number)[], to: PaintRef | CakeRef): void {
   const holder = path.slice(0, -1).reduce<object>((at, key) => Reflect.get(at, key) as object, step)

@@ -1,3 +1,4 @@
 export * from './family'
 export * from './differences'
 export * from './takeOver'
+export * from './nine'

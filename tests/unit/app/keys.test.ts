@@ -18,7 +18,7 @@ const clipboard = { copy: vi.fn(), paste: vi.fn() }
 let letters = true
 let own: OwnKeys = {}
 const twins = { toggle: vi.fn() }
-const actions = { play: vi.fn(), help: vi.fn() }
+const actions = { play: vi.fn(), help: vi.fn(), nine: vi.fn() }
 const press = (key: string, mods: Partial<KeyboardEvent> = {}) =>
   pressKey(
     { key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...mods } as KeyboardEvent,

@@ -1,0 +1,4 @@
+export * from './alternative'
+export * from './recolour'
+export * from './generate'
+export * from './choose'
