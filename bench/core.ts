@@ -27,6 +27,7 @@ import { Memo } from '../core/memo'
 import { groundOf, layOn, liftOf, PLAIN_FACE } from '../core/skin'
 import { lightened } from '../app/components/bench/stage/lighter'
 import { analyse, prepared, readSvg, fitsFor, type Candidate, type SheetGeometry } from '../core/stencil'
+import { twenty } from './twenty'
 import { median, medianOf, timed, type Limit, type Table } from './table'
 
 /** The rows that need no browser and no server. */
@@ -169,30 +170,6 @@ export function coreRows(table: Table): void {
   // The film engine: a look of 20 steps on a grown face at 4 px/mm, from nothing and after a change to its last
   // step, against filling the same paths with plain alpha.
   const shelfSheets = new Map(drawer.map(d => [d.id, prepared({ ...d, name: d.id, axes: [] })]))
-  const names = [
-    'scales',
-    'moth',
-    'feather',
-    'leaf-spray',
-    'honeycomb',
-    'star-set',
-    'swirl-large',
-    'paw-set',
-    'crown-crest',
-    'fans',
-  ]
-  const twenty = {
-    ...freshLook('t', 'T'),
-    steps: Array.from({ length: 20 }, (_, i) => ({
-      ...freshSheet(`s${i}`, 's', names[i % 10]!, [((i % 5) - 2) * 22, -40 + Math.floor(i / 5) * 28], {
-        id: 'p',
-        name: 'p',
-        colour: ['#1F4E9A', '#F4F1EA', '#B3202C'][i % 3]!,
-      }),
-      tilt: 17 * i,
-      ...(i % 4 === 0 && { twin: { ...NO_TWIN, rule: 'midline' as const } }),
-    })),
-  }
   const all: World = { ground: groundFor(twenty), paint: () => undefined, stencil: id => shelfSheets.get(id) }
   const bare = new BareSkinCache(1e9).of(twenty, all.ground, 4)
   const keyOf = (s: object) => JSON.stringify(s)

@@ -1,4 +1,4 @@
-import type { Card, CardStep, ForeignText } from '#core/cards'
+import type { Board, BoardCell, Card, CardStep, ForeignText } from '#core/cards'
 import boldExt from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-700-normal.woff?url'
 import bold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url'
 import regularExt from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff?url'
@@ -44,6 +44,11 @@ export interface CardText extends Omit<Card, 'picture' | 'steps'> {
   readonly steps: readonly Omit<CardStep, 'picture'>[]
 }
 
+/** A board besides its pictures. */
+export interface BoardText extends Omit<Board, 'cells'> {
+  readonly cells: readonly Omit<BoardCell, 'picture'>[]
+}
+
 /** Cards, templates and sheets of marks as PDF, made on this device. */
 export function useCards() {
   const working = ref(false)
@@ -84,7 +89,17 @@ export function useCards() {
       const pdf = await cards.marksPdf(cards.templateOf(look, steps, world), await fonts(), drawForeign)
       return [pdf, `${look.name}, marks.pdf`]
     })
+  /**
+   * Pictures side by side: tries to paint one beside the other, or a look as it is built.
+   * @param pictures addresses of the pictures, one for each cell
+   */
+  const board = (text: BoardText, pictures: readonly string[], paper: 'A4' | 'A5', what: string) =>
+    make(async cards => {
+      const cells = text.cells.map((c, i) => ({ ...c, picture: pngOf(pictures[i]) }))
+      const pdf = await cards.boardPdf({ ...text, cells }, paper, await fonts(), drawForeign)
+      return [pdf, `${text.name}, ${what} ${paper}.pdf`]
+    })
   const calibration = () =>
     make(async cards => [await cards.calibrationPdf(await fonts(), drawForeign), 'calibration card.pdf'])
-  return { working, failed, card, template, marks, calibration }
+  return { working, failed, card, template, marks, board, calibration }
 }

@@ -2,7 +2,7 @@ import { boxOf, type Box } from '#core/geometry'
 import { isKind, kindOf, showsOf, type Look, type Pass, type Shows, type Step, type World } from '#core/look'
 import { IncrementalCompositor, type Bare } from '#core/raster'
 import { outcomeOf, type Outcome } from './outcomes'
-import type { Picture } from './painter'
+import type { Picture } from './picture'
 
 /** A pass dabbed in some way, where it lies: a picture of that place, with what comes of it. */
 export interface Compared {

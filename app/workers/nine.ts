@@ -15,10 +15,10 @@ import {
   type World,
 } from '#core/look'
 import { linearOf, type Paint } from '#core/paint'
-import { differencePicture, IncrementalCompositor, type Bare } from '#core/raster'
+import { differingShare, IncrementalCompositor, type Bare } from '#core/raster'
 import type { Fit } from '#core/stencil'
 import { cropped } from './compared'
-import type { Picture } from './painter'
+import type { Picture } from './picture'
 
 /** What nine alternatives are asked for. */
 export interface NineWish {
@@ -69,9 +69,7 @@ function atLeast({ minX, minY, maxX, maxY }: Box, least: number): Box {
 
 /** Share of the pixels in which the two pictures that are most alike differ. */
 function leastApart(pictures: readonly Picture[]): number | null {
-  const shares = pictures.flatMap((a, i) =>
-    pictures.slice(i + 1).map(b => differencePicture(a.rgba, b.rgba).share),
-  )
+  const shares = pictures.flatMap((a, i) => pictures.slice(i + 1).map(b => differingShare(a.rgba, b.rgba)))
   return shares.length ? Math.min(...shares) : null
 }
 
@@ -118,7 +116,7 @@ class Standing {
   /** Takes one in, unless it looks like what is there or like another; returns whether it did. */
   takes(alternative: Alternative, picture: Picture): boolean {
     const others = [...(this.before ? [this.before] : []), ...this.pictures]
-    if (others.some(p => differencePicture(p.rgba, picture.rgba).share < ALIKE)) return false
+    if (others.some(p => differingShare(p.rgba, picture.rgba) < ALIKE)) return false
     this.alternatives.push(alternative)
     this.pictures.push(picture)
     return true

@@ -39,17 +39,13 @@ import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
 import { nineJob } from './nine'
 import { outcomeOf } from './outcomes'
+import type { Picture } from './picture'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 import type { Composition, Told } from './told'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
 import { triesJobs } from './tries'
 
-export interface Picture {
-  rgba: Uint8ClampedArray<ArrayBuffer>
-  width: number
-  height: number
-}
 const sheets = new Map<string, PreparedSheet>()
 let paints = new Map<string, Paint>(),
   readings: Readings = NO_READINGS,

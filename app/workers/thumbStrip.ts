@@ -1,6 +1,6 @@
 import type { Look, Step, World } from '#core/look'
 import { IncrementalCompositor, type Bare } from '#core/raster'
-import type { Picture } from './painter'
+import type { Picture } from './picture'
 
 /**
  * Small pictures of a look's build from a number on: the bare skin is number 0, then one after each step.

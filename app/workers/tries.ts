@@ -30,7 +30,7 @@ import {
   type BareSkinCache,
 } from '#core/raster'
 import { outcomeOf } from './outcomes'
-import type { Picture } from './painter'
+import type { Picture } from './picture'
 
 /** What there is to weigh of a try, against others: all of it estimates. */
 export interface TryFacts {

@@ -90,10 +90,19 @@ export class IncrementalCompositor {
     let above = 0
     const most = Math.min(keys.length, layers.length) - below
     while (above < most && layers.at(-1 - above)!.key === keys.at(-1 - above)) above++
-    if (above > 0) {
-      const middle = steps.slice(below, steps.length - above)
-      const ready = middle.map((step, i) => this.ready(step, keys[below + i]!, world))
-      this.untold.push(...this.changeBeneath(below, above, ready, world))
+    const inPlace =
+      keys.length === layers.length && keys.slice(below).some((k, i) => k === layers[below + i]!.key)
+    if (above > 0 || inPlace) {
+      // Steps in the place of others: what stays between them is not laid anew as a whole.
+      const upTo = inPlace ? keys.length : steps.length - above
+      const ready = steps
+        .slice(below, upTo)
+        .map((step, i) =>
+          inPlace && layers[below + i]!.key === keys[below + i]
+            ? null
+            : this.ready(step, keys[below + i]!, world),
+        )
+      this.untold.push(...this.changeBeneath(below, inPlace ? 0 : above, ready, world))
       yield* this.tell()
       return
     }
@@ -126,41 +135,57 @@ export class IncrementalCompositor {
 
   /**
    * Puts other steps in the place of those between the first ones and the last ones, which stay. What lies
-   * above is laid anew only within the pixels that change beneath it. Done at once: left in the middle, the
-   * picture would be of no look.
-   * @returns the layers that are new, and those above of which something changed
+   * above a change is laid anew only within the pixels that change beneath it. Done at once: left in the middle,
+   * the picture would be of no look.
+   * @param ready the steps that come in their place; null for one that stays where it is among them
+   * @returns the layers that are new, and those of which something changed
    */
-  private changeBeneath(below: number, above: number, ready: readonly Ready[], world: World): Layer[] {
-    const upper = this.layers.splice(this.layers.length - above)
-    const first = [...this.layers.slice(below), ...ready].map(l => l.box).reduce(joined, NO_PIXELS)
+  private changeBeneath(
+    below: number,
+    above: number,
+    ready: readonly (Ready | null)[],
+    world: World,
+  ): Layer[] {
+    const upper = this.layers.splice(below)
+    const stays = (i: number): boolean => i >= upper.length - above || ready[i] === null
+    const going = upper.filter((_, i) => !stays(i))
+    const first = [...going, ...ready.filter(r => r !== null)].map(l => l.box).reduce(joined, NO_PIXELS)
     // What a sheet drags along comes from beside each pixel: where some of it changes, all of it is laid anew.
     const changed = upper.reduce(
-      (area, l) =>
-        (l.drags.length || runsTogether(l.prints)) && !isEmpty(shared(l.box, area))
+      (area, l, i) =>
+        stays(i) && (l.drags.length || runsTogether(l.prints)) && !isEmpty(shared(l.box, area))
           ? joined(area, l.box)
           : area,
       first,
     )
-    for (const layer of [...upper].reverse()) this.copy(layer, shared(layer.box, changed), false)
-    while (this.layers.length > below) this.takeOff()
-    const touched: Layer[] = ready.map(r => this.lay(r, world))
-    for (const layer of upper) {
+    for (const layer of upper.toReversed()) {
+      if (going.includes(layer)) this.uncover(layer)
+      else this.copy(layer, shared(layer.box, changed), false)
+    }
+    const touched: Layer[] = []
+    const again = (layer: Layer): void => {
       const clip = shared(layer.box, changed)
       this.layers.push(layer)
-      if (isEmpty(clip)) continue
+      if (isEmpty(clip)) return
       this.copy(layer, clip, true)
       this.layAll(layer, world, clip)
       if (layer.samples?.changed(clip, layer.paint, layer.box, this.painted.paint)) touched.push(layer)
     }
+    ready.forEach((r, i) => (r ? touched.push(this.lay(r, world)) : again(upper[i]!)))
+    for (const layer of upper.slice(upper.length - above)) again(layer)
     this.dirty = joined(this.dirty, changed)
     return touched
   }
 
-  private takeOff(): void {
-    const layer = this.layers.pop()!
+  /** Puts back what a layer covered. */
+  private uncover(layer: Layer): void {
     this.copy(layer, layer.box, false)
     layer.films.forEach(film => this.painted.wet?.forget(film))
     this.dirty = joined(this.dirty, layer.box)
+  }
+
+  private takeOff(): void {
+    this.uncover(this.layers.pop()!)
   }
 
   private ready(step: Step, key: string, world: World): Ready {

@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { X } from '@lucide/vue'
 import type { Look } from '#core/look'
 import { modelOf } from '#core/skin'
-import type { Picture } from '~/workers/painter'
+import type { Picture } from '~/workers/picture'
 import type { HeadScene, Turn } from './head/scene'
 
 const props = defineProps<{ playTo: number | null }>()

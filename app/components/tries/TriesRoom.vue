@@ -121,6 +121,7 @@ const takeOver = (from: Look, difference: Difference) => take(base.value!.id, fr
           />
         </span>
         <button class="btn" :disabled="view.zoom === 1" @click="view.whole">Whole</button>
+        <BoardMenu :name :tries="shown" :painted="pictures" :facts />
       </div>
     </header>
     <p

@@ -3,7 +3,17 @@ import { PDFDocument, PDFName, PDFRawStream } from 'pdf-lib'
 import { PNG } from 'pngjs'
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../looks'
-import { marksPdf, Pen, stepCardPdf, templateOf, templatePdf, type Card, type ForeignText } from '#core/cards'
+import {
+  boardGrid,
+  boardPdf,
+  marksPdf,
+  Pen,
+  stepCardPdf,
+  templateOf,
+  templatePdf,
+  type Card,
+  type ForeignText,
+} from '#core/cards'
 import { cardLines, groundFor, withSteps } from '#core/look'
 import { world as bare } from '../world'
 
@@ -122,5 +132,43 @@ describe('a placing template', () => {
     const wide = { ...template, box: { minX: -200, minY: -130, maxX: 200, maxY: 130 } }
     expect(await sizes(await templatePdf(wide, fonts, draw))).toHaveLength(3)
     expect(await sizes(await marksPdf(template, fonts, draw))).toEqual([[210, 297]])
+  })
+})
+
+describe('boards of pictures', () => {
+  const cell = {
+    title: 'B cold fire',
+    words: 'about 3:34 min',
+    swatches: [{ colour: '#1F4E9A', name: 'Harbour Blue' }],
+    picture: png,
+    wide: 180,
+  }
+  const board = (count: number) => ({
+    name: 'Ember Wing',
+    about: 'Practice board',
+    cells: Array.from({ length: count }, () => cell),
+  })
+
+  it('are on one page of the paper that is asked for, tries up to six', async () => {
+    const { draw } = device()
+    for (const [paper, size] of [
+      ['A4', [210, 297]],
+      ['A5', [148, 210]],
+    ] as const)
+      for (const count of [1, 2, 6])
+        expect(await sizes(await boardPdf(board(count), paper, fonts, draw))).toEqual([size])
+  })
+
+  it('take more pages where there are many pictures, and refuse to be empty', async () => {
+    const { draw } = device()
+    expect(await sizes(await boardPdf(board(41), 'A4', fonts, draw))).toHaveLength(3)
+    await expect(boardPdf(board(0), 'A4', fonts, draw)).rejects.toThrow(RangeError)
+  })
+
+  it('stand in the grid in which they are largest', () => {
+    // Two on a page that is much wider than high stand beside each other, on a high one above each other.
+    expect(boardGrid(2, 200, 100, 1)).toEqual({ columns: 2, rows: 1 })
+    expect(boardGrid(2, 100, 200, 1)).toEqual({ columns: 1, rows: 2 })
+    expect(boardGrid(6, 190, 262, 1.75)).toEqual({ columns: 3, rows: 2 })
   })
 })

@@ -3,6 +3,7 @@ import { familyOf, groundFor, hostsIn, stepsOff, withSteps, type Look, type Worl
 import {
   BareSkinCache,
   differencePicture,
+  differingShare,
   finishedPicture,
   paintSeveral,
   printSteps,
@@ -31,6 +32,26 @@ describe('several looks painted together', () => {
     const order = [family[2]!, family[0]!, family[3]!, family[1]!]
     for (const { index, rgba } of painted(order)) {
       const look = order[index]!
+      const bare = bareOf(look, worldOf(look))
+      const alone = finishedPicture(bare.head, printSteps(bare.head, look.steps, worldOf(look), bare.grain))
+      expect(Buffer.compare(Buffer.from(rgba), Buffer.from(alone))).toBe(0)
+    }
+  })
+
+  it('are so when steps change in several places at once, to and fro', () => {
+    const base = family[0]!
+    const moved = (places: readonly number[]): Look => {
+      const copy = structuredClone(base)
+      for (const i of places) {
+        const step = copy.steps[i]!
+        if (step.kind === 'sheet') step.tilt += 20 + i
+        else step.twin = { rule: 'none', about: null, own: null }
+      }
+      return copy
+    }
+    const list = [base, moved([2, 5, 13]), moved([3, 13]), base, moved([1, 2, 6, 14])]
+    for (const { index, rgba } of painted(list)) {
+      const look = list[index]!
       const bare = bareOf(look, worldOf(look))
       const alone = finishedPicture(bare.head, printSteps(bare.head, look.steps, worldOf(look), bare.grain))
       expect(Buffer.compare(Buffer.from(rgba), Buffer.from(alone))).toBe(0)
@@ -68,7 +89,14 @@ describe('the difference of two pictures', () => {
     expect(differencePicture(grey(100), grey(101)).share).toBe(0)
   })
 
+  it('is told quickly as a share', () => {
+    expect(differingShare(grey(100), grey(100))).toBe(0)
+    expect(differingShare(grey(100), grey(105))).toBe(0)
+    expect(differingShare(grey(100), grey(200))).toBe(1)
+  })
+
   it('refuses pictures of two sizes', () => {
+    expect(() => differingShare(grey(1), new Uint8ClampedArray(4))).toThrow(RangeError)
     expect(() => differencePicture(grey(1), new Uint8ClampedArray(4))).toThrow(RangeError)
   })
 })

@@ -19,7 +19,7 @@ import {
 } from 'three'
 import type { Box } from '#core/geometry'
 import type { Part } from '#core/skin'
-import type { Picture } from '~/workers/painter'
+import type { Picture } from '~/workers/picture'
 
 /**
  * From where the head is seen, degrees: from the painter's right (above 0) or left, and from above or below.
