@@ -111,26 +111,37 @@ class BoardSetter {
     const { columns, rows } = boardGrid(count, room.wide, room.high, CELL_RATIO)
     const w = (room.wide - GAP * (columns - 1)) / columns
     const h = (room.high - GAP * (rows - 1)) / rows
+    const scale = this.scaleOf(from, count, w, h)
     for (let n = 0; n < count; n++) {
       const cell = board.cells[from + n]!
       const image = this.images[from + n]
       const x = RIM + (n % columns) * (w + GAP)
       const y = RIM + HEAD + Math.floor(n / columns) * (h + GAP)
-      const below = this.words(null, cell, x, y, w) + 2
-      const most = Math.max(10, h - below - 4)
-      let drawn = 0
-      let tall = 0
-      if (image) {
-        // Never larger than the face itself.
-        const fits = Math.min(w, (most * image.width) / image.height)
-        drawn = cell.wide === null ? fits : Math.min(fits, cell.wide)
-        tall = (drawn * image.height) / image.width
-        within(page, image, x, y, drawn, tall)
-      }
-      const scale = this.scaleWords(cell.wide, drawn)
-      if (scale && drawn) pen.line(page, scale, x, y + tall + 0.5, { size: LETTERS - 2, colour: SOFT })
-      this.words(page, cell, x, y + tall + (scale ? 4 : 1.5), w)
+      const drawn = image ? this.drawnWide(cell, image, w, h, scale) : 0
+      const tall = image ? (drawn * image.height) / image.width : 0
+      if (image) within(page, image, x, y, drawn, tall)
+      const words = drawn ? this.scaleWords(cell.wide, drawn) : ''
+      if (words) pen.line(page, words, x, y + tall + 0.5, { size: LETTERS - 2, colour: SOFT })
+      this.words(page, cell, x, y + tall + (words ? 4 : 1.5), w)
     }
+  }
+
+  /** How wide a picture may be in its cell above its words, mm. */
+  private room(cell: BoardCell, image: PDFImage, w: number, h: number): number {
+    const most = Math.max(10, h - this.words(null, cell, 0, 0, w) - 6)
+    return Math.min(w, (most * image.width) / image.height)
+  }
+
+  /** The one scale of all pictures of a page that have one: as large as fits everywhere, never over true size. */
+  private scaleOf(from: number, count: number, w: number, h: number): number {
+    const scales = this.board.cells.slice(from, from + count).flatMap((cell, n) => {
+      const image = this.images[from + n]
+      return image && cell.wide !== null ? [this.room(cell, image, w, h) / cell.wide] : []
+    })
+    return Math.min(1, ...scales)
+  }
+  private drawnWide(cell: BoardCell, image: PDFImage, w: number, h: number, scale: number): number {
+    return cell.wide === null ? this.room(cell, image, w, h) : cell.wide * scale
   }
 
   draw(paper: BoardPaper): void {

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import { expect, test, type Page } from './site'
 import { complaints, idOf, look, openBench, painted, saved } from './helpers'
 
@@ -116,6 +117,14 @@ test('two are swiped, laid over one another and turned together; a deleted one c
     'aria-pressed',
     'true',
   )
+
+  await page.getByRole('button', { name: 'Practice board' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'PDF, A5' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('Plain Barn Owl, practice board A5.pdf')
+  expect((await readFile(await download.path())).subarray(0, 5).toString()).toBe('%PDF-')
 
   await page.getByRole('button', { name: 'Delete try B' }).click()
   await expect(page.locator('[data-try]')).toHaveCount(1)

@@ -142,19 +142,6 @@ function budget(event: Event): void {
     </button>
     <button
       v-show="wide || more"
-      class="btn shrink-0 px-2"
-      :aria-label="look.family ? `Try ${look.family.letter}` : 'Tries'"
-      v-tip="
-        look.family?.why
-          ? `Try ${look.family.letter}: ${look.family.why}. Try another way`
-          : 'Try another way, and keep this one'
-      "
-      @click="emit('try')"
-    >
-      <Layers2 :size="17" /><template v-if="look.family">{{ look.family.letter }}</template>
-    </button>
-    <button
-      v-show="wide || more"
       class="btn shrink-0"
       v-tip="'What it is painted on: another face, an arm, the board'"
       @click="emit('canvas')"
@@ -197,6 +184,19 @@ function budget(event: Event): void {
       ><button
         v-show="wide || more"
         class="icon-btn"
+        :aria-label="look.family ? `Try ${look.family.letter}` : 'Tries'"
+        v-tip="
+          look.family?.why
+            ? `Try ${look.family.letter}: ${look.family.why}. Try another way`
+            : 'Try another way, and keep this one'
+        "
+        @click="emit('try')"
+      >
+        <Layers2 :size="18" /><span v-if="look.family" class="font-semibold">{{ look.family.letter }}</span>
+      </button>
+      <button
+        v-show="wide || more"
+        class="icon-btn"
         v-tip="'Try on other skins'"
         aria-label="Try on other skins"
         @click="emit('skins')"
@@ -230,7 +230,9 @@ function budget(event: Event): void {
         <CircleHelp :size="18" /></button
     ></span>
     <Menu v-show="wide || more" as="div" class="relative shrink-0">
-      <MenuButton ref="exportButton" class="btn"><Download :size="15" />Export</MenuButton>
+      <MenuButton ref="exportButton" class="btn"
+        ><Download :size="15" /><span class="max-[1360px]:sr-only">Export</span></MenuButton
+      >
       <MenuItems
         ><FloatingPanel :anchor="exportButton" class="w-56 p-1">
           <MenuItem v-for="[words, path, what] in outs" :key="words" v-slot="{ active }"
