@@ -79,14 +79,11 @@ const views = [
     },
   ],
   [
-    'sponge',
-    '/looks/demo-dusk-fox',
+    'tries',
+    '/looks/demo-ember-wing/tries',
     async page => {
-      await ready(page)
-      await tab(page, 'Base')
-      await page.getByRole('radio', { name: 'By sponge' }).click()
-      await page.getByRole('button', { name: 'Bonfire', exact: true }).click()
-      await pick(page, 'Fox mask over the eyes')
+      await page.locator('[data-testid="side-by-side"][data-painted="4"]').waitFor({ timeout: 60_000 })
+      await page.locator('[data-differences="D"] li').first().waitFor()
     },
   ],
   [
@@ -102,12 +99,13 @@ const views = [
     },
   ],
   [
-    'skins',
-    '/looks/demo-fern-stag',
+    'nine',
+    '/looks/demo-ember-wing',
     async page => {
       await ready(page)
-      await page.getByRole('button', { name: 'Try on other skins' }).click()
-      await page.getByTestId('six-skins').waitFor({ timeout: 60_000 })
+      await pick(page, 'Swirl of heat')
+      await page.getByRole('button', { name: 'Nine others at a glance' }).click()
+      await page.locator('[data-testid="nine"][data-done="true"]').waitFor({ timeout: 60_000 })
     },
   ],
   [

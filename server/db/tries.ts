@@ -43,6 +43,15 @@ export function triesIn(db: Db, looks: ReturnType<typeof looksIn>) {
       if (!read.ok) throw new TryRefused(read.errors[0]!)
       return looks.create(read.look, at)
     }),
+    /** A look that comes in from elsewhere: one whose letter its family has already gets the next one. */
+    incoming(look: Look): Look {
+      const { family } = look
+      const taken = family ? looks.letters(family.id) : []
+      if (!family || !taken.includes(family.letter)) return look
+      const letter = nextLetter(taken)
+      // A family that is full takes in no more: it comes in as a look of its own.
+      return { ...look, family: letter ? { ...family, letter, kept: false } : undefined }
+    },
     /** Makes one try the look, and the others tries beside it. Returns the family as it is then. */
     keep: db.transaction((id: string, at: string): LookRecord[] | null => {
       const family = familyIdOf(id)

@@ -46,7 +46,9 @@ export function difference(a: Buffer, b: Buffer): number {
 
 export const picture = async (page: Page, id: string): Promise<Buffer> =>
   (await page.request.get(`/api/looks/${id}/picture.png?px=2`)).body()
-export const look = async (page: Page, id: string) => (await page.request.get(`/api/looks/${id}`)).json()
+// A connection that was kept may be closed by the server the moment it is used again: browsers then ask once more.
+export const look = async (page: Page, id: string) =>
+  (await page.request.get(`/api/looks/${id}`, { maxRetries: 2 })).json()
 export const idOf = (page: Page): string => /looks\/([\w-]+)/.exec(page.url())![1]!
 
 let made = 0

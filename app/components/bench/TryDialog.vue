@@ -24,6 +24,9 @@ async function make(): Promise<void> {
   try {
     const { id } = session.look!
     await session.saver?.flush()
+    // The copy is made where the look is kept: what has not reached it would be missing.
+    if (session.saver?.state.value !== 'saved')
+      throw new Error('The look is not saved yet, so no copy of it can be made. Try again once it is.')
     const body = {
       why: why.value,
       begins: begins.value === 'step' ? { wipe: 'step', step: step.value!.id } : { wipe: begins.value },

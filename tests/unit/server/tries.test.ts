@@ -64,6 +64,14 @@ describe('tries as they are kept', () => {
     expect(house.looks.find('owl')!.version).toBe(3)
   })
 
+  it('get another letter when they come in from elsewhere and theirs is taken', () => {
+    const b = add(look)
+    expect(house.tries.incoming(look)).toBe(look)
+    expect(house.tries.incoming(b).family).toMatchObject({ letter: 'C', kept: false })
+    const other = { ...b, family: { ...b.family!, letter: 'K' } }
+    expect(house.tries.incoming(other)).toBe(other)
+  })
+
   it('stay a family when the look itself is deleted', () => {
     const b = add(look)
     house.looks.remove('owl', AT)
