@@ -110,8 +110,8 @@ test('steps are selected, moved with the pointer, reordered, deleted, undone and
   const x = stage.x + stage.width / 2 + 9
   const y = stage.y + 240
   await page.mouse.move(x, y)
-  await page.mouse.down()
-  await page.mouse.move(x + 60, y + 20, { steps: 6 })
+  // Sent together: a hand that rests where it came down picks a spot, and a busy machine would make it rest.
+  await Promise.all([page.mouse.down(), page.mouse.move(x + 60, y + 20, { steps: 6 })])
   await page.mouse.up()
   const moved = async () => Number(await page.getByLabel('Across, mm').inputValue())
   expect(await moved()).toBeGreaterThan(15)
