@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { CakeRef, PaintRef } from '#core/look'
+import { cakeRefOf, refOf } from '#core/look'
 import type { Paint, Readings } from '#core/paint'
 import type { KeptReadings } from '~~/server/db/readings'
 
@@ -33,13 +33,6 @@ export const useKit = defineStore('kit', () => {
   }
   const byId = computed(() => new Map(paints.value.map(p => [p.id, p])))
   const find = (id: string) => byId.value.get(id)
-  const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
-  const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({
-    id,
-    name,
-    colour,
-    strips: strips.map(s => ({ ...s })),
-  })
   /** Single colours, and split cakes. */
   const singles = computed(() => paints.value.filter(p => p.strips.length === 0))
   const cakes = computed(() => paints.value.filter(p => p.strips.length > 1))

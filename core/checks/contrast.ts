@@ -5,6 +5,7 @@ import {
   loadPaints,
   otherSchools,
   passFilm,
+  refOf,
   stepsOf,
   type Shows,
   type Step,
@@ -22,7 +23,7 @@ import {
   type LinearRgb,
   type Paint,
 } from '../paint'
-import { ofSheets, refOf, type Check, type SheetCase } from './finding'
+import { ofSheets, type Check, type SheetCase } from './finding'
 import { usable } from './label'
 
 /** Hues farther apart than this are of another family, degrees. */

@@ -1,12 +1,10 @@
 import { isKind, kindOf } from '../look'
 import type {
   Beneath,
-  CakeRef,
   Cover,
   KindName,
   Look,
   PaintPlace,
-  PaintRef,
   SheetStep,
   Shows,
   Step,
@@ -108,12 +106,4 @@ function chosenStrips(step: Step, path: PaintPlace['path']): readonly number[] |
   return Array.isArray(strips) ? (strips as number[]) : null
 }
 
-export const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
-/** A cake as a look remembers it. */
-export const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({
-  id,
-  name,
-  colour,
-  strips: strips.map(s => ({ ...s })),
-})
 export const mm = (v: number): string => `${v.toFixed(1)} mm`

@@ -1,6 +1,7 @@
 import { centroidOf } from '../geometry'
+import { cakeRefOf, refOf } from '../look'
 import { deltaE, linearOf, partsOf, safeNear, useBy as useByOf, type Paint } from '../paint'
-import { cakeRefOf, paintPlaces, refOf, type Case, type Check, type Fix, type KitPlace } from './finding'
+import { paintPlaces, type Case, type Check, type Fix, type KitPlace } from './finding'
 import { keptOff } from './keepOff'
 import { isLips, onShutLids } from './places'
 

@@ -41,6 +41,7 @@ watch([() => first, () => second, () => pxPerMm], () => paint(), { immediate: tr
     :painted
     :view
     :widest="painted?.wide ?? 1"
+    :waiting="!failed.length"
     label="Where the two differ"
     data-testid="difference"
     :data-share="share.toFixed(4)"

@@ -180,6 +180,7 @@ const takeOver = (from: Look, difference: Difference) => take(base.value!.id, fr
               :painted="paintedOf(l.id)"
               :view
               :widest
+              :waiting="done !== null"
               :label="`Try ${letterOf(l)}, painted; arrows move all, + and - zoom`"
             />
           </div>

@@ -9,6 +9,8 @@ const { painted, view, widest } = defineProps<{
   /** Width of the widest of the pictures that stand side by side, mm: all are shown at one scale. */
   widest: number
   label: string
+  /** Whether its picture is on its way. */
+  waiting?: boolean
 }>()
 const holder = useTemplateRef<HTMLElement>('holder')
 // The painted canvas itself is shown: a copy of each would cost memory and time.
@@ -46,7 +48,7 @@ const style = computed(() => ({
       v-if="!painted"
       class="absolute inset-0 grid place-items-center text-sm text-soft"
       aria-hidden="true"
-      >painting…</span
+      >{{ waiting ? 'painting…' : 'not painted' }}</span
     >
     <slot />
   </div>

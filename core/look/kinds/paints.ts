@@ -1,5 +1,5 @@
 import type { Memo } from '../../memo'
-import { opticsOfColour, opticsOfSwatch, type Optics } from '../../paint'
+import { opticsOfColour, opticsOfSwatch, type Optics, type Paint } from '../../paint'
 import type { CakeRef, PaintRef } from '../document'
 import type { LaidPaint } from './print'
 import type { World } from './world'
@@ -44,3 +44,13 @@ export function cakeStrips(cake: CakeRef, world: Kit): CakeStrips {
 
 /** A split cake as one of the paints that a step uses. */
 export const cakeAsPaint = ({ id, name, colour }: CakeRef): PaintRef => ({ id, name, colour })
+
+/** A paint of the kit as a look remembers it. */
+export const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
+/** A split cake of the kit as a look remembers it. */
+export const cakeRefOf = ({ id, name, colour, strips }: Paint): CakeRef => ({
+  id,
+  name,
+  colour,
+  strips: strips.map(s => ({ ...s })),
+})

@@ -2,8 +2,8 @@ import { bearing, wrapDegrees } from '../../../geometry'
 import { labDifference, labOf, type Paint } from '../../../paint'
 import { paintedWith } from '../../commands'
 import { flowOf, freshAround, freshSheet } from '../../composition'
-import type { CakeRef, PaintRef, Twin } from '../../document'
-import { headingOf, isKind, kindOf, paintsOf, type SheetStep, type Step } from '../../kinds'
+import type { Twin } from '../../document'
+import { cakeRefOf, headingOf, isKind, kindOf, paintsOf, refOf, type SheetStep, type Step } from '../../kinds'
 import type { Look } from '../../look'
 import type { Alternative, AlternativeSort, Features } from './alternative'
 import { labOfHex, mayLie, recolourings, showsShare, type Sources } from './recolour'
@@ -12,14 +12,6 @@ import { labOfHex, mayLie, recolourings, showsShare, type Sources } from './reco
 const POINTS_NOWHERE = 0.75
 /** As many stencils are tried: more are hardly better. */
 const MOST_STENCILS = 14
-
-const refOf = ({ id, name, colour }: Paint): PaintRef => ({ id, name, colour })
-const cakeOf = ({ id, name, colour, strips }: Paint): CakeRef => ({
-  id,
-  name,
-  colour,
-  strips: strips.map(s => ({ ...s })),
-})
 
 /** What tells a step apart from others. */
 export function featuresOf(step: Step, outlined: boolean): Features {
@@ -72,7 +64,7 @@ function inColour(step: Step, to: Paint, kit: readonly Paint[]): Step {
 /** A step with a split cake in its first layer or on its brush; null where none can be. */
 function withCake(step: Step, paint: Paint): Step | null {
   if (paint.strips.length < 2) return null
-  const cake = cakeOf(paint)
+  const cake = cakeRefOf(paint)
   if (isKind('sheet', step)) {
     const [first, ...more] = step.passes
     const load = { kind: 'cake' as const, cake, direction: 0 }
