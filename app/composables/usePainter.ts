@@ -49,7 +49,7 @@ export function usePainter() {
     wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
       onAsked(p => p.wrapped(plain(look), pxPerMm, upTo)),
     onSkins: (look: Look, colours: string[], pxPerMm: number, onProgress: (done: number) => void) =>
-      onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, proxy(onProgress))),
+      meanwhile(onProgress, told => onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, told))),
     compare: (look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number) =>
       onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
     sideBySide: (

@@ -1,4 +1,3 @@
-import { proxy } from 'comlink'
 import type { Draft } from '#core/draft'
 import type { Point } from '#core/geometry'
 import type { ReadChoices, Reading } from '#core/photo'
@@ -21,10 +20,10 @@ export function usePhoto() {
   ): Promise<Told<T>> {
     waiting.value = { words, done: 0 }
     try {
-      const onProgress = proxy((now: string, done: number) => {
+      const far = (now: string, done: number) => {
         waiting.value = { words: now, done }
-      })
-      return await stoppable.until(job(stoppable.jobs, onProgress))
+      }
+      return await meanwhile(far, onProgress => stoppable.until(job(stoppable.jobs, onProgress)))
     } catch (error) {
       return { ok: false, sentence: error instanceof GivenUp ? STOPPED : sentencesOf(error).join(' ') }
     } finally {

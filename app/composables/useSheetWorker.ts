@@ -1,4 +1,3 @@
-import { proxy } from 'comlink'
 import type { Draft } from '#core/draft'
 import type { SheetOnTheWay } from '#core/formats'
 import type { Look, SheetStep } from '#core/look'
@@ -78,7 +77,8 @@ export function useSheetWorker() {
       sheet: SheetGeometry,
       below: number,
       onProgress: (words: string, done: number) => void = () => {},
-    ): Promise<Analysis> => stoppable.until(worker().analyse(plain(sheet), below, proxy(onProgress))),
+    ): Promise<Analysis> =>
+      meanwhile(onProgress, told => stoppable.until(worker().analyse(plain(sheet), below, told))),
     joins: (sheet: SheetGeometry, islands: Island[], width: number) =>
       worker().joins(plain(sheet), plain(islands), width),
     mend: (sheet: SheetGeometry, mending: Mending) =>
@@ -91,10 +91,12 @@ export function useSheetWorker() {
       { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
       onProgress: (done: number) => void,
     ): Promise<Fit[] | null> =>
-      worker().fits(
-        plain(spot),
-        plain({ canvas, age: skin.age, eyesClosed: skin.eyes === 'closed' }),
-        proxy(onProgress),
+      meanwhile(onProgress, told =>
+        worker().fits(
+          plain(spot),
+          plain({ canvas, age: skin.age, eyesClosed: skin.eyes === 'closed' }),
+          told,
+        ),
       ),
     stop: () => worker().stop(),
     moved: (look: Look, canvas: Canvas, age: number) => worker().moved(plain(look), plain(canvas), age),

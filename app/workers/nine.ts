@@ -136,14 +136,15 @@ export function nineJob(shop: Workshop) {
     },
     /**
      * Nine alternatives to a step, or for an empty spot: chosen by how they fit, show and flow and by how they
-     * differ, and painted one after the other. Those that look like another one are passed over.
+     * differ, and painted one after the other. Those that look like another one are passed over. Done when the
+     * last of them was heard.
      * @param fitting the stencils that fit there, best first, once they are found
      * @param onPainted hears of each
      */
     async nine(
       { look, stepId, place, pinned, seen, pxPerMm }: NineWish,
       fitting: () => Promise<Fit[]>,
-      onPainted: (one: OneOfNine) => void,
+      onPainted: (one: OneOfNine) => void | Promise<void>,
     ): Promise<NineTold> {
       const mine = ++asked
       const world = shop.worldOf(look)
@@ -155,12 +156,13 @@ export function nineJob(shop: Workshop) {
       const shown = () => cropped(trying.whole(), bare, box)
       const standing = new Standing(shown())
       const passed = new Set(seen)
+      const heard: (void | Promise<void>)[] = []
       const paint = (alternative: Alternative): void => {
         passed.add(alternative.key)
         const shows = trying.paint(withAlternative(look, stepId, alternative), alternative.steps[0]!.id)
         const picture = shown()
         if (!standing.takes(alternative, picture)) return
-        onPainted({ alternative, picture, shows })
+        heard.push(onPainted({ alternative, picture, shows }))
       }
       for (const alternative of pinned) paint(alternative)
       const now = step && featuresOf(step, false)
@@ -179,6 +181,8 @@ export function nineJob(shop: Workshop) {
       }
       if (step) await upTo(BEFORE_FITS, [])
       await upTo(NINE, await fitting())
+      // What was told comes to the page by another port than the answer, and could come after it.
+      await Promise.all(heard)
       return { count: standing.alternatives.length, leastApart: standing.leastApart }
     },
   }

@@ -76,12 +76,15 @@ const finished = ({ head }: Bare, painted?: Painted): Picture => ({
 
 /** Sheets that were told anew get a new number, so that their prints are made anew. */
 const versions = new Map<string, number>()
+/** One channel for all pauses, held here: the browser may clear away one that nothing holds, unheard. */
+const breath = new MessageChannel()
+const paused: (() => void)[] = []
+breath.port1.onmessage = () => paused.shift()?.()
 /** Lets messages that wait come in. */
 const pause = () =>
   new Promise<void>(resolve => {
-    const { port1, port2 } = new MessageChannel()
-    port1.onmessage = () => resolve()
-    port2.postMessage(null)
+    paused.push(resolve)
+    breath.port2.postMessage(null)
   })
 
 /** A look with its eyes shut, for the steps that are painted so; null where none is, or where they stay shut. */

@@ -136,15 +136,17 @@ interface Workshop {
 /** The jobs of tries that the painting worker does. */
 export const triesJobs = ({ worldOf, bares, kit, keyOfSteps }: Workshop) => ({
   /**
-   * Tries of a look, each told as soon as it is painted: what they share is painted once.
+   * Tries of a look, each told as soon as it is painted: what they share is painted once. Done when the last
+   * of them was heard.
    * @param onPainted hears of each, by its number
    */
-  sideBySide(
+  async sideBySide(
     looks: readonly Look[],
     pxPerMm: number,
     told: ToTellBy,
-    onPainted: (index: number, picture: Picture, facts: TryFacts) => void,
-  ): void {
+    onPainted: (index: number, picture: Picture, facts: TryFacts) => void | Promise<void>,
+  ): Promise<void> {
+    const heard: (void | Promise<void>)[] = []
     const list = looks.map(look => ({ look, world: worldOf(look) }))
     for (const { look, world } of list) checkWork(look.steps, world)
     const bareOf = (look: Look, { ground }: World) => bares.of(look, ground, pxPerMm)
@@ -152,8 +154,9 @@ export const triesJobs = ({ worldOf, bares, kit, keyOfSteps }: Workshop) => ({
       const { look, world } = list[index]!
       const facts = factsOfTry(look, world, bares.of(look, world.ground, 1), shows, kit(), told)
       const { width, height } = bare.head.grid
-      onPainted(index, transfer({ rgba, width, height }, [rgba.buffer]), facts)
+      heard.push(onPainted(index, transfer({ rgba, width, height }, [rgba.buffer]), facts))
     }
+    await Promise.all(heard)
   },
   /** What one try has that another has not, step by step in words. */
   differences: (a: Look, b: Look): Difference[] =>
