@@ -69,7 +69,9 @@ export async function tryRows(table: Table): Promise<void> {
     const { count } = await job.nine(
       wish,
       async () => [],
-      () => (first ||= performance.now() - from),
+      () => {
+        first ||= performance.now() - from
+      },
     )
     if (count !== 9) throw new Error(`Only ${count} alternatives were painted.`)
     times.push(performance.now() - from)

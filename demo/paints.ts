@@ -32,7 +32,7 @@ interface More {
 }
 
 /** A made-up paint with the swatch that such a paint would give. */
-function paint(id: string, name: string, colour: string, more: More = {}): Paint {
+export function paint(id: string, name: string, colour: string, more: More = {}): Paint {
   const finish = more.finish ?? 'matte'
   const optics = opticsFrom(linearOf(colour), 1 - THINNER * (1 - (more.hiding ?? HIDING[finish])))
   return {

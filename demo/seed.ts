@@ -6,6 +6,7 @@ import { openHouse } from '../server/db/house'
 import { HouseTrouble } from '../server/db/trouble'
 import { PaintAhead, rendererVersion } from '../server/pool/paintAhead'
 import { Pool } from '../server/pool/pool'
+import { cakeToMake, triedCakes } from './cakes'
 import { looks } from './looks'
 import { paints } from './paints'
 import { shelf, shelfSvg, type ShelfEntry } from './shelf'
@@ -22,7 +23,7 @@ function measured(entry: ShelfEntry) {
  * it is.
  */
 export function seed(file?: string): { stencils: number; paints: number; looks: number } {
-  const { db, stencils: drawer, paints: kit, looks: gallery } = openHouse(file)
+  const { db, stencils: drawer, paints: kit, looks: gallery, settings } = openHouse(file)
   const at = new Date().toISOString()
   // Measured before anything is written: nobody else who writes meanwhile waits for it.
   const sheets = shelf.filter(({ id }) => !drawer.find(id)).map(measured)
@@ -54,11 +55,12 @@ export function seed(file?: string): { stencils: number; paints: number; looks: 
       )
       added.stencils++
     }
-    for (const paint of paints) {
+    for (const paint of [...paints, cakeToMake]) {
       if (kit.knows(paint.id)) continue
       kit.create(paint)
       added.paints++
     }
+    if (added.paints && !settings.cakes().length) settings.setCakes(triedCakes)
     for (const look of looks) {
       if (gallery.knows(look.id)) continue
       gallery.create(look, at)

@@ -1,4 +1,5 @@
 import { proxy, type Remote } from 'comlink'
+import type { Box } from '#core/geometry'
 import type { Fit } from '#core/stencil'
 import type { Look, OrderConflict, Pass, Shows, Ways } from '#core/look'
 import type { NineTold, NineWish, OneOfNine } from '~/workers/nine'
@@ -60,6 +61,8 @@ export function usePainter() {
     ) => onAsked(p => p.sideBySide(plain([...looks]), pxPerMm, plain(told), proxy(onPainted))),
     differences: (a: Look, b: Look) => onAnalysis(p => p.differences(plain(a), plain(b))),
     differing: (a: Look, b: Look, pxPerMm: number) => onAsked(p => p.differing(plain(a), plain(b), pxPerMm)),
+    samples: (looks: readonly Look[], seen: Box, pxPerMm: number): Promise<Picture[]> =>
+      onAnalysis(p => p.samples(plain([...looks]), plain(seen), pxPerMm)),
     nine: nineOn(onStage),
     noNine: (): Promise<void> => onStage(p => p.noNine()),
     plan: (look: Look, driesBy: number): Promise<Planned | OrderConflict> =>

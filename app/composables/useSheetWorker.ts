@@ -32,45 +32,47 @@ const drafts = {
 }
 
 /**
+ * Tells the worker of every sheet of the drawer, when something of them has changed; done once the worker
+ * has heard it, whoever told it.
+ */
+async function tellDrawer(drawer: ReturnType<typeof useDrawer>): Promise<void> {
+  await drawer.ensure(drawer.list.map(s => s.id))
+  const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))
+  if (key !== known) {
+    known = key
+    heard = worker().know(
+      plain(
+        drawer.list.flatMap(about => {
+          const shape = drawer.shapes.get(about.id)
+          return shape
+            ? [
+                {
+                  ...unprepared(shape),
+                  kind: about.kind,
+                  zones: about.zones,
+                  heading: about.heading,
+                  axes: about.analysis?.axes ?? [],
+                  bridge: about.analysis?.bridge ?? null,
+                },
+              ]
+            : []
+        }),
+      ),
+    )
+    heard.catch(() => {
+      known = ''
+    })
+  }
+  await heard
+}
+
+/**
  * Reading, measuring, mending and fitting of sheets, off the page's thread. The worker is handed plain data
  * only.
  */
 export function useSheetWorker() {
   const drawer = useDrawer()
-  /**
-   * Tells the worker of every sheet of the drawer, when something of them has changed; done once the worker
-   * has heard it, whoever told it.
-   */
-  async function knowDrawer(): Promise<void> {
-    await drawer.ensure(drawer.list.map(s => s.id))
-    const key = JSON.stringify(drawer.list.map(s => [s.id, s.kind, s.zones, s.heading]))
-    if (key !== known) {
-      known = key
-      heard = worker().know(
-        plain(
-          drawer.list.flatMap(about => {
-            const shape = drawer.shapes.get(about.id)
-            return shape
-              ? [
-                  {
-                    ...unprepared(shape),
-                    kind: about.kind,
-                    zones: about.zones,
-                    heading: about.heading,
-                    axes: about.analysis?.axes ?? [],
-                    bridge: about.analysis?.bridge ?? null,
-                  },
-                ]
-              : []
-          }),
-        ),
-      )
-      heard.catch(() => {
-        known = ''
-      })
-    }
-    await heard
-  }
+  const knowDrawer = () => tellDrawer(drawer)
   return {
     read: (text: string, widthMm?: number) => stoppable.until<FileAnswer>(worker().read(text, widthMm)),
     analyse: (

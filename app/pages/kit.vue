@@ -108,7 +108,7 @@ async function take(event: Event): Promise<void> {
     <TabGroup v-else>
       <TabList class="mb-4 flex flex-wrap gap-1.5"
         ><Tab
-          v-for="words in ['Paints', 'Tools and calibration', 'Brushes and sparkle']"
+          v-for="words in ['Paints', 'Strip cakes', 'Tools and calibration', 'Brushes and sparkle']"
           :key="words"
           as="template"
           ><button class="chip px-3! py-1! text-[0.95rem]!">{{ words }}</button></Tab
@@ -183,7 +183,7 @@ async function take(event: Event): Promise<void> {
                     ><strong class="block truncate">{{ p.name }}</strong
                     ><span class="block text-[0.8rem] text-soft">{{
                       p.strips.length
-                        ? `split cake, ${p.strips.length} strips`
+                        ? `${p.toMake ? 'to make, ' : 'split cake, '}${p.strips.length} strips`
                         : `${p.finish}, ${hidingWords(hidingOf(p))}${p.measured ? '' : ' (estimate)'}`
                     }}</span
                     ><span
@@ -216,6 +216,7 @@ async function take(event: Event): Promise<void> {
             </div>
           </aside>
         </TabPanel>
+        <TabPanel><CakesPanel /></TabPanel>
         <TabPanel><CalibrationPanel /></TabPanel>
         <TabPanel><BrushesPanel /></TabPanel>
       </TabPanels>

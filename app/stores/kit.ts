@@ -54,9 +54,26 @@ export const useKit = defineStore('kit', () => {
     const back = await $fetch<Paint>(`/api/paints/${id}`, { method: 'PUT', query: { back: '' }, body: paint })
     paints.value = [...paints.value, back]
   }
+  /** Takes in paints as they are now on the server. */
+  function takeIn(changed: readonly Paint[]): void {
+    const now = new Map(changed.map(p => [p.id, p]))
+    paints.value = paints.value.map(p => now.get(p.id) ?? p)
+  }
+  /** Tells the house that a strip cake is made; returns the paints that changed, as they were. */
+  async function made(id: string): Promise<Paint[]> {
+    const changed = await $fetch<Paint[]>(`/api/paints/${id}/made`, { method: 'POST' })
+    const were = changed.flatMap(p => find(p.id) ?? [])
+    takeIn(changed)
+    return were
+  }
+  /** Puts several paints back as they were. */
+  const putBack = async (were: readonly Paint[]): Promise<void> =>
+    takeIn(await $fetch<Paint[]>('/api/paints', { method: 'PUT', body: were }))
   return {
     paints,
     readings,
+    made,
+    putBack,
     singles,
     cakes,
     load,

@@ -44,6 +44,7 @@ import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { keyIn, StagePicture, type Update } from './stagePicture'
 import type { Composition, Told } from './told'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
+import { samplesJob } from './samples'
 import { triesJobs } from './tries'
 
 const sheets = new Map<string, PreparedSheet>()
@@ -258,6 +259,7 @@ const painter = {
     return transfer(picture, [picture.rgba.buffer])
   },
   ...triesJobs({ worldOf, bares, kit: () => [...paints.values()], keyOfSteps }),
+  ...samplesJob({ worldOf, bares, keyOfSteps }),
   ...nineJob({
     worldOf,
     kit: () => [...paints.values()],

@@ -4,7 +4,7 @@ import { bleed } from './bleed'
 import { contrast, lineContrast } from './contrast'
 import type { Check, Finding, Fix, Level } from './finding'
 import { glitterHost, sparkle } from './glitter'
-import { lacking, safe, useBy } from './label'
+import { lacking, safe, toMake, useBy } from './label'
 import { mud } from './mud'
 import { keepOut, overEyes } from './over'
 import { regionsOf } from './regions'
@@ -31,6 +31,7 @@ export const CHECKS: Readonly<Record<string, Check>> = {
   neighbour,
   mud,
   useBy,
+  toMake,
   lacking,
   seats,
   wipe,

@@ -99,6 +99,21 @@ export const useBy: Check = at =>
       : []
   })
 
+/** Strip cakes that are planned and not yet cut. */
+export const toMake: Check = at =>
+  paintPlaces(at.step, at.world).flatMap(({ paint }): ReturnType<Check> =>
+    paint?.toMake
+      ? [
+          {
+            level: 'tip',
+            title: `${paint.name} is still to be made`,
+            why: 'What to cut from which cake stands on the Kit page.',
+            fix: null,
+          },
+        ]
+      : [],
+  )
+
 /** Paints that are not in the kit: nothing is known of them, near the eyes least of all. */
 export const lacking: Check = at => {
   const { eyes, lips } = delicate(at)

@@ -13,6 +13,12 @@ export interface Strip {
   readonly paint?: string | undefined
 }
 
+/** How long a strip cake is and how deep its strips are, mm. */
+export interface CakeSize {
+  readonly length: number
+  readonly depth: number
+}
+
 /** A cake of paint as its owner knows it. Colours are hex. */
 export interface Paint {
   readonly id: string
@@ -36,6 +42,8 @@ export interface Paint {
   readonly grams: number | null
   readonly cakeGrams: number
   readonly price: number | null
+  /** The size of a strip cake that is still to be cut and put together; left out for paints that are there. */
+  readonly toMake?: CakeSize | undefined
 }
 
 /** The optics of a swatch from its colours over black and over white. */

@@ -206,4 +206,10 @@ UPDATE looks SET family = id;
 CREATE INDEX looks_of_family ON looks (family);
 `,
   },
+  {
+    // A strip cake that is still to be cut and put together, with its size.
+    sql: `
+ALTER TABLE paints ADD COLUMN to_make TEXT;
+`,
+  },
 ]

@@ -27,6 +27,7 @@ interface Row {
   grams: number | null
   cake_grams: number
   price: number | null
+  to_make: string | null
 }
 
 /** The swatch that a colour would give with usual hiding power: what is shown until somebody measures. */
@@ -58,6 +59,7 @@ function paintOf(row: Row): Paint {
     grams: row.grams,
     cakeGrams: row.cake_grams,
     price: row.price,
+    ...(row.to_make !== null && { toMake: JSON.parse(row.to_make) }),
   }
 }
 
@@ -66,11 +68,11 @@ export function paintsIn(db: Db) {
   const list = db.prepare<[], Row>('SELECT * FROM paints ORDER BY position')
   const one = db.prepare<[string], Row>('SELECT * FROM paints WHERE id = ?')
   const insert =
-    db.prepare(`INSERT INTO paints (id, name, finish, colour, eye_safe, lip_safe, over_black, over_white, measured, strips, opened_on, months, grams, cake_grams, price, position)
-    VALUES (@id, @name, @finish, @colour, @eyeSafe, @lipSafe, @overBlack, @overWhite, @measured, @strips, @openedOn, @months, @grams, @cakeGrams, @price, (SELECT coalesce(max(position), 0) + 1 FROM paints))`)
+    db.prepare(`INSERT INTO paints (id, name, finish, colour, eye_safe, lip_safe, over_black, over_white, measured, strips, opened_on, months, grams, cake_grams, price, to_make, position)
+    VALUES (@id, @name, @finish, @colour, @eyeSafe, @lipSafe, @overBlack, @overWhite, @measured, @strips, @openedOn, @months, @grams, @cakeGrams, @price, @toMake, (SELECT coalesce(max(position), 0) + 1 FROM paints))`)
   const update =
     db.prepare(`UPDATE paints SET name = @name, finish = @finish, colour = @colour, eye_safe = @eyeSafe, lip_safe = @lipSafe, over_black = @overBlack, over_white = @overWhite, measured = @measured,
-    strips = @strips, opened_on = @openedOn, months = @months, grams = @grams, cake_grams = @cakeGrams, price = @price WHERE id = @id`)
+    strips = @strips, opened_on = @openedOn, months = @months, grams = @grams, cake_grams = @cakeGrams, price = @price, to_make = @toMake WHERE id = @id`)
   const known = db.prepare<[string]>('SELECT 1 FROM paints WHERE id = ?')
   const remove = db.prepare<[string]>('DELETE FROM paints WHERE id = ?')
   const columns = (paint: Paint) => {
@@ -81,6 +83,7 @@ export function paintsIn(db: Db) {
       lipSafe: Number(paint.lipSafe),
       measured: Number(paint.measured),
       strips: JSON.stringify(paint.strips),
+      toMake: paint.toMake ? JSON.stringify(paint.toMake) : null,
     }
   }
   return {
@@ -92,6 +95,13 @@ export function paintsIn(db: Db) {
     knows: (id: string): boolean => known.get(id) !== undefined,
     create: (paint: Paint): void => void insert.run(columns(paint)),
     change: (paint: Paint): boolean => update.run(columns(paint)).changes > 0,
+    /** Changes all of them, or none when one is not there. */
+    changeAll: (list: readonly Paint[]): boolean =>
+      db.transaction(() => {
+        if (!list.every(p => known.get(p.id))) return false
+        for (const paint of list) update.run(columns(paint))
+        return true
+      })(),
     remove: (id: string): boolean => remove.run(id).changes > 0,
   }
 }

@@ -1,4 +1,5 @@
 import { roomProblem, type Room } from '../../core/order'
+import { triedCakesSchema, type TriedCake } from '../../core/cake'
 import { runSchema } from '../../core/chair'
 import type { Db } from './open'
 import { jsonOr } from './ways'
@@ -18,6 +19,12 @@ export function settingsIn(db: Db) {
       const parsed = roomSchema.safeParse(text === undefined ? null : jsonOr(text))
       return parsed.success && roomProblem(parsed.data) === null ? parsed.data : null
     },
+    /** The strip cakes that are being tried side by side. */
+    cakes(): TriedCake[] {
+      const parsed = triedCakesSchema.safeParse(jsonOr(get.get('cakes') ?? '[]'))
+      return parsed.success ? parsed.data : []
+    },
+    setCakes: (cakes: readonly TriedCake[]): void => void put.run('cakes', JSON.stringify(cakes)),
     setRoom: (room: Room): void => void put.run('room', JSON.stringify(room)),
   }
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { SIZES } from '#core/cake'
 import {
   FINISHES,
   linearOf,
@@ -14,6 +15,9 @@ import {
 const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'must be a colour such as #7A2E5D')
 const text = (most: number) =>
   z.string().trim().min(1, 'must not be empty').max(most, `must not be longer than ${most} letters`)
+
+const between = (least: number, most: number, unit: string) =>
+  z.number().min(least, `must be at least ${least} ${unit}`).max(most, `must be at most ${most} ${unit}`)
 
 /** A paint as the kit page sends it. */
 export const paintSchema = z
@@ -44,6 +48,12 @@ export const paintSchema = z
     grams: z.number().min(0, 'must not be negative').max(2000).nullable(),
     cakeGrams: z.number().min(1, 'must be at least 1').max(2000),
     price: z.number().min(0, 'must not be negative').max(10_000).nullable(),
+    toMake: z
+      .strictObject({
+        length: between(...SIZES.length, 'mm'),
+        depth: between(...SIZES.depth, 'mm'),
+      })
+      .optional(),
   })
   .superRefine((p, context) => {
     // Of what is no colour nothing can be worked out; it is told already.
@@ -56,13 +66,13 @@ export const paintSchema = z
       })
     if (p.strips.length === 1)
       context.addIssue({ code: 'custom', path: ['strips'], message: 'must be none or at least two' })
+    if (p.toMake && p.strips.length < 2)
+      context.addIssue({ code: 'custom', path: ['toMake'], message: 'must be left out of a single colour' })
     if (useBy(p)?.includes('NaN'))
       context.addIssue({ code: 'custom', path: ['openedOn'], message: 'must be a day such as 2026-05-01' })
   })
 
 const tool = z.enum(TOOL_IDS as [ToolId, ...ToolId[]])
-const between = (least: number, most: number, unit: string) =>
-  z.number().min(least, `must be at least ${least} ${unit}`).max(most, `must be at most ${most} ${unit}`)
 
 /**
  * Readings as the kit page sends them: of the bridge ladder, and of what a tool lets go, holds and how wide

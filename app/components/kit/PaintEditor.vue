@@ -182,6 +182,9 @@ async function remove(): Promise<void> {
       </SwatchPicker>
     </fieldset>
     <StripsField v-model="draft" />
+    <p v-if="paint?.toMake" class="text-[0.87rem] text-soft">
+      Still to be made: what to cut for it stands under "Strip cakes".
+    </p>
     <div class="grid grid-cols-2 gap-2">
       <SwitchField v-model="draft.eyeSafe" label="Eye-safe (label)" /><SwitchField
         v-model="draft.lipSafe"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, Check, Trash2 } from '@lucide/vue'
 import { familyOf, type Difference, type Look } from '#core/look'
-import { SIX_SKINS } from '#core/paint'
 import { useSharedView } from './sharedView'
 
 /** The tries of a look side by side: at one scale, seen alike, weighed, and told step by step. */
@@ -106,20 +105,9 @@ const takeOver = (from: Look, difference: Difference) => take(base.value!.id, fr
             aria-label="Turn of all heads, degrees"
           /><span class="w-9 tabular-nums">{{ across }}°</span></label
         >
-        <span class="flex items-center gap-1" role="group" aria-label="Skin of all">
+        <SkinChoice v-model="skin" label="Skin of all" what="All on">
           <button class="chip" :aria-pressed="skin === null" @click="skin = null">own skin</button>
-          <button
-            v-for="s in SIX_SKINS"
-            :key="s.colour"
-            class="size-6 rounded-full border border-edge"
-            :class="skin === s.colour && 'ring-2 ring-mulberry ring-offset-2 ring-offset-paper'"
-            :style="{ background: s.colour }"
-            :aria-pressed="skin === s.colour"
-            :aria-label="`All on ${s.words} skin`"
-            v-tip="s.words"
-            @click="skin = s.colour"
-          />
-        </span>
+        </SkinChoice>
         <button class="btn" :disabled="view.zoom === 1" @click="view.whole">Whole</button>
         <BoardMenu :name :tries="shown" :painted="pictures" :facts />
       </div>

@@ -4,6 +4,8 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { freshLook } from '#core/look'
+import { cakeToMake } from '../../../demo/cakes'
+import { paints } from '../../../demo/paints'
 import { looksIn, StaleWrite } from '../../../server/db/looks'
 import { openDb, type Db } from '../../../server/db/open'
 import { revisionsIn } from '../../../server/db/revisions'
@@ -11,6 +13,7 @@ import { readingsIn } from '../../../server/db/readings'
 import type { Sparkles } from '../../../core/look'
 import { sparklesIn } from '../../../server/db/sparkles'
 import { waysIn } from '../../../server/db/ways'
+import { paintsIn } from '../../../server/db/paints'
 import { stencilsIn } from '../../../server/db/stencils'
 
 let db: Db
@@ -99,6 +102,26 @@ it('keeps readings of the ladder and of tools apart, and takes single ones back'
     readings.all().tools.map(t => t.value),
   ]).toEqual([true, false, 1, [19]])
   expect(() => readings.addTool({ tool: 'dauber', measure: 'tip', value: 0 }, at)).toThrow()
+})
+
+it('keeps what a strip cake is to be cut as, and changes several paints or none', () => {
+  const kit = paintsIn(db)
+  const plain = paints.find(p => p.id === 'gull')!
+  kit.create(plain)
+  kit.create(cakeToMake)
+  expect(kit.find('rockpool')).toEqual(cakeToMake)
+  expect(kit.find('gull')).not.toHaveProperty('toMake')
+  const { toMake: _made, ...made } = cakeToMake
+  expect(kit.changeAll([{ ...plain, grams: 3 }, made])).toBe(true)
+  expect(kit.find('gull')!.grams).toBe(3)
+  expect(kit.find('rockpool')).not.toHaveProperty('toMake')
+  expect(
+    kit.changeAll([
+      { ...plain, grams: 1 },
+      { ...plain, id: 'nobody' },
+    ]),
+  ).toBe(false)
+  expect(kit.find('gull')!.grams).toBe(3)
 })
 
 it('runs with the settings that keep data safe', () => {

@@ -119,3 +119,13 @@ it('a room is kept for the house, and one that nobody can read counts as none', 
   db.prepare('UPDATE settings SET value = \'{"temperature":900}\'').run()
   expect(settings.room()).toBeNull()
 })
+
+it('strip cakes that are tried are kept, and those that nobody can read count as none', () => {
+  const settings = settingsIn(db)
+  expect(settings.cakes()).toEqual([])
+  const strips = [{ name: 'Gull White', colour: '#f4f1ea', width: 6 }]
+  settings.setCakes([{ id: 'a', name: 'First', strips }])
+  expect(settings.cakes()).toEqual([{ id: 'a', name: 'First', strips }])
+  db.prepare("UPDATE settings SET value = 'torn' WHERE key = 'cakes'").run()
+  expect(settings.cakes()).toEqual([])
+})

@@ -1,0 +1,5 @@
+export * from './joins'
+export * from './order'
+export * from './cutting'
+export * from './sample'
+export * from './tried'

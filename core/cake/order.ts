@@ -1,0 +1,60 @@
+import { deltaE, labOf, mudOf, type LinearRgb } from '../paint'
+
+/** A join that turns to mud weighs more than any differences of colour could. */
+const MUD_WEIGHS = 10_000
+
+/**
+ * What it costs to let one strip follow another: whether they turn to mud, how far apart they are, how much
+ * lighter the second is.
+ */
+function costOf(a: LinearRgb, b: LinearRgb): number {
+  const lighter = Math.max(0, labOf(b).l - labOf(a).l)
+  return (mudOf(a, b).muddy ? MUD_WEIGHS : 0) + deltaE(a, b) + lighter
+}
+
+/**
+ * The order in which the strips of a cake blend best: as few joins as can be turn to mud, and of such orders the
+ * one whose neighbours are nearest to each other (CIEDE2000), from light to dark as far as that goes (common
+ * practice). Exact: a shortest path through all of them (Held and Karp 1962).
+ * @param strips up to 12 colours
+ * @returns the numbers of the strips in that order
+ * @throws RangeError for more than 12
+ */
+export function bestOrder(strips: readonly LinearRgb[]): number[] {
+  const n = strips.length
+  if (n > 12) throw new RangeError('A cake has at most 12 strips.')
+  if (n < 2) return strips.map((_, i) => i)
+  const cost = strips.map(a => strips.map(b => costOf(a, b)))
+  // best[set * n + last]: the cheapest way through a set of strips that ends in one of them.
+  const best = new Float64Array(2 ** n * n).fill(Infinity)
+  const from = new Int8Array(2 ** n * n).fill(-1)
+  for (let i = 0; i < n; i++) best[2 ** i * n + i] = 0
+  for (let set = 1; set < 2 ** n; set++)
+    for (let last = 0; last < n; last++) {
+      const so = best[set * n + last]!
+      if (so === Infinity) continue
+      for (let next = 0; next < n; next++) {
+        if (set & (1 << next)) continue
+        const at = (set | (1 << next)) * n + next
+        const now = so + cost[last]![next]!
+        if (now >= best[at]!) continue
+        best[at] = now
+        from[at] = last
+      }
+    }
+  return wayBack(best, from, n)
+}
+
+function wayBack(best: Float64Array, from: Int8Array, n: number): number[] {
+  let set = 2 ** n - 1
+  let last = 0
+  for (let i = 1; i < n; i++) if (best[set * n + i]! < best[set * n + last]!) last = i
+  const order: number[] = []
+  while (last >= 0) {
+    order.push(last)
+    const before = from[set * n + last]!
+    set &= ~(1 << last)
+    last = before
+  }
+  return order.reverse()
+}
