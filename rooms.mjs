@@ -30,6 +30,7 @@ export const ROOMS = [
   { path: 'core/look/commands', does: 'changes of a look: each takes a look and gives a look, or refuses' },
   { path: 'core/look/tries', does: 'tries of one look: families, what differs, steps taken over' },
   { path: 'core/look/index.ts', does: 'what others see of a look' },
+  { path: 'core/cake', does: 'strip cakes before they are cut: joins, orders, samples, what to cut' },
   { path: 'core/chair', does: 'a look being painted: screens, what was done, the record of it, own pace' },
   { path: 'core/raster', does: 'pixels: the bare skin, masks, films, particles, the finished picture' },
   { path: 'core/checks', does: 'what there is to say of a look, and the change that mends it' },

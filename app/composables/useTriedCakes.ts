@@ -12,12 +12,15 @@ const MOST_BACK = 60
 /** Until this is done the server may know less than the page did. */
 let kept: Promise<void> = Promise.resolve()
 
+/** How samples are tried, as it is chosen on the page. */
+type TrialChoice = { -readonly [K in keyof Trial]: Trial[K] }
+
 /** The strip cakes that are tried side by side: what they are, how they are kept, and what each paints. */
 export function useTriedCakes() {
   const cakes = ref<TriedCake[]>([])
   /** The cake to which a pressed paint goes. */
   const chosen = ref<string | null>(null)
-  const trial = useLocalStorage<Trial>('janusform-cake-trial', {
+  const trial = useLocalStorage<TrialChoice>('janusform-cake-trial', {
     brush: 'flat19',
     from: 0,
     soft: false,

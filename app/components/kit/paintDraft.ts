@@ -10,8 +10,9 @@ import {
   type Strip,
 } from '#core/paint'
 
+type Alone = Omit<Paint, 'id' | 'strips'>
 /** A paint while it is being written. */
-export type PaintDraft = { -readonly [K in Exclude<keyof Paint, 'id' | 'strips'>]: Paint[K] } & {
+export type PaintDraft = { -readonly [K in keyof Alone]: Alone[K] } & {
   strips: { -readonly [K in keyof Strip]: Strip[K] }[]
 }
 
