@@ -95,6 +95,14 @@ const ELSEWHERE: readonly (readonly [path: string, states: readonly State[]])[] 
     [
       ['a paint', page => page.locator('[data-paint]').first().click()],
       ['adding a paint', page => button(page, 'Add paint').click()],
+      [
+        'strip cakes',
+        async page => {
+          await page.getByRole('tab', { name: 'Strip cakes' }).click()
+          await button(page, /^Strip 2/).click()
+        },
+      ],
+      ['a cake that is kept', page => button(page, 'Keep to make…').click()],
       ['tools', page => page.getByRole('tab', { name: 'Tools and calibration' }).click()],
       ['brushes', page => page.getByRole('tab', { name: 'Brushes and sparkle' }).click()],
     ],

@@ -44,12 +44,13 @@ const clone = (p: Paint): Strip => stripOf(p)
         <span class="block truncate px-1.5 py-0.5 text-[0.8rem]">{{ p.name }}</span>
       </button>
     </VueDraggable>
-    <p v-if="!shown.length" class="p-3 text-center text-soft">
+    <div v-if="!shown.length" class="p-3 text-center text-soft">
       {{
         kit.singles.length
           ? 'No paint is called that.'
           : 'No single colours in the kit yet: add paints first.'
       }}
-    </p>
+      <BringDemo v-if="!kit.paints.length" class="mt-2" @brought="kit.load" />
+    </div>
   </section>
 </template>

@@ -12,6 +12,9 @@ const { trial, picture, active } = defineProps<{
 }>()
 const emit = defineEmits<{ choose: []; copy: []; remove: []; keep: [] }>()
 const at = ref<number | null>(null)
+/** One that is fresh is brought into view. */
+const card = useTemplateRef<HTMLElement>('card')
+onMounted(() => active && card.value?.scrollIntoView({ block: 'nearest' }))
 const strips = computed({
   get: (): Strip[] => cake.value.strips,
   set: list => put(list),
@@ -32,8 +35,8 @@ const width = computed(() => widthOf(cake.value.strips))
 const covered = computed((): [number, number] | null => {
   const wide = BRUSHES[trial.brush].most
   if (width.value <= wide) return null
-  const from = Math.min(trial.from, width.value - wide) / width.value
-  return [from, from + wide / width.value]
+  const from = Math.min(trial.from, width.value - wide)
+  return [from, from + wide]
 })
 const strip = computed(() => (at.value === null ? null : (cake.value.strips[at.value] ?? null)))
 function setWidth(to: number | null): void {
@@ -67,6 +70,7 @@ const nameAt = (i: number) => cake.value.strips[i]!.name || cake.value.strips[i]
 
 <template>
   <section
+    ref="card"
     class="flex flex-col gap-2 rounded-2xl border-2 bg-card p-2.5"
     :class="active ? 'border-mulberry' : 'border-rule'"
     :aria-label="cake.name || 'Sample'"

@@ -8,14 +8,21 @@ const strips = defineModel<Strip[]>({ required: true })
 const at = defineModel<number | null>('at', { required: true })
 const { joins, covered } = defineProps<{
   joins: readonly Join[]
-  /** The part that the brush takes up, as shares of the width; null when it takes all. */
+  /** The part that the brush takes up, mm from its first edge; null when it takes all. */
   covered: readonly [number, number] | null
 }>()
-const total = computed(() => strips.value.reduce((sum, s) => sum + s.width, 0))
-/** How far across the cake each join lies, percent. */
-const places = computed(() => {
-  let sum = 0
-  return strips.value.slice(0, -1).map(s => (100 * (sum += s.width)) / total.value)
+/** Columns as wide as the strips, none narrower than a finger can press. */
+const columns = computed(() => strips.value.map(s => `minmax(24px, ${s.width}fr)`).join(' '))
+/** Of each strip the part that the brush takes up: where it begins and how wide it is, as shares of the strip. */
+const taken = computed(() => {
+  let from = 0
+  return strips.value.map(({ width }) => {
+    const [a, b] = covered ?? [0, 0]
+    const begin = Math.min(1, Math.max(0, (a - from) / width))
+    const end = Math.min(1, Math.max(0, (b - from) / width))
+    from += width
+    return [begin, end - begin] as const
+  })
 })
 const keyOf = (strip: Strip, i: number) =>
   `${strip.paint ?? strip.colour} ${strips.value.slice(0, i).filter(s => s.paint === strip.paint).length}`
@@ -28,7 +35,8 @@ const nameOf = (s: Strip) => s.name || s.colour
       v-model="strips"
       :group="{ name: 'strips', put: strips.length < MOST_STRIPS }"
       :animation="120"
-      class="flex h-10 overflow-hidden rounded-lg border border-edge bg-field"
+      class="grid h-10 overflow-hidden rounded-lg border border-edge bg-field"
+      :style="{ gridTemplateColumns: columns }"
       role="group"
       aria-label="Strips, in order"
       @update="at = $event.newIndex ?? null"
@@ -37,30 +45,28 @@ const nameOf = (s: Strip) => s.name || s.colour
         v-for="(s, i) in strips"
         :key="keyOf(s, i)"
         type="button"
-        class="h-full min-w-3 cursor-grab"
+        class="h-full cursor-grab"
         :class="
           at === i && 'shadow-[inset_0_0_0_3px_var(--color-mulberry),inset_0_0_0_5px_var(--color-paper)]'
         "
-        :style="{ background: s.colour, flex: `${s.width} 1 0` }"
+        :style="{ background: s.colour }"
         :aria-pressed="at === i"
         :aria-label="`Strip ${i + 1}: ${nameOf(s)}, ${s.width} mm`"
         v-tip="`${nameOf(s)}, ${s.width} mm`"
         @click="at = at === i ? null : i"
       />
     </VueDraggable>
-    <div class="relative h-4" aria-hidden="true">
-      <span
-        v-if="covered"
-        class="absolute top-0.5 h-1 rounded-full bg-mulberry"
-        :style="{ left: `${100 * covered[0]}%`, width: `${100 * (covered[1] - covered[0])}%` }"
-      />
-      <span
-        v-for="(j, i) in joins"
-        :key="i"
-        class="absolute top-1.5 -translate-x-1/2 text-[0.7rem] leading-none font-bold"
-        :class="j.verdict === 'mud' ? 'text-stop' : 'text-soft'"
-        :style="{ left: `${places[i]}%` }"
-        >{{ j.verdict === 'mud' ? 'mud' : '·' }}</span
+    <div class="grid h-4" aria-hidden="true" :style="{ gridTemplateColumns: columns }">
+      <span v-for="([begin, wide], i) in taken" :key="i" class="relative"
+        ><span
+          class="absolute top-0.5 h-1 bg-mulberry"
+          :style="{ left: `${100 * begin}%`, width: `${100 * wide}%` }"
+        /><span
+          v-if="joins[i]"
+          class="absolute top-1.5 right-0 translate-x-1/2 text-[0.7rem] leading-none font-bold"
+          :class="joins[i]!.verdict === 'mud' ? 'text-stop' : 'text-soft'"
+          >{{ joins[i]!.verdict === 'mud' ? 'mud' : '·' }}</span
+        ></span
       >
     </div>
   </div>
