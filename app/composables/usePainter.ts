@@ -29,16 +29,7 @@ export function usePainter() {
   const onAnalysis = on(analysis)
   const onAsked = on(asked)
   return {
-    update: (
-      look: Look,
-      pxPerMm: number,
-      upTo: number | undefined,
-      have: number | null,
-    ): Promise<Update | null> => onStage(p => p.update(plain(look), pxPerMm, upTo, have)),
-    /** Gets the bare skin ready before the sheets are there. */
-    ready: (look: Look, pxPerMm: number): Promise<void> => onStage(p => p.ready(plain(look), pxPerMm)),
-    /** The whole look at once and coarsely, for a stage that shows nothing yet. */
-    coarse: (look: Look): Promise<Picture> => onStage(p => p.paint(plain(look), COARSE_PX)),
+    ...stageOn(onStage),
     paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
       onAnalysis(p => p.paint(plain(look), pxPerMm, upTo)),
     thumbs: (look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> =>
@@ -80,6 +71,27 @@ export function usePainter() {
 }
 
 type OnWorker = <T>(job: (painter: Remote<Painter>) => Promise<T>) => Promise<T>
+
+/** The picture of the stage: the whole, and what is seen of it from near. */
+const stageOn = (onStage: OnWorker) => ({
+  update: (
+    look: Look,
+    pxPerMm: number,
+    upTo: number | undefined,
+    have: number | null,
+  ): Promise<Update | null> => onStage(p => p.update(plain(look), pxPerMm, upTo, have)),
+  updateNear: (
+    look: Look,
+    pxPerMm: number,
+    box: Box,
+    upTo: number | undefined,
+    have: number | null,
+  ): Promise<Update | null> => onStage(p => p.updateNear(plain(look), pxPerMm, plain(box), upTo, have)),
+  /** Gets the bare skin ready before the sheets are there. */
+  ready: (look: Look, pxPerMm: number): Promise<void> => onStage(p => p.ready(plain(look), pxPerMm)),
+  /** The whole look at once and coarsely, for a stage that shows nothing yet. */
+  coarse: (look: Look): Promise<Picture> => onStage(p => p.paint(plain(look), COARSE_PX)),
+})
 
 /** Nine alternatives, painted where the picture of the stage is: its bare skin is there, and what paints is warm. */
 const nineOn =

@@ -41,7 +41,8 @@ import { nineJob } from './nine'
 import { outcomeOf } from './outcomes'
 import type { Picture } from './picture'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
-import { keyIn, StagePicture, type Update } from './stagePicture'
+import { stageJobs } from './stageJobs'
+import { keyIn } from './stagePicture'
 import type { Composition, Told } from './told'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
 import { samplesJob } from './samples'
@@ -94,7 +95,6 @@ const shutFor = (look: Look): Look | null =>
     ? { ...look, skin: { ...look.skin, eyes: 'closed' } }
     : null
 
-const stage = new StagePicture(bares, pause)
 const strip = new ThumbStrip(pause)
 const heads = new KeptHeads()
 const keyOfSteps = ({ steps }: Look, world: World) =>
@@ -114,12 +114,7 @@ const painter = {
     paints = new Map(kit.map(p => [p.id, p]))
     readings = own
   },
-  /** Gets the bare skin of a look ready, while its sheets are still on their way. */
-  async ready(look: Look, pxPerMm: number): Promise<void> {
-    const ground = groundFor(look, memo)
-    await heads.fetch(bares, look, ground, pxPerMm)
-    bares.of(look, ground, pxPerMm)
-  },
+  ...stageJobs({ worldOf, bares, heads, memo, keyOfSteps, pause }),
   /** Draws the bare skin that a stage will show of a look, and keeps it on this device. */
   async ahead(look: Look, { width, height, ruler }: StageSize, devicePixels: number): Promise<void> {
     const ground = groundFor(look, memo)
@@ -128,23 +123,6 @@ const painter = {
     bares.of(look, ground, pxPerMm)
     // Those of looks that were opened stay before it.
     await heads.keep(bares, look, ground, pxPerMm, 0)
-  },
-  /** Brings the stage's picture to a look; see StagePicture. */
-  async update(
-    look: Look,
-    pxPerMm: number,
-    upTo: number | undefined,
-    have: number | null,
-  ): Promise<Update | null> {
-    const world = worldOf(look)
-    checkWork(look.steps, world)
-    const answer = await stage.update(
-      { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
-      keyOfSteps(look, world),
-      () => heads.fetch(bares, look, world.ground, pxPerMm),
-    )
-    void heads.keep(bares, look, world.ground, pxPerMm)
-    return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
   },
   /** The painted face; with `upTo`, only its first steps. */
   paint(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {

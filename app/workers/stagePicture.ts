@@ -1,3 +1,4 @@
+import type { Box } from '#core/geometry'
 import { isKind, kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
 import { IncrementalCompositor, type BareSkinCache } from '#core/raster'
 
@@ -28,6 +29,8 @@ export interface Wish {
   readonly look: Look
   readonly world: World
   readonly pxPerMm: number
+  /** The part that is wanted of the whole picture, mm; all of it when left out. */
+  readonly box?: Readonly<Box> | undefined
   readonly upTo: number
   readonly have: number | null
 }
@@ -47,10 +50,14 @@ export class StagePicture {
   private pictures = 0
   private newest = 0
 
-  /** @param pause lets messages that wait come in */
+  /**
+   * @param pause lets messages that wait come in
+   * @param compares whether it is told how steps show
+   */
   constructor(
     private readonly bares: BareSkinCache,
     private readonly pause: () => Promise<void>,
+    private readonly compares = true,
   ) {}
 
   /**
@@ -60,20 +67,20 @@ export class StagePicture {
    * @param ready gets the bare skin ready, where it may be kept
    */
   async update(
-    { look, world, pxPerMm, upTo, have }: Wish,
+    { look, world, pxPerMm, box, upTo, have }: Wish,
     keyOf: (step: Step) => string,
     ready: () => Promise<void> = async () => {},
   ): Promise<Update | null> {
     const mine = ++this.newest
     await ready()
     if (mine !== this.newest) return null
-    const bare = this.bares.of(look, world.ground, pxPerMm)
-    const key = JSON.stringify([look.canvas, { ...look.skin, oily: undefined }, pxPerMm])
+    const bare = this.bares.of(look, world.ground, pxPerMm, 'front', box)
+    const key = JSON.stringify([look.canvas, { ...look.skin, oily: undefined }, pxPerMm, box])
     if (this.kept?.key !== key)
       this.kept = {
         key,
         picture: ++this.pictures,
-        painting: new IncrementalCompositor(bare, true),
+        painting: new IncrementalCompositor(bare, this.compares),
         shows: new Map(),
       }
     const { painting, shows, picture } = this.kept

@@ -1,4 +1,5 @@
 import { LRUCache } from 'lru-cache'
+import type { Box } from '../geometry'
 import type { Look } from '../look'
 import type { Ground } from '../skin'
 import { gridOver } from './grid'
@@ -26,7 +27,8 @@ export const bareKey = (
   { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
   pxPerMm: number,
   seen: Seen,
-): string => JSON.stringify([canvas, { ...skin, oily: undefined }, pxPerMm, seen])
+  box?: Readonly<Box>,
+): string => JSON.stringify([canvas, { ...skin, oily: undefined }, pxPerMm, seen, box])
 
 /** Draws bare skin once for each canvas, skin and fineness, and keeps the last ones, as many as have room. */
 export class BareSkinCache {
@@ -46,9 +48,13 @@ export class BareSkinCache {
     this.known.set(key, bare)
   }
 
-  /** The bare skin of a look at some px/mm. Throws RangeError when the fineness is out of bounds. */
-  of(look: Look, ground: Ground, pxPerMm: number, seen: Seen = 'front'): Bare {
-    const key = bareKey(look, pxPerMm, seen)
+  /**
+   * The bare skin of a look at some px/mm.
+   * @param box the part that is wanted of it as seen from the front, mm; all of it when left out
+   * @throws RangeError when the fineness is out of bounds
+   */
+  of(look: Look, ground: Ground, pxPerMm: number, seen: Seen = 'front', box?: Readonly<Box>): Bare {
+    const key = bareKey(look, pxPerMm, seen, box)
     let found = this.known.get(key)
     if (!found) {
       const bare = {
@@ -58,7 +64,7 @@ export class BareSkinCache {
         beard: look.skin.beard,
       }
       const wrap = seen === 'wrap' ? ground.wrap() : null
-      const grid = gridOver(wrap?.box ?? ground.box, pxPerMm)
+      const grid = gridOver(wrap?.box ?? box ?? ground.box, pxPerMm)
       const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)
       found = { head, grain: spongeGrain(head.grid) }
       this.known.set(key, found)

@@ -9,6 +9,8 @@ interface Fine {
   width: number
   wide: number
   fine: number
+  /** The same of what is seen from near. */
+  near: Omit<Fine, 'near'> | null
 }
 const fine = (page: Page): Promise<Fine> =>
   page.evaluate(() => (window as unknown as { faceStage: { picture: () => Fine } }).faceStage.picture())
@@ -73,6 +75,10 @@ test('the picture stays in register while the view changes quickly', async ({ pa
   await page.locator('[data-step]').first().click()
   await page.keyboard.press('d')
   for (let n = 0; n < 3; n++) await zoom.click()
+  // What is seen from near is finer than the whole picture, and in register too.
+  await expect.poll(async () => (await fine(page)).near?.fine ?? 0).toBeGreaterThan((await fine(page)).fine)
+  const { near } = await fine(page)
+  expect(near!.width / near!.wide).toBeCloseTo(near!.fine, 2)
   await painted(page)
   await inRegister(page)
   const stage = (await page.getByTestId('stage').boundingBox())!

@@ -46,8 +46,11 @@ const sized = ref(false)
 const whole = computed(() =>
   wholePicture(width.value, height.value, settings.ruler ? RULER : 0, ground.value.box, ground.value.front),
 )
-const fineness = computed(() => finenessOf(view.value, window.devicePixelRatio || 1))
-const { picture, busy, slow, problem, standing } = useStandingPicture({
+/** The whole picture stays as fine as it is seen whole. */
+const fineness = computed(() => finenessOf(whole.value, window.devicePixelRatio || 1))
+const { picture, near, busy, slow, problem, standing } = useStandingPicture({
+  view,
+  size: () => [width.value, height.value],
   fineness,
   sized,
   upTo: () => props.playTo ?? undefined,
@@ -61,7 +64,7 @@ const moved = computed(
 )
 
 const playing = () => props.playTo !== null
-const layers = stageLayers({ picture, view, width, height, fitting, moved, playing, ghosts })
+const layers = stageLayers({ picture, near, view, width, height, fitting, moved, playing, ghosts })
 
 let stage: Konva.Stage | null = null
 onMounted(async () => {
@@ -85,6 +88,11 @@ function probe(): void {
         width: picture.value!.canvas.width,
         wide: picture.value!.box.maxX - picture.value!.box.minX,
         fine: fineness.value,
+        near: near.value && {
+          width: near.value.canvas.width,
+          wide: near.value.box.maxX - near.value.box.minX,
+          fine: near.value.of.fineness,
+        },
       }),
     },
   })

@@ -88,4 +88,35 @@ describe('the picture of the stage', () => {
     expect((await stage.update(wish(look, 1, a.picture + 7), keyOf))!.fresh).toBe(true)
     expect(a.shows.map(s => s.stepId)).toEqual(['w0', 'w1', 'w2'])
   })
+
+  it('from near paints what the whole picture shows there, but for the grain of its colours', async () => {
+    const px = 2
+    const { box } = world.ground
+    const size = { width: 120, height: 160 }
+    // In the middle of the washes, and away from the edges of what is painted.
+    const [i0, j0, rim] = [40 * px, 80 * px, 14 * px]
+    const part = {
+      minX: box.minX + i0 / px,
+      minY: box.minY + j0 / px,
+      maxX: box.minX + (i0 + size.width) / px,
+      maxY: box.minY + (j0 + size.height) / px,
+    }
+    const near = new StagePicture(bares, () => Promise.resolve(), false)
+    const { patch, shows } = (await near.update({ ...wish(look, px, null), box: part }, keyOf))!
+    expect([patch!.width, patch!.height]).toEqual([size.width, size.height])
+    expect(shows).toEqual([])
+    const all = whole(look, px)
+    const wide = Math.round((box.maxX - box.minX) * px)
+    let far = 0
+    let looked = 0
+    for (let j = rim; j < size.height - rim; j++)
+      for (let i = rim; i < size.width - rim; i++) {
+        const [p, q] = [4 * (j * size.width + i), 4 * ((j + j0) * wide + i + i0)]
+        const off = [0, 1, 2].map(c => Math.abs(patch!.rgba[p + c]! - all[q + c]!))
+        looked++
+        if (Math.max(...off) > 6) far++
+      }
+    expect(looked).toBeGreaterThan(1000)
+    expect(far / looked).toBeLessThan(0.01)
+  })
 })

@@ -1,7 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { groundOf, PLAIN_FACE } from '#core/skin'
-import { toScreen, toSkin, wholePicture, zoomed } from '../../../app/components/bench/stage/view'
+import {
+  finenessOf,
+  nearOf,
+  serves,
+  toScreen,
+  toSkin,
+  wholePicture,
+  zoomed,
+} from '../../../app/components/bench/stage/view'
 
 describe("the stage's view", () => {
   const ground = groundOf(PLAIN_FACE, 30)
@@ -43,5 +51,61 @@ describe("the stage's view", () => {
   it('stays between the whole head and six times that', () => {
     expect(zoomed(base, base, 0.1, [300, 300])).toEqual(base)
     expect(zoomed(base, base, 100, [300, 300]).k).toBeCloseTo(6 * base.k, 9)
+  })
+})
+
+describe('what is seen from near', () => {
+  const { box } = groundOf(PLAIN_FACE, 30)
+  const base = wholePicture(700, 624, 18, box)
+  const whole = { box, fineness: finenessOf(base, 1) }
+  const near = (factor: number, at: [number, number] = [350, 300]) =>
+    nearOf(zoomed(base, base, factor, at), [700, 624], whole, 1)
+
+  it('is nothing while the whole picture is as fine as the screen', () => {
+    expect(nearOf(base, [700, 624], whole, 1)).toBeNull()
+    expect(near(1.05)).toBeNull()
+  })
+
+  it('holds all of the skin that is seen, within the whole plane, and paints a rim more', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1.6, max: 6, noNaN: true }),
+        fc.integer({ min: 20, max: 690 }),
+        fc.integer({ min: 20, max: 610 }),
+        (factor, x, y) => {
+          const view = zoomed(base, base, factor, [x, y])
+          const found = nearOf(view, [700, 624], whole, 1)
+          // About a corner of the stage nothing may be seen but what lies beside the head.
+          fc.pre(found !== null)
+          const { seen, painted, fineness } = found
+          expect(fineness).toBeLessThanOrEqual(12)
+          expect(fineness).toBeGreaterThan(whole.fineness)
+          expect(seen.minX).toBeLessThanOrEqual(Math.max(box.minX, -view.ox / view.k) + 1e-9)
+          expect(seen.maxY).toBeGreaterThanOrEqual(Math.min(box.maxY, (624 - view.oy) / view.k) - 1e-9)
+          expect(painted.minX).toBeLessThanOrEqual(seen.minX + 1e-9)
+          expect(painted.maxX).toBeGreaterThanOrEqual(seen.maxX - 1e-9)
+          // Pixels lie where those of the whole plane would lie at that fineness.
+          for (const [at, from] of [
+            [painted.minX, box.minX],
+            [painted.maxY, box.minY],
+          ] as const) {
+            const pixels = (at - from) * fineness
+            expect(Math.abs(pixels - Math.round(pixels))).toBeLessThan(1e-6)
+          }
+        },
+      ),
+    )
+  })
+
+  it('serves as long as the view stays in it, as fine', () => {
+    const wide = near(2)!
+    expect(serves(wide, wide)).toBe(true)
+    const within = { ...wide, seen: { ...wide.seen, minX: wide.seen.minX + 10 } }
+    expect([serves(wide, within), serves(within, wide)]).toEqual([true, false])
+    expect(serves(wide, { ...wide, fineness: wide.fineness + 0.5 })).toBe(false)
+  })
+
+  it('is nothing where a view shows no skin', () => {
+    expect(nearOf({ k: 10, ox: 99_999, oy: 0 }, [700, 624], whole, 1)).toBeNull()
   })
 })

@@ -1,6 +1,6 @@
 import Konva from 'konva'
 import { watchEffect, type Ref } from 'vue'
-import type { Point } from '#core/geometry'
+import type { Box, Point } from '#core/geometry'
 import { labOf, linearOf, typologyAngle } from '#core/paint'
 import { BREAKS, isMark, laidOf, ofKind, type Look, type SheetStep, type World } from '#core/look'
 import { useAnalysis } from '~/stores/analysis'
@@ -20,7 +20,8 @@ import { drawFlow, drawSpots } from './flow'
 import { drawAxis, drawHeldLoop, drawSnap, drawTape } from './shapes'
 import { drawGuideSteps, drawMarks } from './marks'
 import { drawChoice } from './openings'
-import type { StandingPicture } from './picture'
+import type { NearPicture } from './near'
+import type { StandingPicture } from './standing'
 import { drawLoop, drawOutlines, drawSelection } from './selection'
 import type { Ghosts } from './tools'
 import { toScreen, type View } from './view'
@@ -28,6 +29,8 @@ import { toScreen, type View } from './view'
 /** What the layers of the stage show. */
 export interface Shown {
   readonly picture: Readonly<Ref<StandingPicture | null>>
+  /** What is seen from near, over the whole picture. */
+  readonly near: Readonly<Ref<NearPicture | null>>
   readonly view: Readonly<Ref<View>>
   readonly width: Readonly<Ref<number>>
   readonly height: Readonly<Ref<number>>
@@ -51,15 +54,36 @@ const kept = (on: Konva.Layer, draw: () => void) =>
     on.batchDraw()
   })
 
-/** The picture itself. */
-function pictureLayer({ picture, view }: Shown): Konva.Layer {
+/** A part of a picture where it belongs on the stage. */
+function laid(
+  { canvas: image, box }: StandingPicture,
+  part: Readonly<Box>,
+  { k, ox, oy }: View,
+): Konva.Image {
+  const fine = image.width / (box.maxX - box.minX)
+  const [wide, high] = [part.maxX - part.minX, part.maxY - part.minY]
+  return new Konva.Image({
+    image,
+    x: ox + k * part.minX,
+    y: oy + k * part.minY,
+    width: k * wide,
+    height: k * high,
+    crop: {
+      x: fine * (part.minX - box.minX),
+      y: fine * (part.minY - box.minY),
+      width: fine * wide,
+      height: fine * high,
+    },
+  })
+}
+
+/** The picture itself, and over it what is seen from near. */
+function pictureLayer({ picture, near, view }: Shown): Konva.Layer {
   const on = layer()
   kept(on, () => {
     if (!picture.value) return
-    const { k, ox, oy } = view.value
-    const { canvas: image, box } = picture.value
-    const size = { width: k * (box.maxX - box.minX), height: k * (box.maxY - box.minY) }
-    on.add(new Konva.Image({ image, x: ox + k * box.minX, y: oy + k * box.minY, ...size }))
+    on.add(laid(picture.value, picture.value.box, view.value))
+    if (near.value) on.add(laid(near.value, near.value.of.seen, view.value))
   })
   return on
 }

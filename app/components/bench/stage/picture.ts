@@ -1,5 +1,4 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
-import type { Box } from '#core/geometry'
 import type { Look } from '#core/look'
 import { canvasOf, usePainter } from '~/composables/usePainter'
 import { usePictureAhead } from '~/composables/usePictureAhead'
@@ -8,43 +7,17 @@ import { useDrawer } from '~/stores/drawer'
 import { useKit } from '~/stores/kit'
 import { useScene } from '~/stores/scene'
 import { useSession } from '~/stores/session'
-import type { Update } from '~/workers/stagePicture'
-
-/** The picture as it stands on the stage: a canvas, and the part of the picture's plane that it shows, mm. */
-export interface StandingPicture {
-  readonly canvas: HTMLCanvasElement | HTMLImageElement
-  readonly box: Readonly<Box>
-}
+import { useNearPicture, type NearWish } from './near'
+import { patched, type StandingPicture } from './standing'
 
 /** After so long the painter is told that the picture is being painted, ms. */
 const LATE_MS = 500
-
-/** Puts the changed part of a picture on its canvas; a fresh picture gets a canvas of its own. */
-function patched(
-  canvas: StandingPicture['canvas'] | null,
-  { fresh, width, height, patch }: Update,
-): HTMLCanvasElement {
-  let on = canvas
-  if (fresh || !(on instanceof HTMLCanvasElement)) {
-    on = document.createElement('canvas')
-    on.width = width
-    on.height = height
-  }
-  if (patch)
-    on.getContext('2d')!.putImageData(
-      new ImageData(patch.rgba, patch.width, patch.height),
-      patch.i0,
-      patch.j0,
-    )
-  return on
-}
 
 /**
  * What the stage shows: at some px/mm, once it has its size, and only the first steps while the build is
  * played.
  */
-export interface PictureWish {
-  readonly fineness: Readonly<Ref<number>>
+export interface PictureWish extends NearWish {
   readonly sized: Readonly<Ref<boolean>>
   readonly upTo: () => number | undefined
 }
@@ -93,8 +66,30 @@ function useFirstSight(painted: () => boolean, show: (picture: StandingPicture, 
   return { firstCard, coarsely }
 }
 
+/** Whether something is going on, and whether for so long that it is told; only the newest counts. */
+function useBusy() {
+  const busy = ref(false)
+  const slow = ref(false)
+  let wanted = 0
+  /** @param job hears whether something newer has begun meanwhile */
+  async function during(job: (stale: () => boolean) => Promise<void>): Promise<void> {
+    const mine = ++wanted
+    busy.value = true
+    const late = setTimeout(() => {
+      slow.value = true
+    }, LATE_MS)
+    try {
+      await job(() => mine !== wanted)
+    } finally {
+      clearTimeout(late)
+      if (mine === wanted) slow.value = busy.value = false
+    }
+  }
+  return { busy, slow, during }
+}
+
 /** Keeps the stage's picture up with the look. */
-export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
+export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWish) {
   const session = useSession()
   const scene = useScene()
   const analysis = useAnalysis()
@@ -103,21 +98,24 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
   const kit = useKit()
   const drawer = useDrawer()
   const picture = shallowRef<StandingPicture | null>(null)
-  const busy = ref(false)
-  const slow = ref(false)
+  const { busy, slow, during } = useBusy()
   const problem = ref('')
   /** The number of the picture that stands there. */
   let have: number | null = null
-  let wanted = 0
   const standing = ref<Standing>('nothing')
   const show = (next: StandingPicture, as: Standing) => void ([picture.value, standing.value] = [next, as])
 
+  const close = useNearPicture({ fineness, ...seen })
   const { firstCard, coarsely } = useFirstSight(() => have !== null, show)
 
-  async function paint(): Promise<void> {
+  /** @param stale whether something newer is wished for by now */
+  async function paint(stale: () => boolean): Promise<void> {
     const look = session.look!
     const steps = upTo()
     const { box } = scene.ground
+    // What is looked at comes first.
+    if (have !== null) await close.paint(look, steps)
+    if (stale()) return
     // A newer change makes the worker give this one up.
     const first = have === null && steps === undefined ? ahead.take(look, fineness.value) : null
     const answer = await (first ?? painter.update(look, fineness.value, steps, have))
@@ -134,25 +132,21 @@ export function useStandingPicture({ fineness, sized, upTo }: PictureWish) {
     if (have === null && standing.value === 'nothing') await firstCard(session.look.id)
     if (!session.look) return
     if (!scene.loaded) return void painter.ready(session.look, fineness.value).catch(() => {})
-    busy.value = true
-    const mine = ++wanted
     if (have === null && standing.value === 'nothing') coarsely(session.look)
-    const late = setTimeout(() => {
-      slow.value = true
-    }, LATE_MS)
     try {
-      await paint()
+      await during(paint)
     } catch (error) {
       const what = error instanceof Error ? error.message : String(error)
       problem.value = `The picture could not be painted (${what}). The look itself is safe; reload the page to try again.`
-    } finally {
-      clearTimeout(late)
-      if (mine === wanted) slow.value = busy.value = false
     }
   }
   const known = [() => kit.paints, () => kit.readings, () => drawer.shapes]
-  watch([() => session.look, () => scene.loaded, sized, fineness, upTo, ...known], () => void repaint(), {
-    immediate: true,
-  })
-  return { picture, busy, slow, problem, standing }
+  watch(
+    [() => session.look, () => scene.loaded, sized, fineness, close.wish, upTo, ...known],
+    () => void repaint(),
+    {
+      immediate: true,
+    },
+  )
+  return { picture, near: close.near, busy, slow, problem, standing }
 }

@@ -53,9 +53,73 @@ export function wholePicture(
   }
 }
 
-/** Pixels to the mm of the picture of a view: as fine as the screen shows, in quarters, at most 6. */
+/** Pixels to the mm of the whole picture in a view: as fine as the screen shows, in quarters, at most 6. */
 export const finenessOf = ({ k }: Pick<View, 'k'>, devicePixels: number): number =>
   Math.min(6, Math.max(1, Math.round(k * Math.min(2, devicePixels) * 4) / 4))
+
+/** What is seen from near is painted no finer than this, px/mm. */
+const NEAREST = 12
+/** From so much finer on than the whole picture is a part of it painted by itself, px/mm. */
+const FINER = 0.5
+/** What is seen is taken in whole steps of so many mm: small moves ask for nothing new. */
+const STEP_MM = 10
+/**
+ * So far past what is seen it is painted, mm: an edge or a blend that is cut off ends otherwise than one that
+ * goes on, as far as the softest edge reaches.
+ */
+const MARGIN_MM = 14
+
+/** A part of the whole picture that is to be painted finer than that. */
+export interface Near {
+  readonly fineness: number
+  /** What is shown of it, mm. */
+  readonly seen: Box
+  /** What is painted, mm: more than is shown; it begins where a pixel of the whole plane would begin. */
+  readonly painted: Box
+}
+
+/**
+ * What a view shows from near; null when the whole picture is as fine as it.
+ * @param size of the stage, px
+ * @param whole the whole picture's plane, mm, and its fineness, px/mm
+ */
+export function nearOf(
+  { k, ox, oy }: Pick<View, 'k' | 'ox' | 'oy'>,
+  [width, height]: readonly [number, number],
+  whole: { readonly box: Readonly<Box>; readonly fineness: number },
+  devicePixels: number,
+): Near | null {
+  const fineness = Math.min(NEAREST, Math.round(k * Math.min(2, devicePixels) * 2) / 2)
+  if (fineness < whole.fineness + FINER) return null
+  const { box } = whole
+  const seen: Box = {
+    minX: Math.max(box.minX, Math.floor(-ox / k / STEP_MM) * STEP_MM),
+    minY: Math.max(box.minY, Math.floor(-oy / k / STEP_MM) * STEP_MM),
+    maxX: Math.min(box.maxX, Math.ceil((width - ox) / k / STEP_MM) * STEP_MM),
+    maxY: Math.min(box.maxY, Math.ceil((height - oy) / k / STEP_MM) * STEP_MM),
+  }
+  if (seen.minX >= seen.maxX || seen.minY >= seen.maxY) return null
+  const down = (at: number, from: number) => from + Math.floor((at - from) * fineness) / fineness
+  const up = (at: number, from: number) => from + Math.ceil((at - from) * fineness) / fineness
+  return {
+    fineness,
+    seen,
+    painted: {
+      minX: down(Math.max(box.minX, seen.minX - MARGIN_MM), box.minX),
+      minY: down(Math.max(box.minY, seen.minY - MARGIN_MM), box.minY),
+      maxX: up(Math.min(box.maxX, seen.maxX + MARGIN_MM), box.minX),
+      maxY: up(Math.min(box.maxY, seen.maxY + MARGIN_MM), box.minY),
+    },
+  }
+}
+
+/** Whether a near picture still serves a wish: as fine, and all that is seen is in it. */
+export const serves = (has: Near, wish: Near): boolean =>
+  has.fineness === wish.fineness &&
+  has.seen.minX <= wish.seen.minX &&
+  has.seen.minY <= wish.seen.minY &&
+  has.seen.maxX >= wish.seen.maxX &&
+  has.seen.maxY >= wish.seen.maxY
 
 /** The view zoomed by a factor about a point of the stage, between 1 and 6 times the whole head. */
 export function zoomed(view: View, base: View, factor: number, [sx, sy]: Point): View {

@@ -1,0 +1,69 @@
+import { refDebounced } from '@vueuse/core'
+import { computed, shallowRef, watch, type Ref } from 'vue'
+import type { Look } from '#core/look'
+import { usePainter } from '~/composables/usePainter'
+import { useScene } from '~/stores/scene'
+import { patched, type StandingPicture } from './standing'
+import { nearOf, serves, type Near, type View } from './view'
+
+/** A view that moves asks for nothing until it has stood for so long, ms. */
+const STANDS_MS = 140
+
+/** What is seen from near as it stands on the stage, beside what was wished for. */
+export interface NearPicture extends StandingPicture {
+  readonly of: Near
+}
+
+/** What the near picture follows from. */
+export interface NearWish {
+  readonly view: Readonly<Ref<View>>
+  readonly size: () => readonly [number, number]
+  /** Fineness of the whole picture, px/mm. */
+  readonly fineness: Readonly<Ref<number>>
+}
+
+/**
+ * Zoomed in, what is seen is painted finer than the whole picture, and only that: the whole stays beneath it for
+ * where the view goes next.
+ */
+export function useNearPicture({ view, size, fineness }: NearWish) {
+  const scene = useScene()
+  const painter = usePainter()
+  const standing = shallowRef<NearPicture | null>(null)
+  let have: number | null = null
+  let painting: Near | null = null
+  const asked = computed(() =>
+    nearOf(
+      view.value,
+      size(),
+      { box: scene.ground.box, fineness: fineness.value },
+      window.devicePixelRatio || 1,
+    ),
+  )
+  const stands = refDebounced(asked, STANDS_MS)
+  /** What is to be painted now; the same object as long as that serves. */
+  const wish = computed<Near | null>(before => {
+    const next = stands.value
+    return next && before && serves(before, next) ? before : next
+  })
+  watch(
+    () => asked.value === null,
+    whole => {
+      if (whole) standing.value = null
+    },
+  )
+
+  /** Paints what is seen from near of a look; done at once where nothing is. */
+  async function paint(look: Look, steps: number | undefined): Promise<void> {
+    const near = wish.value
+    if (!near) return void (standing.value = null)
+    // A picture of another place is no base for a patch.
+    if (painting !== near) [painting, have] = [near, null]
+    const answer = await painter.updateNear(look, near.fineness, near.painted, steps, have)
+    if (!answer || wish.value !== near) return
+    have = answer.picture
+    const canvas = patched(standing.value?.of === near ? standing.value.canvas : null, answer)
+    standing.value = { canvas, box: near.painted, of: near }
+  }
+  return { near: standing, wish, paint }
+}
