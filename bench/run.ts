@@ -5,11 +5,12 @@ import { orderRows } from './order'
 import { photoRows } from './photo'
 import { siteRows } from './site'
 import { Table } from './table'
-import { tryRows } from './tries'
+import { nearRows, tryRows } from './tries'
 
 const table = new Table()
 coreRows(table)
 photoRows(table)
+nearRows(table)
 await tryRows(table)
 await orderRows(table)
 if (!process.argv.includes('--core')) await siteRows(table)

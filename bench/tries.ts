@@ -1,4 +1,5 @@
 import { nineJob } from '../app/workers/nine'
+import type { Box } from '../core/geometry'
 import { groundFor, withSteps, type Look, type Step, type World } from '../core/look'
 import { Memo } from '../core/memo'
 import { BareSkinCache, IncrementalCompositor, paintSeveral } from '../core/raster'
@@ -10,6 +11,33 @@ import { twenty } from './twenty'
 
 const PX = 4
 const RUNS = 3
+
+/** The finest that a whole picture is painted, px/mm, and a part of it that a stage shows at that, mm. */
+const FINEST = 6
+const STAGE = { minX: -60, minY: -50, maxX: 60, maxY: 50 }
+
+/** What is seen from near, against painting the whole picture as fine. */
+export function nearRows(table: Table): void {
+  const ground = groundFor(twenty)
+  const sheets = new Map(
+    shelf.map(({ id, name, kind }) => [id, prepared({ id, name, kind, ...readSvg(shelfSvg(id)).sheet })]),
+  )
+  const world = withSteps(
+    { ground, stencil: id => sheets.get(id), paint: () => undefined, memo: new Memo() },
+    twenty.steps,
+  )
+  const painted = (box?: Box) =>
+    medianOf(RUNS, () =>
+      timed(() => {
+        const bare = new BareSkinCache(1e9).of(twenty, ground, FINEST, 'front', box)
+        const painting = new IncrementalCompositor(bare)
+        for (const _ of painting.toward(twenty.steps, world, s => s.id)) void _
+        painting.whole()
+      }),
+    )
+  const whole = { words: 'the whole as fine', value: painted() }
+  table.row('what is seen from near, painted from nothing', painted(STAGE), { ratio: 0.5 }, whole)
+}
 
 /** Tries of a look of 20 steps, and nine alternatives of one of them, against painting that look once. */
 export async function tryRows(table: Table): Promise<void> {

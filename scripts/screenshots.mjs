@@ -112,7 +112,9 @@ const views = [
     'kit',
     '/kit',
     async page => {
-      await page.locator('[data-paint="harbour-lights"]').click()
+      await page.getByRole('tab', { name: 'Strip cakes' }).click()
+      await page.locator('[data-testid="sample"] img').nth(2).waitFor()
+      await page.mouse.move(640, 20)
       await page.waitForTimeout(600)
     },
   ],

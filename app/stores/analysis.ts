@@ -2,12 +2,33 @@ import { defineStore } from 'pinia'
 import type { Look, PaintUse, Shows } from '#core/look'
 import type { Finding } from '#core/checks'
 import type { Outcome } from '~/workers/outcomes'
+import type { Told } from '~/workers/told'
 import { useScene } from './scene'
 import { useSession } from './session'
 import { useSettings } from './settings'
 import { useWays } from './ways'
 
 const today = (): string => new Date().toISOString().slice(0, 10)
+
+/** What was told of the look last. */
+function useTold() {
+  const findings = shallowRef<readonly Finding[]>([])
+  const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
+  /** Seconds to wait before each step. */
+  const waits = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const paintUse = shallowRef<readonly PaintUse[]>([])
+  function take(told: Told): void {
+    findings.value = told.findings
+    outcomes.value = new Map(told.outcomes.map(o => [o.stepId, o]))
+    waits.value = new Map(told.waits)
+    paintUse.value = told.paintUse
+  }
+  function clear(): void {
+    findings.value = []
+    outcomes.value = new Map()
+  }
+  return { findings, outcomes, waits, paintUse, take, clear }
+}
 
 /**
  * What the worker has found of the look: how steps show, what there is to say, what comes of them; and of
@@ -20,11 +41,7 @@ export const useAnalysis = defineStore('analysis', () => {
   const ways = useWays()
   const settings = useSettings()
   const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map())
-  const findings = shallowRef<readonly Finding[]>([])
-  const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
-  /** Seconds to wait before each step. */
-  const waits = shallowRef<ReadonlyMap<string, number>>(new Map())
-  const paintUse = shallowRef<readonly PaintUse[]>([])
+  const { take, clear, ...told } = useTold()
   /**
    * The look whose picture is complete, and the one of which everything was checked: what is told of any
    * other is of before.
@@ -35,35 +52,32 @@ export const useAnalysis = defineStore('analysis', () => {
   const shown = computed(() => seen.value !== null)
   const checking = computed(() => session.look === null || checked.value !== session.look)
 
-  const check = newestOnly(async () => {
+  /** Has the look checked; a check of before that still runs is given up. */
+  async function check(): Promise<void> {
     const now = session.look
     if (!now || !scene.loaded) return
     const complete = seen.value === now
     const found = await painter.findings(now, today(), [...shows.value.values()], ways.now, settings.driesBy)
-    if (session.look?.id !== now.id) return
+    if (!found || session.look?.id !== now.id) return
     if (complete) checked.value = now
-    findings.value = found.findings
-    outcomes.value = new Map(found.outcomes.map(o => [o.stepId, o]))
-    waits.value = new Map(found.waits)
-    paintUse.value = found.paintUse
-  })
+    take(found)
+  }
   /** Takes in how steps show once their picture is painted, and has the look checked again. */
   function painted(of: Look, list: readonly Shows[]): void {
     if (of.id !== session.look?.id) return
     shows.value = new Map(list.map(s => [s.stepId, s]))
     seen.value = of
-    check()
+    void check()
   }
-  watch([() => ways.now, () => settings.driesBy], () => check())
+  watch([() => ways.now, () => settings.driesBy], () => void check())
   // Of another look nothing is known.
   watch(
     () => session.opened,
     () => {
       seen.value = checked.value = null
-      findings.value = []
       shows.value = new Map()
-      outcomes.value = new Map()
+      clear()
     },
   )
-  return { shows, findings, outcomes, waits, paintUse, checking, shown, painted }
+  return { shows, ...told, checking, shown, painted }
 })

@@ -18,11 +18,14 @@ export const useFlow = defineStore('flow', () => {
   const composition = shallowRef<Composition | null>(null)
   const watching = ref(false)
   const showSpots = ref(false)
-  const compose = newestOnly(async () => {
-    if (session.look && scene.loaded) composition.value = await painter.composition(session.look)
-  })
+  /** Has the look composed anew; what of before still runs is given up. */
+  async function compose(): Promise<void> {
+    if (!session.look || !scene.loaded) return
+    const found = await painter.composition(session.look)
+    if (found) composition.value = found
+  }
   watch([() => session.look, () => scene.loaded, watching, showSpots], () => {
-    if (watching.value || showSpots.value) compose()
+    if (watching.value || showSpots.value) void compose()
   })
   /** The steps that break the flow. */
   const breakers = computed(() => {

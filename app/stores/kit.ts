@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import type { Ref } from 'vue'
 import { cakeRefOf, refOf } from '#core/look'
 import type { Paint, Readings } from '#core/paint'
 import type { KeptReadings } from '~~/server/db/readings'
@@ -18,6 +19,26 @@ function useReadings() {
     readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' })
   }
   return { readings, readAgain, read, unread }
+}
+
+/** Strip cakes that are cut out of other paints. */
+function useMade(paints: Ref<Paint[]>) {
+  /** Takes in paints as they are now on the server. */
+  function takeIn(changed: readonly Paint[]): void {
+    const now = new Map(changed.map(p => [p.id, p]))
+    paints.value = paints.value.map(p => now.get(p.id) ?? p)
+  }
+  /** Tells the house that a strip cake is made; returns the paints that changed, as they were. */
+  async function made(id: string): Promise<Paint[]> {
+    const changed = await $fetch<Paint[]>(`/api/paints/${id}/made`, { method: 'POST' })
+    const were = changed.flatMap(p => paints.value.find(was => was.id === p.id) ?? [])
+    takeIn(changed)
+    return were
+  }
+  /** Puts several paints back as they were. */
+  const putBack = async (were: readonly Paint[]): Promise<void> =>
+    takeIn(await $fetch<Paint[]>('/api/paints', { method: 'PUT', body: were }))
+  return { made, putBack }
 }
 
 /** The paints of the kit, and the painter's own readings of tools. */
@@ -54,21 +75,7 @@ export const useKit = defineStore('kit', () => {
     const back = await $fetch<Paint>(`/api/paints/${id}`, { method: 'PUT', query: { back: '' }, body: paint })
     paints.value = [...paints.value, back]
   }
-  /** Takes in paints as they are now on the server. */
-  function takeIn(changed: readonly Paint[]): void {
-    const now = new Map(changed.map(p => [p.id, p]))
-    paints.value = paints.value.map(p => now.get(p.id) ?? p)
-  }
-  /** Tells the house that a strip cake is made; returns the paints that changed, as they were. */
-  async function made(id: string): Promise<Paint[]> {
-    const changed = await $fetch<Paint[]>(`/api/paints/${id}/made`, { method: 'POST' })
-    const were = changed.flatMap(p => find(p.id) ?? [])
-    takeIn(changed)
-    return were
-  }
-  /** Puts several paints back as they were. */
-  const putBack = async (were: readonly Paint[]): Promise<void> =>
-    takeIn(await $fetch<Paint[]>('/api/paints', { method: 'PUT', body: were }))
+  const { made, putBack } = useMade(paints)
   return {
     paints,
     readings,

@@ -1,27 +1,22 @@
 import { expose, transfer } from 'comlink'
 import {
   checkWork,
-  paintUseOf,
-  flowOf,
   groundFor,
   kindOf,
   lookInWords,
   showsOf,
   stepsOff,
-  beneathAll,
   withSteps,
   type Look,
   type LookInWords,
   type OrderConflict,
   type Pass,
   type Shows,
-  type Ways,
   type World,
 } from '#core/look'
 import { Memo } from '#core/memo'
 import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
 import {
-  balanceOf,
   BareSkinCache,
   emptySpots,
   finishedPicture,
@@ -31,19 +26,17 @@ import {
   type Bare,
   type Painted,
 } from '#core/raster'
-import { findingsOf } from '#core/checks'
 import { prepared, type PreparedSheet, type Stencil } from '#core/stencil'
 import { finenessOf, wholePicture } from '~/components/bench/stage/view'
 import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
 import { nineJob } from './nine'
-import { outcomeOf } from './outcomes'
 import type { Picture } from './picture'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { stageJobs } from './stageJobs'
 import { keyIn } from './stagePicture'
-import type { Composition, Told } from './told'
+import { toldJobs } from './toldJobs'
 import { ThumbStrip, type Thumbs } from './thumbStrip'
 import { samplesJob } from './samples'
 import { triesJobs } from './tries'
@@ -132,33 +125,7 @@ const painter = {
     const picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
     return transfer(picture, [picture.rgba.buffer])
   },
-  /**
-   * What there is to say of a look, and what comes of its steps.
-   * @param ways how the painter works
-   * @param shows how steps show in the stage's picture, as far as it is painted
-   * @param driesBy how many times as long as usual films take to dry
-   */
-  findings(look: Look, today: string, shows: Shows[], ways: Ways, driesBy: number): Told {
-    const world = { ...worldOf(look), ways }
-    return {
-      waits: [...beneathAll(look.steps, { ...world, driesBy })].map(([id, under]) => [id, under.wait]),
-      paintUse: paintUseOf(look, world),
-      findings: findingsOf(look, world, [...paints.values()], shows, today),
-      outcomes: look.steps.flatMap(s => outcomeOf(s, world) ?? []),
-    }
-  },
-  /**
-   * How a look hangs together: its flow to the focal point, its empty patches, and how left and right weigh.
-   */
-  composition(look: Look): Composition {
-    const world = worldOf(look)
-    const bare = bares.of(look, world.ground, 1)
-    return {
-      flow: flowOf(look, world),
-      spots: emptySpots(look.steps, world),
-      balance: balanceOf(bare.head, printSteps(bare.head, look.steps, world, bare.grain), 1),
-    }
-  },
+  ...toldJobs({ worldOf, bares, kit: () => [...paints.values()], pause }),
   /** A look in words, and where there are empty patches. */
   inWords(look: Look): LookInWords & { readonly patches: string[] } {
     const world = { ...worldOf(look), flat: true }

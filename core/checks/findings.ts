@@ -95,17 +95,18 @@ function once(list: readonly Finding[]): Finding[] {
 }
 
 /**
- * What there is to say of a look before it is painted, step by step, the gravest of a step first.
+ * What there is to say of a look before it is painted: first of the person, then step by step, the gravest of a
+ * step first. Whoever asks may stop between two steps.
  * @param shows how the steps show, as far as they have been painted
  * @param today ISO 8601
  */
-export function findingsOf(
+export function* findingsIn(
   look: Look,
   world: World,
   kit: readonly Paint[],
   shows: readonly Shows[],
   today: string,
-): Finding[] {
+): Generator<Finding[]> {
   const unders = beneathAll(look.steps, world)
   const paper = world.ground.kind === 'board'
   const regions = regionsOf(world.ground)
@@ -117,26 +118,27 @@ export function findingsOf(
         stepId: null,
         ...f,
       }))
-  return [
-    ...whole,
-    ...look.steps.flatMap((step, index) => {
-      if (world.off?.has(step.id)) return []
-      const at = {
-        look,
-        step,
-        index,
-        world,
-        kit,
-        today,
-        regions,
-        cover: coverOf(step, world),
-        under: unders.get(step.id)!,
-        shows: shows.find(s => s.stepId === step.id),
-      }
-      const found = checks.flatMap(([check, run]) =>
-        run(at).map((f): Finding => ({ check, stepId: step.id, ...f })),
-      )
-      return once(found).sort((a, b) => RANK[a.level] - RANK[b.level])
-    }),
-  ]
+  yield whole
+  for (const [index, step] of look.steps.entries()) {
+    if (world.off?.has(step.id)) continue
+    const at = {
+      look,
+      step,
+      index,
+      world,
+      kit,
+      today,
+      regions,
+      cover: coverOf(step, world),
+      under: unders.get(step.id)!,
+      shows: shows.find(s => s.stepId === step.id),
+    }
+    const found = checks.flatMap(([check, run]) =>
+      run(at).map((f): Finding => ({ check, stepId: step.id, ...f })),
+    )
+    yield once(found).sort((a, b) => RANK[a.level] - RANK[b.level])
+  }
 }
+
+/** All of it at once; see findingsIn. */
+export const findingsOf = (...of: Parameters<typeof findingsIn>): Finding[] => [...findingsIn(...of)].flat()

@@ -88,7 +88,8 @@ async function work(): Promise<void> {
     await ways.load().catch(() => {})
     const own = waysFor(look.value.ways, ways.house)
     const today = new Date().toISOString().slice(0, 10)
-    findings.value = (await painter.findings(look.value, today, [], own, settings.driesBy)).findings
+    const told = await painter.findings(look.value, today, [], own, settings.driesBy)
+    if (told) findings.value = told.findings
   } catch (error) {
     if (!(error instanceof GivenUp)) chair.problems = [...chair.problems, ...sentencesOf(error)]
   }

@@ -267,6 +267,12 @@ describe('split cakes count as every paint in them', () => {
     expect(told(lookOf([stroke]), { kit: old }).find(f => f.check === 'useBy')!.title).toBe(
       'Own cake, for its strip Flare Pink, is past its use-by',
     )
+    const planned = kit.map(p => (p.id === CAKE.id ? { ...p, toMake: { length: 40, depth: 5 } } : p))
+    expect(told(lookOf([stroke]), { kit: planned }).find(f => f.check === 'toMake')).toMatchObject({
+      level: 'tip',
+      title: 'Own cake is still to be made',
+    })
+    expect(told(lookOf([stroke]), { kit }).find(f => f.check === 'toMake')).toBeUndefined()
     expect(told(lookOf([stroke]), { kit: paints }).find(f => f.check === 'lacking')!.title).toBe(
       'Own cake is not in the kit',
     )
