@@ -1,5 +1,5 @@
 import { refDebounced } from '@vueuse/core'
-import { computed, shallowRef, watch, type Ref } from 'vue'
+import { computed, shallowRef, type Ref } from 'vue'
 import type { Look } from '#core/look'
 import { usePainter } from '~/composables/usePainter'
 import { useScene } from '~/stores/scene'
@@ -46,12 +46,8 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
     const next = stands.value
     return next && before && serves(before, next) ? before : next
   })
-  watch(
-    () => asked.value === null,
-    whole => {
-      if (whole) standing.value = null
-    },
-  )
+  /** Seen whole, nothing of it is shown; seen from near again at once, it is there still. */
+  const shown = computed(() => (asked.value ? standing.value : null))
 
   /** Paints what is seen from near of a look; done at once where nothing is. */
   async function paint(look: Look, steps: number | undefined): Promise<void> {
@@ -65,5 +61,5 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
     const canvas = patched(standing.value?.of === near ? standing.value.canvas : null, answer)
     standing.value = { canvas, box: near.painted, of: near }
   }
-  return { near: standing, wish, paint }
+  return { near: shown, wish, paint }
 }
