@@ -67,7 +67,10 @@ test('the main job is done by the keyboard alone, in at most 150 presses', async
   /** Whatever the list of commands finds first for some words. */
   const command = async (words: string) => {
     await press('Control+k')
+    // Nobody types before the list is there.
+    await expect(page.getByRole('combobox', { name: 'Find a command' })).toBeFocused()
     await type(words)
+    await expect(page.getByRole('option').first()).toContainText(new RegExp(words.split(' ').at(-1)!, 'i'))
     await press('Enter')
   }
   const id = await openNew(page)
