@@ -12,6 +12,12 @@ import { twenty } from './twenty'
 const PX = 4
 const RUNS = 3
 
+/** The demo's stencils by their ids, ready to be painted. */
+const demoSheets = () =>
+  new Map(
+    shelf.map(({ id, name, kind }) => [id, prepared({ id, name, kind, ...readSvg(shelfSvg(id)).sheet })]),
+  )
+
 /** The finest that a whole picture is painted, px/mm, and a part of it that a stage shows at that, mm. */
 const FINEST = 6
 const STAGE = { minX: -60, minY: -50, maxX: 60, maxY: 50 }
@@ -19,9 +25,7 @@ const STAGE = { minX: -60, minY: -50, maxX: 60, maxY: 50 }
 /** What is seen from near, against painting the whole picture as fine. */
 export function nearRows(table: Table): void {
   const ground = groundFor(twenty)
-  const sheets = new Map(
-    shelf.map(({ id, name, kind }) => [id, prepared({ id, name, kind, ...readSvg(shelfSvg(id)).sheet })]),
-  )
+  const sheets = demoSheets()
   const world = withSteps(
     { ground, stencil: id => sheets.get(id), paint: () => undefined, memo: new Memo() },
     twenty.steps,
@@ -41,9 +45,7 @@ export function nearRows(table: Table): void {
 
 /** Tries of a look of 20 steps, and nine alternatives of one of them, against painting that look once. */
 export async function tryRows(table: Table): Promise<void> {
-  const sheets = new Map(
-    shelf.map(({ id, name, kind }) => [id, prepared({ id, name, kind, ...readSvg(shelfSvg(id)).sheet })]),
-  )
+  const sheets = demoSheets()
   const ground = groundFor(twenty)
   const memo = new Memo()
   const worldOf = (look: Look): World =>

@@ -4,12 +4,20 @@ import { deltaE, labOf, mudOf, type LinearRgb } from '../paint'
 const MUD_WEIGHS = 10_000
 
 /**
- * What it costs to let one strip follow another: whether they turn to mud, how far apart they are, how much
- * lighter the second is.
+ * What it costs to let each strip follow each other one: whether they turn to mud, how far apart they are, how
+ * much lighter the second is. What two of them share is worked out once: a spectral mix is dear.
  */
-function costOf(a: LinearRgb, b: LinearRgb): number {
-  const lighter = Math.max(0, labOf(b).l - labOf(a).l)
-  return (mudOf(a, b).muddy ? MUD_WEIGHS : 0) + deltaE(a, b) + lighter
+function costsOf(strips: readonly LinearRgb[]): number[][] {
+  const cost = strips.map(() => strips.map(() => 0))
+  const light = strips.map(s => labOf(s).l)
+  strips.forEach((a, i) =>
+    strips.slice(0, i).forEach((b, j) => {
+      const shared = (mudOf(a, b).muddy ? MUD_WEIGHS : 0) + deltaE(a, b)
+      cost[i]![j] = shared + Math.max(0, light[j]! - light[i]!)
+      cost[j]![i] = shared + Math.max(0, light[i]! - light[j]!)
+    }),
+  )
+  return cost
 }
 
 /**
@@ -24,7 +32,7 @@ export function bestOrder(strips: readonly LinearRgb[]): number[] {
   const n = strips.length
   if (n > 12) throw new RangeError('A cake has at most 12 strips.')
   if (n < 2) return strips.map((_, i) => i)
-  const cost = strips.map(a => strips.map(b => costOf(a, b)))
+  const cost = costsOf(strips)
   // best[set * n + last]: the cheapest way through a set of strips that ends in one of them.
   const best = new Float64Array(2 ** n * n).fill(Infinity)
   const from = new Int8Array(2 ** n * n).fill(-1)

@@ -6,7 +6,8 @@ export const MOST_TRIED = 8
 /** Width of a strip, mm: least, most, and of a fresh one. */
 export const STRIP_WIDTH = { least: 0.5, most: 80, fresh: 6 } as const
 
-const stripSchema = z.strictObject({
+/** One strip of a cake, as pages send it and the house keeps it. */
+export const stripSchema = z.strictObject({
   colour: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'must be a colour such as #7A2E5D'),
   width: z
     .number()

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { SIZES } from '#core/cake'
+import { MOST_STRIPS, SIZES, stripSchema } from '#core/cake'
 import {
   FINISHES,
   linearOf,
@@ -28,19 +28,7 @@ export const paintSchema = z
     overBlack: hex,
     overWhite: hex,
     measured: z.boolean(),
-    strips: z
-      .array(
-        z.strictObject({
-          colour: hex,
-          width: z.number().min(0.5, 'must be at least 0.5 mm').max(80, 'must be at most 80 mm'),
-          name: z.string().max(80),
-          paint: z
-            .string()
-            .regex(/^[\w-]{1,64}$/, 'must be a paint of the kit')
-            .optional(),
-        }),
-      )
-      .max(12),
+    strips: z.array(stripSchema).max(MOST_STRIPS),
     eyeSafe: z.boolean(),
     lipSafe: z.boolean(),
     openedOn: z.iso.date('must be a day such as 2026-05-01').nullable(),

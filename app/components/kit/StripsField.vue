@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Plus, X } from '@lucide/vue'
+import { MOST_STRIPS } from '#core/cake'
 import { paintOfStrip } from '#core/paint'
 import type { PaintDraft } from './paintDraft'
 
@@ -8,8 +9,6 @@ const draft = defineModel<PaintDraft>({ required: true })
 const kit = useKit()
 /** Width of a fresh strip, mm. */
 const WIDTH = 8
-/** As many strips as a cake can have. */
-const MOST = 12
 
 /** The strips whose labels keep the cake away from eyes or lips, in words. */
 const unsafe = computed(() =>
@@ -72,7 +71,12 @@ const drop = (i: number) => {
         <X :size="14" />
       </button>
     </div>
-    <button v-if="draft.strips.length < MOST" type="button" class="btn mt-1 text-[0.87rem]" @click="add">
+    <button
+      v-if="draft.strips.length < MOST_STRIPS"
+      type="button"
+      class="btn mt-1 text-[0.87rem]"
+      @click="add"
+    >
       <Plus :size="14" />{{ draft.strips.length ? 'Another strip' : 'Make it a split cake' }}
     </button>
     <p v-for="u in unsafe" :key="u" class="mt-1 text-[0.87rem] text-care">

@@ -8,8 +8,8 @@ import { paint, world } from '../world'
 
 const look: Look = {
   ...freshLook('l', 'L'),
-  steps: ['forehead', 'left.cheek', 'right.cheek'].map((z, i) =>
-    freshWash(`w${i}`, z, [z as never], [paint('beacon'), paint('dusk')], world.ground),
+  steps: (['forehead', 'left.cheek', 'right.cheek'] as const).map((z, i) =>
+    freshWash(`w${i}`, z, [z], [paint('beacon'), paint('dusk')], world.ground),
   ),
 }
 const worldOf = (l: Look) => withSteps(world, l.steps)
