@@ -8,12 +8,9 @@ useTheme()
 /** Whether the list of commands is open; it is fetched when it is first asked for. */
 const listing = ref(false)
 const wanted = ref(false)
-/** How long after the page the list is fetched, so that it is there when it is asked for, ms. */
-const AFTER_MS = 1500
-onNuxtReady(() => {
-  setTimeout(() => {
-    wanted.value = true
-  }, AFTER_MS)
+// It is fetched before it is asked for.
+afterPage(() => {
+  wanted.value = true
 })
 onKeyStroke('z', event => {
   if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey || event.defaultPrevented) return

@@ -31,7 +31,7 @@ export default defineNuxtPlugin(({ vueApp }) => {
     updated: (el, { value }) => tell(el, value),
     beforeUnmount: el => tell(el, undefined),
   })
-  onNuxtReady(async () => {
+  afterPage(async () => {
     tips = await fetchTips()
     for (const [el, words] of told) tips.createTooltip(el, words, {})
   })
