@@ -93,13 +93,7 @@ export function useSheetWorker() {
       { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
       onProgress: (done: number) => void,
     ): Promise<Fit[] | null> =>
-      meanwhile(onProgress, told =>
-        worker().fits(
-          plain(spot),
-          plain({ canvas, age: skin.age, eyesClosed: skin.eyes === 'closed' }),
-          told,
-        ),
-      ),
+      meanwhile(onProgress, told => worker().fits(plain(spot), plain({ canvas, skin }), told)),
     stop: () => worker().stop(),
     moved: (look: Look, canvas: Canvas, age: number) => worker().moved(plain(look), plain(canvas), age),
   }

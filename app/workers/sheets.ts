@@ -2,10 +2,10 @@ import { expose } from 'comlink'
 import { offersFor, type Draft, type Offer } from '#core/draft'
 import { drawerZip, readDrawerZip, type SheetCame, type SheetOnTheWay } from '#core/formats'
 import { laidWell, type ToLay } from '#core/checks'
-import { movedTo, proposedFit, type Look, type Moved, type SheetStep } from '#core/look'
+import { groundFor, movedTo, proposedFit, type Look, type Moved, type SheetStep } from '#core/look'
 import { Memo } from '#core/memo'
 import type { Point } from '#core/geometry'
-import { groundOf, type Canvas } from '#core/skin'
+import type { Canvas } from '#core/skin'
 import {
   analyse,
   fieldOf,
@@ -98,13 +98,13 @@ const sheets = {
   /** What fits a spot, best first; null when another search was begun, or this one was stopped, meanwhile. */
   async fits(
     spot: Spot,
-    where: { canvas: Canvas; age: number; eyesClosed: boolean },
+    where: Pick<Look, 'canvas' | 'skin'>,
     onProgress: (done: number) => void,
   ): Promise<Fit[] | null> {
     const mine = ++search
     const found: Fit[] = []
     const field = fieldOf(spot)
-    const ground = groundOf(where.canvas, where.age, where.eyesClosed, memo)
+    const ground = groundFor(where, memo)
     for (let i = 0; i < candidates.length; i += 4) {
       const some = candidates.slice(i, i + 4)
       // Ranked on the spot's picture, each is proposed only as it lies on the skin itself.
@@ -132,8 +132,7 @@ const sheets = {
   /** A new step of one sheet, laid where it fits. */
   laid(step: SheetStep, about: Stencil & Pick<ToLay, 'zones'>, where: WhereToLay): SheetStep {
     const sheet: ToLay = { ...prepared(about), zones: about.zones }
-    const { canvas, skin } = where.look
-    const ground = groundOf(canvas, skin.age, skin.eyes === 'closed', memo)
+    const ground = groundFor(where.look, memo)
     const world = { ground, stencil: () => sheet, paint: () => undefined, flat: true, memo }
     return laidWell(step, sheet, { ...where, world })
   },

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Memo } from '../memo'
-import { groundOf, type Ground } from '../skin'
+import { bareHeaded, groundOf, HAIR_CUTS, type Ground } from '../skin'
 import {
   bounded,
   canvasSchema,
@@ -43,6 +43,10 @@ export const lookSchema = z.strictObject({
     age: bounded(3, 99),
     /** Hair that grows on the lower face; none when left out. */
     beard: z.enum(['stubble', 'beard'], { error: 'must be stubble or beard' }).optional(),
+    /** How the hair is worn; tied back when left out. */
+    cut: z.enum(HAIR_CUTS, { error: `must be one of ${HAIR_CUTS.join(', ')}` }).optional(),
+    /** Whether there are freckles. */
+    freckles: z.boolean({ error: 'must be true or false' }).optional(),
     /** Whether it is oily or sweaty: paint holds less there and creeps more. */
     oily: z.boolean({ error: 'must be true or false' }).optional(),
   }),
@@ -94,8 +98,10 @@ export type Look = z.infer<typeof lookSchema>
  * What a look is painted on. Throws RangeError with a sentence when such a face or arm cannot be.
  * @param memo keeps the last few
  */
-export const groundFor = ({ canvas, skin }: Pick<Look, 'canvas' | 'skin'>, memo?: Memo): Ground =>
-  groundOf(canvas, skin.age, skin.eyes === 'closed', memo)
+export function groundFor({ canvas, skin }: Pick<Look, 'canvas' | 'skin'>, memo?: Memo): Ground {
+  const ground = groundOf(canvas, skin.age, skin.eyes === 'closed', memo)
+  return skin.cut === 'bald' ? bareHeaded(ground, memo) : ground
+}
 
 /** A look, or sentences that say what is wrong where. */
 export type ParsedLook = { ok: true; look: Look } | { ok: false; errors: string[] }

@@ -59,9 +59,10 @@ export class BareSkinCache {
     if (!found) {
       const bare = {
         skinColour: look.skin.colour,
-        hairColour: look.skin.hair,
+        hair: { cut: look.skin.cut ?? 'tied back', colour: look.skin.hair },
         eyes: look.skin.eyes,
         beard: look.skin.beard,
+        freckles: look.skin.freckles,
       }
       const wrap = seen === 'wrap' ? ground.wrap() : null
       const grid = gridOver(wrap?.box ?? box ?? ground.box, pxPerMm)

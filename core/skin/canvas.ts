@@ -1,4 +1,5 @@
 import type { Point } from '../geometry'
+import type { FaceTraits } from './faces/traits'
 import { ownSide, type Side } from './faces/landmarks'
 
 /** The two sets of adult means from which a face is drawn when nothing is measured. */
@@ -29,6 +30,8 @@ export interface FaceCanvas {
   readonly measures: TapeMeasures | null
   /** How far landmarks were moved to match a person, by their id (`left.browPeak`, `mid.chin`). */
   readonly nudges: Readonly<Record<string, Point>>
+  /** What was seen of nose, lips, eyes, brows and jaw; the rest follows from age and build. */
+  readonly traits?: Readonly<Partial<FaceTraits>> | undefined
 }
 
 export const ARM_PARTS = ['forearm', 'upper arm'] as const

@@ -1,6 +1,7 @@
 import type { Point } from '../geometry'
 import { MEAN_CROWN, MEAN_FOOT, MEAN_SIDE, type Face } from './faces/face'
 import type { MidLandmark, SideLandmark } from './faces/landmarks'
+import { MEAN_TRAITS } from './faces/traits'
 import { monotoneCubic } from './profile'
 
 /** A smooth bump or hollow: centre, spread and height in mm; `lean` shears it. */
@@ -26,6 +27,11 @@ interface Shape {
   readonly h: number
   readonly young: number
   readonly lean?: number
+  /** What comes to its height at three years, and in old age; mm. */
+  readonly child?: number
+  readonly aged?: number
+  /** Whether it is of the lips: as high and as full as they are. */
+  readonly lips?: boolean
 }
 
 /**
@@ -36,21 +42,30 @@ const SHAPES: readonly Shape[] = [
   { by: 'browPeak', dx: -13, dy: 5.5, sx: 17, sy: 6, h: 4.2, young: 0.75 },
   { by: 'nasion', dx: 0, dy: -8, sx: 9, sy: 6, h: 1.6, young: 0.8 },
   { by: 'pupil', dx: -0.5, dy: -1.8, sx: 13, sy: 9, h: -7.5, young: 0.3 },
-  { by: 'innerEye', dx: -3, dy: -3, sx: 6, sy: 9, h: -4.6, young: 0.35 },
+  { by: 'innerEye', dx: -3, dy: -3, sx: 7.2, sy: 9.5, h: -3.9, young: 0.4 },
   { by: 'pupil', dx: 0, dy: 0.2, sx: 10.5, sy: 6.4, h: 5.2, young: 0.1 },
-  { by: 'noseWing', dx: -4, dy: 0.5, sx: 5, sy: 6.2, h: 5.4, young: 0.35 },
-  { by: 'noseTip', dx: 0, dy: 0, sx: 7, sy: 6, h: 4.2, young: 0.1 },
-  { by: 'noseBase', dx: 0, dy: 1.5, sx: 6, sy: 3, h: -1.2, young: 0.3 },
+  { by: 'noseWing', dx: -4, dy: -0.5, sx: 5.6, sy: 6.6, h: 4.8, young: 0.4 },
+  { by: 'noseTip', dx: 0, dy: -0.5, sx: 7.4, sy: 6.4, h: 4.4, young: -0.1 },
+  { by: 'noseBase', dx: 0, dy: 1.5, sx: 6, sy: 3, h: -0.8, young: 0.3 },
   { by: 'cheekbone', dx: -11, dy: 2, sx: 16, sy: 12, h: 5, young: 0.25 },
-  { by: 'mouthCorner', dx: 20, dy: -8, sx: 14, sy: 18, h: -3.6, young: 1.9 },
-  { by: 'mouthCorner', dx: -1, dy: -16, sx: 6, sy: 10, h: 1.6, young: 0.1, lean: 0.5 },
-  { by: 'upperLip', dx: 6.5, dy: 1.5, sx: 12, sy: 3.9, h: 2.5, young: 0.15 },
+  { by: 'mouthCorner', dx: 20, dy: -8, sx: 14, sy: 18, h: -2.9, young: 1.3, aged: -1.2 },
+  { by: 'mouthCorner', dx: 13, dy: -17, sx: 15, sy: 13, h: 0, young: 0, child: 3.4 },
+  { by: 'mouthCorner', dx: -1, dy: -16, sx: 6, sy: 10, h: 1.4, young: 0.3, lean: 0.5 },
+  // Folds of age: beside nose and mouth, the bag under the eye, the jowl, the hollow of the temple.
+  { by: 'mouthCorner', dx: -1.5, dy: -13, sx: 3.4, sy: 12, h: -0.25, young: 1, aged: -2.1, lean: 0.42 },
+  { by: 'mouthCorner', dx: 8.5, dy: -14, sx: 6, sy: 12, h: 0, young: 0, aged: 2, lean: 0.42 },
+  { by: 'mouthCorner', dx: 2.5, dy: 9, sx: 2.6, sy: 8, h: 0, young: 0, aged: -1.4 },
+  { by: 'mouthCorner', dx: 15, dy: 20, sx: 9, sy: 9, h: 0, young: 0, aged: 2.4 },
+  { by: 'pupil', dx: 0.5, dy: 12, sx: 10, sy: 3.6, h: 0, young: 0, aged: 1.2 },
+  { by: 'pupil', dx: 0, dy: 17.5, sx: 11, sy: 3, h: 0, young: 0, aged: -1 },
+  { by: 'temple', dx: -7, dy: 20, sx: 9, sy: 14, h: 0, young: 0, aged: -2 },
+  { by: 'upperLip', dx: 6.5, dy: 1.5, sx: 12, sy: 3.9, h: 2.5, young: 0.15, lips: true },
   { by: 'upperLip', dx: 0, dy: -4, sx: 2.8, sy: 4.8, h: -1, young: 0.3 },
-  { by: 'mouth', dx: 0, dy: -0.2, sx: 15, sy: 2.7, h: -1.7, young: 0.1 },
+  { by: 'mouth', dx: 0, dy: -0.2, sx: 15, sy: 2.7, h: -1.7, young: 0.1, lips: true },
   { by: 'mouthCorner', dx: 1, dy: 0.5, sx: 4, sy: 3.5, h: -1.6, young: 0.1 },
-  { by: 'lowerLip', dx: 0, dy: -4.5, sx: 13, sy: 4.3, h: 4, young: 0.15 },
+  { by: 'lowerLip', dx: 0, dy: -4.5, sx: 13, sy: 4.3, h: 4, young: 0.15, lips: true },
   { by: 'lowerLip', dx: 0, dy: 5.5, sx: 13, sy: 4, h: -3, young: 0.25 },
-  { by: 'chin', dx: 0, dy: -14, sx: 14, sy: 9, h: 6.2, young: 0.3 },
+  { by: 'chin', dx: 0, dy: -14, sx: 14, sy: 9, h: 6.2, young: 0.42 },
   { by: 'browPeak', dx: -10, dy: -24.5, sx: 20, sy: 16, h: 1.6, young: -0.9 },
 ]
 /** Midline shapes that stand on both sides of it. */
@@ -111,7 +126,7 @@ export interface Relief {
  * Such a field looks right when shaded and carries everything that is draped over it.
  */
 export function reliefOf({ landmarks, form }: Face): Relief {
-  const bumps = SHAPES.flatMap(shape => placed(shape))
+  const bumps = SHAPES.flatMap(shape => placed(shape)).filter(b => b.h !== 0)
   const halfWidth = (y: number): number => {
     const ym = form.toMean(y)
     return Math.sqrt(Math.max(0, halfWidthSquared(ym))) * form.wide(ym)
@@ -155,9 +170,12 @@ export function reliefOf({ landmarks, form }: Face): Relief {
   }
 
   function placed(shape: Shape): Bump[] {
-    const { by, sx, sy, lean = 0 } = shape
-    const h = shape.h * (1 - shape.young * (1 - form.grown)) * (0.35 + 0.65 * form.kx)
-    const { kx, ky } = form
+    const { by, sx, lean = 0, child = 0, aged = 0 } = shape
+    const { kx, ky, grown, old, traits } = form
+    const full = shape.lips ? traits.lips / (MEAN_TRAITS.lips * ky) : 1
+    const usual = shape.h * (1 - shape.young * (1 - grown)) * full ** 0.6
+    const h = (usual + child * (1 - grown) + aged * old) * (0.35 + 0.65 * kx)
+    const sy = shape.sy * full ** 0.8
     if (by in MEAN_SIDE) {
       return (['left', 'right'] as const).map(side => {
         const out = side === 'right' ? 1 : -1
@@ -189,18 +207,21 @@ export function reliefOf({ landmarks, form }: Face): Relief {
     const { mid } = landmarks
     const k = form.kx
     const long = (mid.noseTip[1] - mid.nasion[1]) / 45
-    if (Math.abs(x) > 45 * k) return 0
+    if (Math.abs(x) > 80 * k) return 0
     const v = (y - mid.nasion[1]) / long
     const t = 1 - above0(1 - above0((v + 6) / 52))
+    const { traits } = form
     const young = 1 - form.grown
     const middle = mid.nasion[0] + (mid.noseTip[0] - mid.nasion[0]) * t
-    const height =
-      (3.2 * (1 - 0.6 * young) + 16.5 * (1 - 0.42 * young) * Math.max(0, t) ** (1.15 + 0.5 * young)) *
-      (0.35 + 0.65 * k)
-    const sigma = (5 + 4 * t) * k * (1 + 0.18 * young)
+    const risen = 16.3 * (1 - 0.5 * young) * Math.max(0, t) ** (1.15 + 0.85 * young)
+    const height = traits.noseBridge * (1 - 0.55 * t) + risen * (0.35 + 0.65 * k)
+    const broad = traits.noseWidth / (MEAN_TRAITS.noseWidth * k)
+    const sigma = (5.2 + 4 * t * broad) * k * (1 + 0.18 * young)
     const fadeTop = v < -6 ? Math.exp(-(((v + 6) / 9) ** 2) / 2) : 1
-    const fadeEnd = v > 46 ? Math.exp(-(((v - 46) / 6) ** 2) / 2) : 1
-    return height * fadeTop * fadeEnd * Math.exp(-(((x - middle) / sigma) ** 2) / 2)
+    const fadeEnd = v > 46 ? Math.exp(-(((v - 46) / 7.2) ** 2) / 2) : 1
+    // A narrow ridge on a broad foot: its sides run out softly into the cheeks.
+    const q = ((x - middle) / sigma) ** 2 / 2
+    return height * fadeTop * fadeEnd * (0.76 * Math.exp(-q) + 0.24 * Math.exp(-q / 4.4))
   }
 }
 

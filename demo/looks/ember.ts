@@ -9,6 +9,8 @@ export const emberWing = look(
     age: 17,
     skin: '#5b3722',
     hair: '#120d0a',
+    cut: 'curls',
+    face: 1,
     canvas: { ...PLAIN_FACE, build: 'broad' },
     tags: ['fair', 'bird', 'fire'],
     budget: 420,

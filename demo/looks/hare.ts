@@ -9,6 +9,7 @@ export const snowHare = look(
     age: 5,
     skin: '#f6dccb',
     hair: '#b98a4e',
+    cut: 'band',
     canvas: PLAIN_FACE,
     tags: ['fair', 'small child', 'quick'],
     budget: 240,

@@ -10,6 +10,8 @@ export const hiveKeeper = look(
     age: 7,
     skin: '#efcdb4',
     hair: '#6d4a2c',
+    cut: 'braids',
+    freckles: true,
     canvas: PLAIN_FACE,
     tags: ['fair', 'bee'],
     budget: 330,

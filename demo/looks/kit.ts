@@ -25,7 +25,15 @@ import {
   type TwinRule,
   type Wash,
 } from '../../core/look'
-import { layOn, type Canvas, type Placement, type ZoneId } from '../../core/skin'
+import {
+  faceOf,
+  layOn,
+  traitsToBegin,
+  type Canvas,
+  type HairCut,
+  type Placement,
+  type ZoneId,
+} from '../../core/skin'
 import { readSvg } from '../../core/stencil'
 import { paints } from '../paints'
 import { shelfSvg } from '../shelf'
@@ -68,6 +76,10 @@ export interface About {
   age: number
   skin: string
   hair?: string
+  cut?: HairCut
+  freckles?: boolean
+  /** Which of the faces to begin with it is; as usual for its age and build when left out. */
+  face?: number
   eyes?: 'open' | 'closed'
   canvas: Canvas
   tags: string[]
@@ -77,17 +89,31 @@ export interface About {
   sitting?: Partial<Look['sitting']>
 }
 
+/** The canvas of a look, with the traits of its face. */
+function canvasFor({ canvas, age, face }: About): Look['canvas'] {
+  const plain = structuredClone(canvas) as Look['canvas']
+  if (plain.kind !== 'face' || face === undefined) return plain
+  return { ...plain, traits: traitsToBegin(face, faceOf(plain, age).form.traits) }
+}
+
 /** Makes a look of the fair: its steps are placed from the landmarks of the person's own face. */
 export function look(about: About, draw: (k: ReturnType<typeof hands>) => Step[]): Look {
   const base = freshLook(about.id, about.name)
   const made: Look = {
     ...base,
-    canvas: structuredClone(about.canvas) as Look['canvas'],
+    canvas: canvasFor(about),
     tags: about.tags,
     notes: about.notes ?? '',
     budget: about.budget ?? null,
     focus: tenths([about.focus ?? [0, 0]])[0]!,
-    skin: { colour: about.skin, hair: about.hair ?? '#3a2a20', eyes: about.eyes ?? 'open', age: about.age },
+    skin: {
+      colour: about.skin,
+      hair: about.hair ?? '#3a2a20',
+      eyes: about.eyes ?? 'open',
+      age: about.age,
+      ...(about.cut && { cut: about.cut }),
+      ...(about.freckles && { freckles: true }),
+    },
     sitting: {
       ...base.sitting,
       ticket: /ticket (\d+)/.exec(about.notes ?? '')?.[1] ?? '',

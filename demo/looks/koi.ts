@@ -10,6 +10,8 @@ export const koiLantern = look(
     age: 34,
     skin: '#f3d9c6',
     hair: '#7a2f1d',
+    cut: 'tied back',
+    freckles: true,
     canvas: PLAIN_FACE,
     tags: ['fair', 'sea', 'lopsided'],
     budget: 480,

@@ -9,6 +9,7 @@ export const harbourLion = look(
     age: 28,
     skin: '#e3b78f',
     hair: '#5a3417',
+    cut: 'short crop',
     canvas: { ...PLAIN_FACE, build: 'broad' },
     tags: ['fair', 'animal', 'set'],
     budget: 540,

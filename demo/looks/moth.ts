@@ -9,6 +9,8 @@ export const midnightMoth = look(
     age: 12,
     skin: '#dcb093',
     hair: '#3a2a20',
+    cut: 'side parting',
+    face: 2,
     canvas: { ...PLAIN_FACE, build: 'broad' },
     tags: ['fair', 'night'],
     budget: 360,

@@ -9,6 +9,7 @@ export const barnOwl = look(
     age: 9,
     skin: '#e8c3a4',
     hair: '#4b3625',
+    cut: 'short crop',
     canvas: PLAIN_FACE,
     tags: ['fair', 'bird'],
     budget: 400,

@@ -9,6 +9,7 @@ export const fernStag = look(
     age: 24,
     skin: '#c58e66',
     hair: '#2a1d16',
+    face: 3,
     canvas: { ...PLAIN_FACE, build: 'broad' },
     tags: ['fair', 'forest'],
     budget: 420,

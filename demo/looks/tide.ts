@@ -9,6 +9,8 @@ export const tideQueen = look(
     age: 30,
     skin: '#8d5a3b',
     hair: '#1c1512',
+    cut: 'curls',
+    face: 7,
     eyes: 'closed',
     canvas: PLAIN_FACE,
     tags: ['fair', 'sea', 'crown'],

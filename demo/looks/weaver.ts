@@ -9,6 +9,8 @@ export const dewWeaver = look(
     age: 14,
     skin: '#b47c52',
     hair: '#1f1712',
+    cut: 'side parting',
+    face: 5,
     canvas: PLAIN_FACE,
     tags: ['fair', 'night', 'web'],
     budget: 330,

@@ -216,6 +216,13 @@ const same = computed(
             <EstimateMark />. Five measures make it this person's face; single features can then be moved on
             the face itself.
           </p>
+          <FaceTraits
+            v-if="aged"
+            :model-value="face.traits"
+            :canvas="face"
+            :age="age"
+            @update:model-value="traits => (face = { ...face, traits })"
+          />
         </template>
         <template v-else-if="kind === 'arm'">
           <SwitchField

@@ -2,6 +2,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { ChevronDown } from '@lucide/vue'
 import type { Look } from '#core/look'
+import { HAIR_CUTS, type HairCut } from '#core/skin'
 
 const session = useSession()
 const button = useTemplateRef<InstanceType<typeof PopoverButton>>('button')
@@ -18,8 +19,19 @@ const hairs = [
   ['#8a5a33', 'chestnut'],
   ['#3a2a20', 'brown'],
   ['#1c1512', 'black'],
+  ['#8c3f1f', 'red'],
   ['#9a938c', 'grey'],
 ] as const
+const CUT_WORDS: Record<HairCut, string> = {
+  'tied back': 'tied back in a knot',
+  'short crop': 'short crop',
+  'side parting': 'long, parted at the side',
+  'band': 'fringe held by a band',
+  'curls': 'curls',
+  'braids': 'two braids',
+  'headscarf': 'headscarf',
+  'bald': 'none: bald',
+}
 const skin = computed(() => session.look!.skin)
 const toneWords = computed(
   () => skins.find(s => s[0] === skin.value.colour.toLowerCase())?.[1] ?? 'own colour',
@@ -85,8 +97,36 @@ const put = (recipe: (skin: Look['skin']) => void) =>
                 })
               "
             />
+            <input
+              type="color"
+              class="size-8 cursor-pointer rounded"
+              v-kept="skin.hair"
+              aria-label="Any hair colour"
+              @change="
+                put(s => {
+                  s.hair = ($event.target as HTMLInputElement).value
+                })
+              "
+            />
           </div>
         </div>
+        <label class="block"
+          ><span class="eyebrow mb-1">Hair worn</span
+          ><select
+            class="field"
+            aria-label="Hair worn"
+            :value="skin.cut ?? 'tied back'"
+            @change="
+              put(s => {
+                s.cut = ($event.target as HTMLSelectElement).value as HairCut
+              })
+            "
+          >
+            <option v-for="cut in HAIR_CUTS" :key="cut" :value="cut">
+              {{ CUT_WORDS[cut] }}
+            </option>
+          </select></label
+        >
         <label class="block"
           ><span class="eyebrow mb-1">Beard</span
           ><select
@@ -104,6 +144,16 @@ const put = (recipe: (skin: Look['skin']) => void) =>
             <option value="beard">beard</option>
           </select></label
         >
+        <SwitchField
+          :model-value="skin.freckles ?? false"
+          label="Freckles"
+          @update:model-value="
+            v =>
+              put(s => {
+                s.freckles = v || undefined
+              })
+          "
+        />
         <SwitchField
           :model-value="skin.oily ?? false"
           label="Oily or sweaty"

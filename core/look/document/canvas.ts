@@ -5,7 +5,10 @@ import {
   BUILDS,
   FACE_PARTS,
   tapeProblems,
+  traitProblems,
+  TRAITS,
   type Canvas,
+  type FaceTraits,
   type TapeMeasures,
 } from '../../skin'
 import { bounded, pointSchema } from './parts'
@@ -24,6 +27,9 @@ function said<T>(problems: (value: T) => string[]) {
 const tapeSchema = z
   .strictObject({ temples: mm, hairlineToBrow: mm, browToChin: mm, innerEyes: mm, mouth: mm })
   .superRefine(said<TapeMeasures>(tapeProblems))
+const traitsSchema = z
+  .partialRecord(z.enum(TRAITS), bounded(-100, 1000), { error: 'must name traits of a face' })
+  .superRefine(said<Partial<FaceTraits>>(traitProblems))
 const armMeasuresSchema = z.strictObject({ upper: mm, lower: mm, length: mm }).superRefine(said(armProblems))
 
 /** What a look is painted on, as a file says it. */
@@ -39,6 +45,7 @@ export const canvasSchema = z.discriminatedUnion(
         z.string().regex(/^(left|right|mid)\.[a-zA-Z]{3,20}$/, 'must name landmarks such as left.browPeak'),
         pointSchema,
       ),
+      traits: traitsSchema.optional(),
     }),
     z.strictObject({
       kind: z.literal('arm'),

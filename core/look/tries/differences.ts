@@ -166,6 +166,10 @@ function wholeDifferences(a: Look, b: Look, inA: World, inB: World): Difference[
   tell(a.skin.age !== b.skin.age, `for ${b.skin.age} years instead of ${a.skin.age}`)
   tell(a.skin.colour !== b.skin.colour, 'on another skin')
   tell(a.skin.eyes !== b.skin.eyes, `with eyes ${b.skin.eyes}`)
+  tell(
+    (a.skin.cut ?? 'tied back') !== (b.skin.cut ?? 'tied back'),
+    `with hair worn as ${b.skin.cut ?? 'tied back'}`,
+  )
   tell(!same([a.focus, a.foci], [b.focus, b.foci]), 'toward another focal point')
   tell(a.budget !== b.budget, 'with another limit of time')
   return list.map(words => ({ here: null, there: null, words: sentence(words) }))

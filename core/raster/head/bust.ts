@@ -71,10 +71,11 @@ function drawCape(
       [-86, 146],
     ]),
   )
+  const cloth = linearOf(CAPE)
   easel.each(easel.shape(cape, 0.2), (p, cover, px, py) => {
     const [x, y] = inMean(px, py)
     const fold = 0.1 * Math.sin(x * 0.16 + 1.2 * noise(x * 0.05, y * 0.05, 9)) * smoothstep(140, 152, y)
-    lay(easel, p, cover, linearOf(CAPE), 0.86 + fold - 0.0018 * x - 0.12 * smoothstep(60, 110, Math.abs(x)))
+    lay(easel, p, cover, cloth, 0.86 + fold - 0.0018 * x - 0.12 * smoothstep(60, 110, Math.abs(x)))
   })
   for (const s of [0.4, 2.2])
     easel.tint(

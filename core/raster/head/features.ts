@@ -1,10 +1,10 @@
 import type { Face, Form } from '../../skin/faces/face'
 import type { Landmarks } from '../../skin/faces/landmarks'
 import { lipRings } from '../../skin/zones'
-import { mix, type Point } from '../../geometry'
+import { mix, type Point, type Ring } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
 import { BROW_HAIR } from '../../paint/skinHold'
-import { hash, smoothstep } from '../grid'
+import { hash, noise, smoothstep } from '../grid'
 import { drawEye } from './eye'
 import { oval, strokeRing, tapered, type SideOf, type SkinLayers } from './skinLayers'
 
@@ -26,17 +26,37 @@ export function drawFeatures(easel: SkinLayers, whole: Face, skin: LinearRgb, ey
     )
     drawBrow(easel, side, skin, form)
     drawNostril(easel, face, side, form)
-    drawEye(easel, side, skin, rose, eyes, young)
+    drawEye(easel, side, { skin, rose, eyes, form })
   }
+  if (form.old > 0) drawForehead(easel, whole, skin)
   easel.tint(easel.shape(oval(face.mid.noseTip, 6 * k, 5 * k), 3.5 * k), rose, 0.28 + 0.1 * young)
   drawLips(easel, whole, skin)
+}
+
+/** The lines that years leave across the forehead. */
+function drawForehead(easel: SkinLayers, { landmarks: face, form }: Face, skin: LinearRgb): void {
+  const { browPeak } = face.right
+  const [, line] = face.mid.hairline
+  const deep: LinearRgb = [skin[0] * 0.62, skin[1] * 0.48, skin[2] * 0.44]
+  for (const [up, wide] of [
+    [0.24, 30],
+    [0.42, 36],
+    [0.6, 30],
+  ] as const) {
+    const y = browPeak[1] + (line - browPeak[1]) * up
+    const at = (x: number, dy: number): Point => [x * wide * form.kx, y + dy * form.ky]
+    const way = [at(-1, 1.6), at(-0.5, -0.6), at(-0.05, 0.7), at(0.5, -0.7), at(1, 1.5)]
+    easel.tint(easel.shape(strokeRing(way, tapered(1.1 * form.kx)), 0.7 * form.kx), deep, 0.36 * form.old)
+  }
 }
 
 /** Fine hairs, lying outward and up at the start and along the brow at its tail. */
 function drawBrow(easel: SkinLayers, side: SideOf, skin: LinearRgb, form: Form): void {
   const young = 1 - form.grown
-  const k = form.kx * (1 - 0.28 * young)
-  const dark = mixLinear(linearOf(BROW_HAIR), skin, 0.02 + 0.2 * young)
+  const { traits, old } = form
+  const k = form.kx * (1 - 0.15 * young)
+  const grey = mixLinear(linearOf(BROW_HAIR), [0.3, 0.28, 0.26], 0.55 * old)
+  const dark = mixLinear(grey, skin, 0.05 + 0.22 * young)
   const out = Math.sign(side.browPeak[0])
   const line = [
     side.browStart,
@@ -50,32 +70,25 @@ function drawBrow(easel: SkinLayers, side: SideOf, skin: LinearRgb, form: Form):
     const [x, y] = mix(line[i]!, line[i + 1]!, n - i)
     return [x, y - 1.6 * k * (1 - 0.5 * young) * Math.sin(Math.PI * Math.min(1, t * 1.1))]
   }
-  const body = strokeRing(
-    [along(0.02), along(0.3), along(0.62), along(1)],
-    t => 5 * k * (1 - 0.78 * smoothstep(0.45, 1, t)) * smoothstep(-0.25, 0.2, t),
-  )
-  easel.growHair(easel.shape(body, 1.1 * k), dark, 0.62 - 0.2 * young)
-  for (let i = 0; i < 84; i++) {
-    const t = (i + hash(i, 1)) / 84
+  const thick = (t: number) =>
+    traits.brows * (1 - 0.82 * smoothstep(0.42, 1, t)) * (0.55 + 0.45 * smoothstep(-0.1, 0.28, t))
+  const body = strokeRing([along(0.03), along(0.3), along(0.62), along(0.98)], t => 0.86 * thick(t))
+  easel.growHair(easel.shape(body, 0.85 * k), dark, 0.66 - 0.2 * young)
+  for (let i = 0; i < 120; i++) {
+    const t = (i + hash(i, 1)) / 120
     const [x, y] = along(t)
-    const thick = 2.4 * k * (1 - 0.75 * smoothstep(0.45, 1, t))
-    const across = (hash(i, 2) - 0.5) * 2 * thick
-    const lean =
-      1.25 * (1 - smoothstep(0, 0.75, t)) + 0.12 + (hash(i, 3) - 0.5) * 0.3 + (across / thick) * 0.25
-    const length = (3.6 + 2.6 * hash(i, 4)) * k
+    const wide = 0.5 * thick(t)
+    const across = (hash(i, 2) - 0.5) * 2 * wide
+    const lean = 1.2 * (1 - smoothstep(0, 0.7, t)) + 0.1 + (hash(i, 3) - 0.5) * 0.3 + (across / wide) * 0.28
+    const length = (2.6 + 2.2 * hash(i, 4)) * k * (0.7 + 0.05 * traits.brows)
     const from: Point = [x, y + across]
     const to: Point = [
       x + out * Math.cos(lean) * length,
       y + across - Math.sin(lean) * length + 0.35 * t * length,
     ]
-    easel.growHair(
-      easel.shape(
-        strokeRing([from, mix(from, to, 0.5), to], s => 0.42 * k * (1 - 0.8 * s)),
-        0.12,
-      ),
-      dark,
-      0.78 - 0.22 * young,
-    )
+    const bent: Point = [mix(from, to, 0.5)[0], mix(from, to, 0.5)[1] - 0.12 * length]
+    const hair = strokeRing([from, bent, to], s => 0.4 * k * (1 - 0.75 * s))
+    easel.growHair(easel.shape(hair, 0.1), dark, 0.66 - 0.2 * young)
   }
 }
 
@@ -84,9 +97,9 @@ function drawNostril(easel: SkinLayers, face: Landmarks, side: SideOf, { kx: k, 
   const [, base] = face.mid.noseBase
   const wing = side.noseWing
   easel.tint(
-    easel.shape(oval([wing[0] * 0.46, base - 1.1 * ky], 3.4 * k, 1.35 * k, 0.28 * out), 0.7 * k),
+    easel.shape(oval([wing[0] * 0.46, base - 1.1 * ky], 3.3 * k, 1.3 * k, 0.28 * out), 0.75 * k),
     '#1d0d0a',
-    0.72,
+    0.62,
   )
   // The crease around the wing.
   easel.tint(
@@ -122,8 +135,26 @@ function drawLips(easel: SkinLayers, whole: Face, skin: LinearRgb): void {
     middle[1] + dy * ky,
   ]
   const { upper, lower } = lipRings(whole)
-  easel.tint(easel.shape(upper, 0.8 * k), mixLinear(lip, [0, 0, 0], 0.14), 0.86)
-  easel.tint(easel.shape(lower, 0.9 * k), lip, 0.82)
+  const { lips } = whole.form.traits
+  const bare = whole.form.old
+  // Fine furrows run down the red of both lips.
+  const red = (ring: Ring, soft: number, colour: LinearRgb, strength: number) =>
+    easel.each(easel.shape(ring, soft * k), (p, cover, x) => {
+      const furrow = 1 + 0.16 * (noise(x * 1.5, 3, 8) - 0.5)
+      const a = cover * strength * (1 - 0.25 * bare)
+      for (let b = 0; b < 3; b++)
+        easel.albedo[3 * p + b]! += (colour[b]! * furrow - easel.albedo[3 * p + b]!) * a
+    })
+  red(upper, 0.75, mixLinear(lip, [0, 0, 0], 0.16), 0.84)
+  red(lower, 0.9, lip, 0.8)
+  // The lower lip is round: light above, its own shade beneath.
+  const low = (dy: number): Point => [lowerLip[0], mouth[1] + dy * lips]
+  easel.each(easel.shape(oval(low(0.2), 12 * k, 0.1 * lips), 1.6 * k), (p, c) => {
+    easel.light[p]! *= 1 + 0.1 * c
+  })
+  easel.each(easel.shape(oval(low(0.66), 11 * k, 1.4 * k), 1.6 * k), (p, c) => {
+    easel.light[p]! *= 1 - 0.16 * c
+  })
   const seam = [
     half(l, 1.05, [mouth[0], l[1]], -0.4),
     half(l, 0.55, mouth, 0.3),
@@ -133,13 +164,17 @@ function drawLips(easel: SkinLayers, whole: Face, skin: LinearRgb): void {
     half(r, 0.55, mouth, 0.3),
     half(r, 1.05, [mouth[0], r[1]], -0.4),
   ]
-  easel.tint(easel.shape(strokeRing(seam, tapered(1.5 * k, 0.5 * k)), 0.45 * k), '#2a0d0e', 0.68)
+  easel.tint(easel.shape(strokeRing(seam, tapered(1.35 * k, 0.4 * k)), 0.45 * k), '#2a0d0e', 0.66)
   for (const c of [l, r])
     easel.tint(easel.shape(oval([c[0] * 1.02, c[1]], 1.8 * k, 1.3 * k), 0.9 * k), '#2a0d0e', 0.3)
-  easel.each(
-    easel.shape(oval([lowerLip[0] - 3 * k, lowerLip[1] - 4.6 * ky], 8 * k, 1.5 * k), 1.4 * k),
-    (p, c) => {
-      easel.gloss[p]! += 0.06 * c
-    },
-  )
+  for (const [dx, wide] of [
+    [-4.2, 4.2],
+    [3.6, 3],
+  ] as const)
+    easel.each(
+      easel.shape(oval([lowerLip[0] + dx * k, low(0.22)[1]], wide * k, 0.07 * lips), 0.8 * k),
+      (p, c) => {
+        easel.gloss[p]! += 0.075 * c
+      },
+    )
 }

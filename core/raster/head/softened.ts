@@ -3,42 +3,48 @@ import { blurred, type Mask } from '../coverage'
 import type { Grid } from '../grid'
 
 /**
- * Two values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read
- * linearly for each pixel of the grid.
+ * Values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read linearly
+ * for each pixel of the grid.
+ * @param n how many values there are
+ * @param values writes them for a place, mm
+ * @returns what writes them for a pixel
  */
 export function onCells(
   mask: Mask,
   grid: Grid,
-  values: (x: number, y: number) => readonly [number, number],
-): { first: (pixel: number) => number; second: (pixel: number) => number } {
+  n: number,
+  values: (x: number, y: number, out: Float64Array) => void,
+): (pixel: number, out: Float64Array) => void {
   const cell = Math.max(1, Math.floor(0.75 * grid.pxPerMm))
   const nx = Math.ceil(mask.width / cell) + 1
   const ny = Math.ceil(mask.height / cell) + 1
-  const a = new Float32Array(nx * ny)
-  const b = new Float32Array(nx * ny)
+  const data = new Float32Array(nx * ny * n)
+  const here = new Float64Array(n)
   for (let v = 0; v < ny; v++) {
-    for (let u = 0; u < nx; u++)
-      [a[v * nx + u], b[v * nx + u]] = values(
+    for (let u = 0; u < nx; u++) {
+      values(
         grid.x0 + (mask.i0 + u * cell + 0.5) / grid.pxPerMm,
         grid.y0 + (mask.j0 + v * cell + 0.5) / grid.pxPerMm,
+        here,
       )
-  }
-  const read =
-    (data: Float32Array) =>
-    (pixel: number): number => {
-      const i = (pixel % grid.width) - mask.i0
-      const j = Math.floor(pixel / grid.width) - mask.j0
-      const u = Math.floor(i / cell)
-      const v = Math.floor(j / cell)
-      const s = i / cell - u
-      const t = j / cell - v
-      const p = v * nx + u
-      return (
-        (data[p]! * (1 - s) + data[p + 1]! * s) * (1 - t) +
-        (data[p + nx]! * (1 - s) + data[p + nx + 1]! * s) * t
-      )
+      const o = (v * nx + u) * n
+      for (let k = 0; k < n; k++) data[o + k] = here[k]!
     }
-  return { first: read(a), second: read(b) }
+  }
+  return (pixel, out) => {
+    const i = (pixel % grid.width) - mask.i0
+    const j = Math.floor(pixel / grid.width) - mask.j0
+    const u = Math.floor(i / cell)
+    const v = Math.floor(j / cell)
+    const s = i / cell - u
+    const t = j / cell - v
+    const p = (v * nx + u) * n
+    const q = p + nx * n
+    for (let k = 0; k < n; k++)
+      out[k] =
+        (data[p + k]! * (1 - s) + data[p + n + k]! * s) * (1 - t) +
+        (data[q + k]! * (1 - s) + data[q + n + k]! * s) * t
+  }
 }
 
 /** The relief blurred by a Gaussian of `sigma` mm, tabulated to 2 mm and read linearly. */

@@ -1,4 +1,4 @@
-import { mirrored, type Point } from '../../geometry'
+import { mirrored, radians, type Point } from '../../geometry'
 import type { FaceCanvas, TapeMeasures } from '../canvas'
 import { monotoneCubic } from '../profile'
 import { landmarkProblem, mapSide, movedLandmarks, type Landmarks, type SideLandmark } from './landmarks'
@@ -12,11 +12,14 @@ import {
   YOUNGEST,
   type FaceMeasures,
 } from './measures'
+import { MEAN_TRAITS, traitsAt, type FaceTraits } from './traits'
 
 /** What a face looks like besides its landmarks. */
 export interface Form {
   /** 0 = as of three years, 1 = grown. */
   readonly grown: number
+  /** 0 = up to 45 years, 1 = from 80 on: folds, and features that have sunk a little. */
+  readonly old: number
   /** Breadths and heights against the mean adult, 1 = equal; the skull has its own. */
   readonly kx: number
   readonly ky: number
@@ -30,6 +33,7 @@ export interface Form {
   /** How much wider than the mean adult it is at a height of the mean adult. */
   readonly wide: (ym: number) => number
   readonly fromMean: (y: number) => number
+  readonly traits: FaceTraits
 }
 
 /** A face: where its features are, and its form. */
@@ -88,9 +92,13 @@ export function tapeOf({ landmarks: { mid, left, right } }: Face): TapeMeasures 
  * landmarks moved after that.
  * Throws RangeError with a sentence when such a face cannot be.
  */
-export function faceOf(canvas: Pick<FaceCanvas, 'build' | 'measures' | 'nudges'>, age: number): Face {
-  let face = fromMeasures(measuresAt(age, canvas.build), age)
-  if (canvas.measures) face = fromTape(face, canvas.measures, age)
+export function faceOf(
+  canvas: Pick<FaceCanvas, 'build' | 'measures' | 'nudges' | 'traits'>,
+  age: number,
+): Face {
+  const traits = canvas.traits ?? {}
+  let face = fromMeasures(measuresAt(age, canvas.build), age, traits)
+  if (canvas.measures) face = fromTape(face, canvas.measures, age, traits)
   const moved = movedLandmarks(face.landmarks, (id, [x, y]) => {
     const by = canvas.nudges[id]
     return by ? [x + by[0], y + by[1]] : [x, y]
@@ -101,22 +109,28 @@ export function faceOf(canvas: Pick<FaceCanvas, 'build' | 'measures' | 'nudges'>
 }
 
 /** A face from breadths and heights; what they leave open keeps the proportions of the mean adult. */
-function fromMeasures(m: FaceMeasures, age: number): Face {
+function fromMeasures(m: FaceMeasures, age: number, seen: Partial<FaceTraits>): Face {
   const kx = m.faceWidth / MEAN_WIDTH
   const ky = m.faceHeight / MEAN_MID.chin
   const grown = Math.min(1, (Math.min(age, GROWN) - YOUNGEST) / (GROWN - YOUNGEST))
+  const old = Math.min(1, Math.max(0, (age - OLD_FROM) / (OLD_BY - OLD_FROM)))
   const skullWidth = ((0.45 * skullGrown(age)) / widthGrown(age) + 0.55) * kx
   const skullHeight = (((0.55 * skullGrown(age)) / heightGrown(age) + 0.45) * (ky + m.forehead / 65)) / 2
-  const landmarks = landmarksFrom(m, { kx, ky, skullWidth, young: 1 - grown })
-  const plain = { crown: 0, foot: 0, toMean: same, fromMean: same, wide: () => 1 }
-  const form = formed({ grown, kx, ky, skullWidth, skullHeight, ...plain }, landmarks)
+  const traits = { ...traitsAt(m, 1 - grown, old, { kx, ky }), ...seen }
+  const landmarks = landmarksFrom(m, traits, { kx, ky, skullWidth, young: 1 - grown })
+  const plain = { crown: 0, foot: 0, toMean: same, fromMean: same, wide: () => 1, traits }
+  const form = formed({ grown, old, kx, ky, skullWidth, skullHeight, ...plain }, landmarks)
   return { measures: m, landmarks, form }
 }
 const same = (y: number): number => y
+/** Years at which a face begins to look old, and at which it does (common practice). */
+const OLD_FROM = 45
+const OLD_BY = 80
 
 /** The landmarks of an even face from its measures. */
 function landmarksFrom(
   m: FaceMeasures,
+  traits: FaceTraits,
   { kx, ky, skullWidth, young }: { kx: number; ky: number; skullWidth: number; young: number },
 ): Landmarks {
   const nose = m.noseHeight / MEAN_MID.noseBase
@@ -126,14 +140,16 @@ function landmarksFrom(
     m.noseHeight +
     ((y - MEAN_MID.noseBase) * (m.faceHeight - m.noseHeight)) / (MEAN_MID.chin - MEAN_MID.noseBase)
   const lips = below(MEAN_MID.mouth)
+  const inner = 6.4 * ky + 0.6
+  const outer = inner - ((m.outerEyes - m.innerEyes) / 2) * Math.tan(radians(traits.eyeTilt))
   const side: Record<SideLandmark, Point> = {
     browStart: [Math.max(7, m.innerEyes / 2 - 5 * kx), -11.5 * ky * (1 + 0.3 * young)],
     browPeak: [34 * brow, -17.5 * ky * (1 + 0.12 * young)],
     browTail: [53 * brow, -9.5 * ky * (1 + 0.35 * young)],
-    innerEye: [m.innerEyes / 2, 6.4 * ky + 0.6],
-    outerEye: [m.outerEyes / 2, 4 * ky + 0.5],
-    pupil: [m.pupils / 2, 4.4 * ky + 0.4],
-    noseWing: [m.noseWidth / 2, 47.5 * nose],
+    innerEye: [m.innerEyes / 2, inner],
+    outerEye: [m.outerEyes / 2, outer],
+    pupil: [m.pupils / 2, (inner + outer) / 2 - 0.8 * ky],
+    noseWing: [traits.noseWidth / 2, 47.5 * nose],
     mouthCorner: [m.mouth / 2, lips],
     cheekbone: [56 * kx, 27 * ky],
     earFront: [70 * kx, 14 * ky],
@@ -147,9 +163,9 @@ function landmarksFrom(
       nasion: [0, 0],
       noseTip: [0, MEAN_MID.noseTip * nose],
       noseBase: [0, m.noseHeight],
-      upperLip: [0, below(MEAN_MID.upperLip)],
+      upperLip: [0, lips - 0.44 * traits.lips],
       mouth: [0, lips],
-      lowerLip: [0, below(MEAN_MID.lowerLip)],
+      lowerLip: [0, lips + 0.56 * traits.lips],
       chin: [0, m.faceHeight],
     },
   }
@@ -180,9 +196,12 @@ function formed(form: Form, { mid, left, right }: Landmarks): Form {
   const wide = (ym: number) => {
     const t = Math.min(1, Math.max(0, (ym + 30) / 70))
     const low = t * t * (3 - 2 * t)
-    // A child's cheeks are full down to the jaw.
-    const cheeks = 1 + 0.07 * (1 - form.grown) * Math.exp(-(((ym - 72) / 26) ** 2))
-    return (form.skullWidth + (form.kx - form.skullWidth) * low) * cheeks
+    // A child's cheeks are full, over a small chin.
+    const young = 1 - form.grown
+    const cheeks =
+      1 + young * (0.075 * Math.exp(-(((ym - 60) / 24) ** 2)) - 0.075 * Math.exp(-(((ym - 106) / 16) ** 2)))
+    const jaw = 1 + (form.traits.jaw / (MEAN_TRAITS.jaw * form.kx) - 1) * Math.exp(-(((ym - 86) / 26) ** 2))
+    return jaw * (form.skullWidth + (form.kx - form.skullWidth) * low) * cheeks
   }
   return {
     ...form,
@@ -198,7 +217,7 @@ function formed(form: Form, { mid, left, right }: Landmarks): Form {
  * A face stretched to five tape measures; everything between them keeps its proportions. Throws RangeError
  * for measures that cannot be.
  */
-function fromTape(face: Face, tape: TapeMeasures, age: number): Face {
+function fromTape(face: Face, tape: TapeMeasures, age: number, seen: Partial<FaceTraits>): Face {
   const wrong = tapeProblems(tape)
   if (wrong.length) throw new RangeError(wrong.join(' '))
   const was = tapeOf(face)
@@ -222,6 +241,7 @@ function fromTape(face: Face, tape: TapeMeasures, age: number): Face {
       mouth: tape.mouth,
     },
     age,
+    seen,
   )
   // What fromMeasures gave brow and temples by proportion is put exactly where the tape says.
   const dy = brow - next.landmarks.right.browPeak[1]

@@ -46,16 +46,39 @@ export function hairPolar(form: Form, x: number, y: number): { angle: number; r:
   return { angle: degrees(Math.atan2(Math.abs(xm), -dy)), r: Math.sqrt(xm * xm + dy * dy) }
 }
 
+/** How hair may be worn. All but a bald head's keep to the same hairline. */
+export const HAIR_CUTS = [
+  'tied back',
+  'short crop',
+  'side parting',
+  'band',
+  'curls',
+  'braids',
+  'headscarf',
+  'bald',
+] as const
+export type HairCut = (typeof HAIR_CUTS)[number]
+
+/**
+ * A point of the face at an angle from straight up (degrees, above 0 to the right of the picture) and a distance
+ * from the hair's pole on the mean adult, mm; the reverse of `hairPolar`.
+ */
+export function hairPoint(form: Form, angle: number, r: number): Point {
+  const xm = r * Math.sin(radians(angle))
+  const ym = HAIR_POLE - r * Math.cos(radians(angle))
+  return [xm * form.wide(ym), form.fromMean(ym)]
+}
+
+/** A point of the hair: 0 at the hairline, 1 at its outer edge when it lies flat, more where it stands off. */
+export function hairAt(form: Form, angle: number, share: number): Point {
+  const from = hairline(Math.abs(angle))
+  return hairPoint(form, angle, from + (hairCrown(Math.abs(angle)) - from) * share)
+}
+
 /** The region of the picture that hair covers, mm. */
 export function hairRing(form: Form): Ring {
-  const at = (radius: (angle: number) => number, angle: number): Point => {
-    const r = radius(Math.abs(angle))
-    const xm = r * Math.sin(radians(angle))
-    const ym = HAIR_POLE - r * Math.cos(radians(angle))
-    return [xm * form.wide(ym), form.fromMean(ym)]
-  }
   const points: number[] = []
-  for (let a = -104; a <= 104; a += 4) points.push(...at(hairline, a))
-  for (let a = 104; a >= -104; a -= 4) points.push(...at(t => hairCrown(t) + 4, a))
+  for (let a = -104; a <= 104; a += 4) points.push(...hairPoint(form, a, hairline(Math.abs(a))))
+  for (let a = 104; a >= -104; a -= 4) points.push(...hairPoint(form, a, hairCrown(Math.abs(a)) + 4))
   return Float64Array.from(points)
 }

@@ -54,6 +54,10 @@ const grown = (values: readonly [number, number, number, number, number]) =>
 export const widthGrown = grown([0.8, 0.85, 0.9, 0.96, 1])
 export const heightGrown = grown([0.72, 0.8, 0.87, 0.95, 1])
 const innerEyesGrown = grown([0.88, 0.92, 0.95, 0.98, 1])
+/** Eyes are nearly grown before the face is (from memory, coarse). */
+const outerEyesGrown = grown([0.84, 0.893, 0.935, 0.975, 1])
+/** So is the forehead, over which the skull grows early (from memory, coarse). */
+const foreheadGrown = grown([0.79, 0.85, 0.9, 0.96, 1])
 /** The skull runs ahead of the face (common practice, no source). */
 export const skullGrown = grown([0.91, 0.94, 0.965, 0.985, 1])
 
@@ -79,9 +83,9 @@ export function measuresAt(age: number, build: Build): FaceMeasures {
   return {
     faceWidth: adult.faceWidth * w,
     faceHeight: adult.faceHeight * h,
-    forehead: adult.forehead * h,
+    forehead: adult.forehead * foreheadGrown(age),
     innerEyes: adult.innerEyes * innerEyesGrown(age),
-    outerEyes: adult.outerEyes * w,
+    outerEyes: adult.outerEyes * outerEyesGrown(age),
     pupils: pupilDistance(age, build),
     noseWidth: adult.noseWidth * w,
     noseHeight: adult.noseHeight * h,

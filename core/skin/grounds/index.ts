@@ -26,6 +26,15 @@ export function groundOf(canvas: Canvas, age: number, eyesClosed = false, memo?:
   return memo ? memo.recall(`shut ${key}`, [open], () => withLidsDown(open)) : withLidsDown(open)
 }
 
+/** The same ground of somebody without hair: nothing of the head is kept off for it. */
+export function bareHeaded(haired: Ground, memo?: Memo): Ground {
+  const make = (): Ground =>
+    Object.create(haired, {
+      keepOuts: { value: haired.keepOuts.filter(k => k.words !== 'hair'), enumerable: true },
+    }) as Ground
+  return memo ? memo.recall('bare headed', [haired], make) : make()
+}
+
 /** The age that shapes a canvas: that of a grown person where the measures are known. */
 const grownFor = (canvas: Canvas, age: number): number =>
   canvas.kind === 'face' && canvas.measures ? Math.min(age, 18) : age
