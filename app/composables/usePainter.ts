@@ -4,7 +4,7 @@ import type { Fit } from '#core/stencil'
 import type { Look, OrderConflict, Pass, Shows, Ways } from '#core/look'
 import type { NineTold, NineWish, OneOfNine } from '~/workers/nine'
 import type { Painter } from '~/workers/painter'
-import type { Picture } from '~/workers/picture'
+import type { Picture, Wrapped } from '~/workers/picture'
 import type { ToTellBy, TryFacts } from '~/workers/tries'
 import type { Planned } from '~/workers/planned'
 import type { Thumbs } from '~/workers/thumbStrip'
@@ -38,7 +38,7 @@ export function usePainter() {
       onAnalysis(p => p.findings(plain(look), today, plain([...shows]), plain(ways), driesBy)),
     composition: (look: Look) => onAnalysis(p => p.composition(plain(look))),
     inWords: (look: Look) => onAsked(p => p.inWords(plain(look))),
-    wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
+    wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Wrapped> =>
       onAsked(p => p.wrapped(plain(look), pxPerMm, upTo)),
     onSkins: (look: Look, colours: string[], pxPerMm: number, onProgress: (done: number) => void) =>
       meanwhile(onProgress, told => onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, told))),

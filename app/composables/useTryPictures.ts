@@ -91,7 +91,7 @@ export function useTurnedTries(looks: () => readonly Look[], turn: () => Turn | 
       if (key !== modelled) {
         const ground = groundFor(look, pageMemo)
         scene.setColours(look.skin.colour, look.skin.hair)
-        scene.setModel(modelOf(ground), ground.box)
+        scene.setModel(modelOf(ground, look.skin.cut), ground.box)
         modelled = key
       }
       scene.setSkin(picture)

@@ -17,13 +17,16 @@ import {
 import { Memo } from '#core/memo'
 import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
 import {
+  bareLookOf,
   BareSkinCache,
+  drawBack,
   emptySpots,
   finishedPicture,
   IncrementalCompositor,
   printSteps,
   skinTexture,
   type Bare,
+  type HeadPicture,
   type Painted,
 } from '#core/raster'
 import { prepared, type PreparedSheet, type Stencil } from '#core/stencil'
@@ -32,7 +35,7 @@ import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
 import { nineJob } from './nine'
-import type { Picture } from './picture'
+import type { Picture, Wrapped } from './picture'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
 import { stageJobs } from './stageJobs'
 import { keyIn } from './stagePicture'
@@ -65,6 +68,13 @@ const worldOf = (look: Look): World =>
   )
 const finished = ({ head }: Bare, painted?: Painted): Picture => ({
   rgba: finishedPicture(head, painted),
+  width: head.grid.width,
+  height: head.grid.height,
+})
+
+/** The same without light: what a lit model wears. */
+const unlit = (head: HeadPicture, painted?: Painted): Picture => ({
+  rgba: skinTexture(head, painted),
   width: head.grid.width,
   height: head.grid.height,
 })
@@ -191,17 +201,20 @@ const painter = {
       budgets,
       points,
     ),
-  /** The painted skin without light on the chart that leaves steep skin its width: for the turned head. */
-  wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
+  /**
+   * The painted skin without light on the chart that leaves steep skin its width, and the back of a head: for the
+   * turned head.
+   */
+  wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Wrapped {
     const world = worldOf(look)
     const bare = bares.of(look, world.ground, pxPerMm, 'wrap')
     const { head } = bare
-    const picture = {
-      rgba: skinTexture(head, printSteps(head, look.steps.slice(0, upTo), world, bare.grain)),
-      width: head.grid.width,
-      height: head.grid.height,
+    const back = drawBack(world.ground, bareLookOf(look))
+    const answer = {
+      front: unlit(head, printSteps(head, look.steps.slice(0, upTo), world, bare.grain)),
+      back: back && unlit(back),
     }
-    return transfer(picture, [picture.rgba.buffer])
+    return transfer(answer, [answer.front.rgba.buffer, ...(answer.back ? [answer.back.rgba.buffer] : [])])
   },
   ...triesJobs({ worldOf, bares, kit: () => [...paints.values()], keyOfSteps }),
   ...samplesJob({ worldOf, bares, keyOfSteps }),

@@ -4,3 +4,9 @@ export interface Picture {
   width: number
   height: number
 }
+
+/** What the turned head wears: the painted skin, and the back of the head; null where there is none. */
+export interface Wrapped {
+  front: Picture
+  back: Picture | null
+}

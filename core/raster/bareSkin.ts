@@ -3,7 +3,7 @@ import type { Box } from '../geometry'
 import type { Look } from '../look'
 import type { Ground } from '../skin'
 import { gridOver } from './grid'
-import { drawBare, drawSkin, type HeadPicture } from './head'
+import { drawBare, drawSkin, type BareLook, type HeadPicture } from './head'
 import { spongeGrain } from './grain'
 
 /** What steps are printed on: the bare skin on a grid, and the grain of sponges there. */
@@ -29,6 +29,15 @@ export const bareKey = (
   seen: Seen,
   box?: Readonly<Box>,
 ): string => JSON.stringify([canvas, { ...skin, oily: undefined }, pxPerMm, seen, box])
+
+/** What an unpainted head is drawn with. */
+export const bareLookOf = ({ skin }: Pick<Look, 'skin'>): BareLook => ({
+  skinColour: skin.colour,
+  hair: { cut: skin.cut ?? 'tied back', colour: skin.hair },
+  eyes: skin.eyes,
+  beard: skin.beard,
+  freckles: skin.freckles,
+})
 
 /** Draws bare skin once for each canvas, skin and fineness, and keeps the last ones, as many as have room. */
 export class BareSkinCache {
@@ -57,13 +66,7 @@ export class BareSkinCache {
     const key = bareKey(look, pxPerMm, seen, box)
     let found = this.known.get(key)
     if (!found) {
-      const bare = {
-        skinColour: look.skin.colour,
-        hair: { cut: look.skin.cut ?? 'tied back', colour: look.skin.hair },
-        eyes: look.skin.eyes,
-        beard: look.skin.beard,
-        freckles: look.skin.freckles,
-      }
+      const bare = bareLookOf(look)
       const wrap = seen === 'wrap' ? ground.wrap() : null
       const grid = gridOver(wrap?.box ?? box ?? ground.box, pxPerMm)
       const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)

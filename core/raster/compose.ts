@@ -63,11 +63,12 @@ export function finishedPicture(
   return out
 }
 
-/** The painted skin without any light, as sRGB bytes: what a lit model wears. */
+/** The skin without any light, painted or bare, as sRGB bytes: what a lit model wears. */
 export function skinTexture(
-  { over, light }: HeadPicture,
-  { paint }: Painted,
+  { over, light, albedo }: HeadPicture,
+  painted?: Painted,
 ): Uint8ClampedArray<ArrayBuffer> {
+  const paint = painted?.paint ?? albedo
   const n = light.length
   const out = new Uint8ClampedArray(4 * n)
   for (let p = 0; p < n; p++) {

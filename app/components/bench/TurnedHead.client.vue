@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { X } from '@lucide/vue'
 import type { Look } from '#core/look'
 import { modelOf } from '#core/skin'
-import type { Picture } from '~/workers/picture'
+import type { Wrapped } from '~/workers/picture'
 import type { HeadScene, Turn } from './head/scene'
 
 const props = defineProps<{ playTo: number | null }>()
@@ -50,7 +50,7 @@ onBeforeUnmount(() => {
 })
 
 /** The skin that the head wears; null when it was given up. */
-async function wrapped(look: Look): Promise<Picture | null> {
+async function wrapped(look: Look): Promise<Wrapped | null> {
   try {
     return await painter.wrapped(look, FINENESS, props.playTo ?? undefined)
   } catch (error) {
@@ -64,7 +64,7 @@ const refresh = newestOnly(async () => {
   const picture = await wrapped(look)
   if (!head || !picture) return
   head.setColours(look.skin.colour, look.skin.hair)
-  head.setModel(modelOf(scene.ground), scene.ground.box)
+  head.setModel(modelOf(scene.ground, look.skin.cut), scene.ground.box)
   head.setSkin(picture)
   thumbs.value = fixed.map(([, across]) => {
     head!.draw({ across, up: 0 }, 84, 112, 2)

@@ -1,2 +1,3 @@
 export * from './drawHead'
+export { drawBack } from './back'
 export type { HeadPicture } from './skinLayers'

@@ -82,3 +82,18 @@ export function hairRing(form: Form): Ring {
   for (let a = 104; a >= -104; a -= 4) points.push(...hairPoint(form, a, hairCrown(Math.abs(a)) + 4))
   return Float64Array.from(points)
 }
+
+/**
+ * How much hair grows behind the ears and down to the nape: 0 where the skin is bare, 1 where it does.
+ * @param round from the rim of the face (0) over the back of the head to the other (1)
+ * @param y height, mm
+ */
+export function hairBehind(form: Form, cut: HairCut, round: number, y: number): number {
+  const ym = form.toMean(y)
+  const back = Math.sin(Math.PI * round)
+  const ramp = (v: number) => Math.min(1, Math.max(0, v))
+  // Curls fall over the ears; else the skin round them is bare.
+  if (cut === 'curls') return ramp((52 + 16 * back - ym) / 6)
+  const end = 20 + 46 * back ** 0.7
+  return ramp((end - ym) / 6) * (1 - ramp((ym - 4) / 16) * (1 - ramp((back - 0.16) / 0.14)))
+}

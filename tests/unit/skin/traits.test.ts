@@ -50,7 +50,7 @@ describe('traits of a face', () => {
         for (let k = 0; k < FACES_TO_BEGIN; k++) {
           const usual = faceOf({ ...plain(), build }, age).form.traits
           const canvas = { ...plain(traitsToBegin(k, usual)), build }
-          expect(traitProblems(canvas.traits)).toEqual([])
+          expect(traitProblems(canvas.traits ?? {})).toEqual([])
           const { surface, relief, face } = groundOf(canvas, age)
           const { form } = face!
           for (let y = form.crown + 12; y < form.foot - 8; y += 5)

@@ -19,7 +19,7 @@ import {
 } from 'three'
 import type { Box } from '#core/geometry'
 import type { Part } from '#core/skin'
-import type { Picture } from '~/workers/picture'
+import type { Picture, Wrapped } from '~/workers/picture'
 
 /**
  * From where the head is seen, degrees: from the painter's right (above 0) or left, and from above or below.
@@ -39,13 +39,14 @@ export class HeadScene {
   private readonly scene = new Scene()
   private readonly camera = new OrthographicCamera()
   private readonly skin = new MeshStandardMaterial({ roughness: 0.62, metalness: 0 })
-  private readonly flat = {
-    'back': new MeshStandardMaterial({ roughness: 0.55, side: DoubleSide, vertexColors: true }),
-    'bare skin': new MeshStandardMaterial({ roughness: 0.7, side: DoubleSide }),
+  private readonly parts: Readonly<Record<Part['kind'], MeshStandardMaterial>> = {
+    'skin': this.skin,
+    'back': new MeshStandardMaterial({ roughness: 0.6, side: DoubleSide }),
+    'bare skin': new MeshStandardMaterial({ roughness: 0.65, side: DoubleSide }),
     'cloth': new MeshStandardMaterial({ color: '#8d8791', roughness: 1, side: DoubleSide }),
+    'hair': new MeshStandardMaterial({ roughness: 0.5, side: DoubleSide }),
+    'scarf': new MeshStandardMaterial({ color: '#5d7f86', roughness: 0.95, side: DoubleSide }),
   }
-  private readonly skinColour = new Color()
-  private readonly hairColour = new Color()
   private readonly centre = new Vector3()
   private box: Readonly<Box> = { minX: -100, minY: -130, maxX: 100, maxY: 130 }
 
@@ -70,52 +71,42 @@ export class HeadScene {
       this.scene.remove(mesh)
     }
     const shapes: BufferGeometry[] = []
-    for (const { kind, positions, places, triangles, hair } of parts) {
+    for (const { kind, positions, places, triangles, normals } of parts) {
       const geometry = new BufferGeometry()
       // The skin's y runs down, the scene's up.
-      geometry.setAttribute(
-        'position',
+      const upright = (list: Float32Array) =>
         new BufferAttribute(
-          positions.map((v, i) => (i % 3 === 1 ? -v : v)),
+          list.map((v, i) => (i % 3 === 1 ? -v : v)),
           3,
-        ),
-      )
-      if (places) geometry.setAttribute('uv', new BufferAttribute(places, 2))
-      if (hair)
-        geometry.setAttribute(
-          'color',
-          new BufferAttribute(
-            Float32Array.from({ length: 3 * hair.length }, (_, i) =>
-              this.mixed(hair[Math.floor(i / 3)]!, i % 3),
-            ),
-            3,
-          ),
         )
+      geometry.setAttribute('position', upright(positions))
+      if (places) geometry.setAttribute('uv', new BufferAttribute(places, 2))
       geometry.setIndex(new BufferAttribute(triangles, 1))
-      geometry.computeVertexNormals()
-      shapes.push(geometry)
-      this.scene.add(new Mesh(geometry, kind === 'skin' ? this.skin : this.flat[kind]))
+      if (normals) geometry.setAttribute('normal', upright(normals))
+      else {
+        geometry.computeVertexNormals()
+        shapes.push(geometry)
+      }
+      this.scene.add(new Mesh(geometry, this.parts[kind]))
     }
     weld(shapes)
     this.centre.set((box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2, 0)
   }
 
-  /** The colours of skin and hair, before the model is put in. */
+  /** The colours of what is of one colour: ears and neck, braids and knot. */
   setColours(skin: string, hair: string): void {
-    this.flat['bare skin'].color = new Color(skin)
-    this.skinColour.set(skin)
-    this.hairColour.set(hair).multiplyScalar(0.85)
+    this.parts['bare skin'].color = new Color(skin)
+    this.parts.hair.color = new Color(hair).multiplyScalar(1.1)
   }
 
-  /** One band of a colour between skin and hair. */
-  private mixed(hair: number, band: number): number {
-    const [s, h] = [this.skinColour.toArray()[band]!, this.hairColour.toArray()[band]!]
-    return s + (h - s) * hair
+  /** The pictures that skin and back of the head wear. */
+  setSkin({ front, back }: Wrapped): void {
+    this.wear(this.skin, front)
+    if (back) this.wear(this.parts.back, back)
   }
 
-  /** The picture that the skin wears. */
-  setSkin({ rgba, width, height }: Picture): void {
-    this.skin.map?.dispose()
+  private wear(material: MeshStandardMaterial, { rgba, width, height }: Picture): void {
+    material.map?.dispose()
     const texture: Texture = new DataTexture(rgba, width, height)
     texture.colorSpace = SRGBColorSpace
     texture.anisotropy = this.renderer.capabilities.getMaxAnisotropy()
@@ -123,8 +114,8 @@ export class HeadScene {
     texture.minFilter = LinearMipmapLinearFilter
     texture.magFilter = LinearFilter
     texture.needsUpdate = true
-    this.skin.map = texture
-    this.skin.needsUpdate = true
+    material.map = texture
+    material.needsUpdate = true
   }
 
   /** Draws the model turned, filling a canvas of some size in CSS px. */
@@ -151,7 +142,7 @@ export class HeadScene {
 
   dispose(): void {
     this.setModel([], this.box)
-    this.skin.map?.dispose()
+    for (const material of Object.values(this.parts)) material.map?.dispose()
     this.renderer.dispose()
   }
 }

@@ -1,3 +1,4 @@
+import { SAME } from '../../../skin/chart'
 import type { Face, Form } from '../../../skin/faces/face'
 import { HAIR_END, hairline, hairPolar, type HairCut } from '../../../skin/faces/hair'
 import { smoothstep } from '../../grid'
@@ -7,6 +8,8 @@ import { drawBraids, drawCrop, drawCurls, drawLengths } from './loose'
 import { drawScarfAround, drawScarfOver } from './scarf'
 import { Strands } from './strands'
 
+export { Strands, wayOf } from './strands'
+
 /** Hair as it is worn. */
 export interface Hair {
   readonly cut: HairCut
@@ -15,7 +18,7 @@ export interface Hair {
 
 /** What bands and scarves are of. */
 const CLOTH = '#7a5c7e'
-const SCARF = '#5d7f86'
+export const SCARF = '#5d7f86'
 
 /** What hangs behind the head, before anything of it is drawn. */
 export function drawHairBehind(easel: SkinLayers, { form }: Face, { cut, colour }: Hair): void {
@@ -29,7 +32,9 @@ export function drawHairAround(easel: SkinLayers, face: Face, { cut }: Hair): vo
 
 /** Hair over skin and paint. */
 export function drawHair(easel: SkinLayers, { form }: Face, { cut, colour }: Hair): void {
-  const hair = new Strands(easel, form, colour)
+  // On a chart it is worn by a model that is lit by itself.
+  const hair =
+    easel.chart === SAME ? new Strands(easel, form, colour) : Strands.inFlatLight(easel, form, colour)
   if (cut === 'tied back') drawTiedBack(hair)
   else if (cut === 'band') drawBand(hair, CLOTH)
   else if (cut === 'short crop') drawCrop(hair)

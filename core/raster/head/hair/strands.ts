@@ -32,6 +32,8 @@ export interface StrandLook {
 export class Strands {
   private readonly base: LinearRgb
   private readonly n = Float64Array.of(0, 0, 1)
+  /** How much of its shine it shows, 0 to 1. */
+  private gloss = 1
   /** Whether `n` was given, for what does not lie on the head. */
   private given = false
   private readonly t = new Float64Array(3)
@@ -58,6 +60,14 @@ export class Strands {
   /** Strands that lie under whatever is drawn after them: what hangs behind the head. */
   static beneath(easel: SkinLayers, form: Form, colour: string): Strands {
     return new Strands(easel, form, colour, true)
+  }
+
+  /** Strands for a model that is lit by itself: they face the painter, and shine little. */
+  static inFlatLight(easel: SkinLayers, form: Form, colour: string): Strands {
+    const hair = new Strands(easel, form, colour)
+    hair.faces(0, -0.2)
+    hair.gloss = 0.3
+    return hair
   }
 
   /** Whether the picture shows the head's outline, as it does from the front. */
@@ -106,7 +116,7 @@ export class Strands {
     hairLight(t, n, 0.1 * (hash(key, 3) - 0.5), lit)
     // Dark hair is drawn a little lighter than it is, fair hair no lighter.
     const light = lit[0]! * shade * this.lifts
-    const streak = shade * shade * (0.55 + 0.45 * hash(key, 5))
+    const streak = this.gloss * shade * shade * (0.55 + 0.45 * hash(key, 5))
     const w = 0.06 * lit[1]! * streak
     const c = lit[2]! * streak
     colour[0] = base[0] * (light + 1.5 * c) + w + 0.03 * c
