@@ -164,7 +164,7 @@ export function coreRows(table: Table): void {
     small(
       `bare head of ${look.skin.age} years, 3 px/mm`,
       median(() => void new BareSkinCache(1e9).of(look, groundFor(look), 3), 3),
-      {},
+      { ratio: 75 },
     )
 
   // The film engine: a look of 20 steps on a grown face at 4 px/mm, from nothing and after a change to its last

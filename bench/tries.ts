@@ -33,7 +33,7 @@ export function nearRows(table: Table): void {
   const painted = (box?: Box) =>
     medianOf(RUNS, () =>
       timed(() => {
-        const bare = new BareSkinCache(1e9).of(twenty, ground, FINEST, 'front', box)
+        const bare = new BareSkinCache(1e9).of(twenty, ground, FINEST, { box })
         const painting = new IncrementalCompositor(bare)
         for (const _ of painting.toward(twenty.steps, world, s => s.id)) void _
         painting.whole()

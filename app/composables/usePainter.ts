@@ -1,5 +1,6 @@
 import { proxy, type Remote } from 'comlink'
 import type { Box } from '#core/geometry'
+import type { LightId } from '#core/paint'
 import type { Fit } from '#core/stencil'
 import type { Look, OrderConflict, Pass, Shows, Ways } from '#core/look'
 import type { NineTold, NineWish, OneOfNine } from '~/workers/nine'
@@ -79,18 +80,22 @@ const stageOn = (onStage: OnWorker) => ({
     pxPerMm: number,
     upTo: number | undefined,
     have: number | null,
-  ): Promise<Update | null> => onStage(p => p.update(plain(look), pxPerMm, upTo, have)),
+    light: LightId,
+  ): Promise<Update | null> => onStage(p => p.update(plain(look), pxPerMm, upTo, have, light)),
   updateNear: (
     look: Look,
     pxPerMm: number,
     box: Box,
     upTo: number | undefined,
     have: number | null,
-  ): Promise<Update | null> => onStage(p => p.updateNear(plain(look), pxPerMm, plain(box), upTo, have)),
+    light: LightId,
+  ): Promise<Update | null> =>
+    onStage(p => p.updateNear(plain(look), pxPerMm, plain(box), upTo, have, light)),
   /** Gets the bare skin ready before the sheets are there. */
   ready: (look: Look, pxPerMm: number): Promise<void> => onStage(p => p.ready(plain(look), pxPerMm)),
   /** The whole look at once and coarsely, for a stage that shows nothing yet. */
-  coarse: (look: Look): Promise<Picture> => onStage(p => p.paint(plain(look), COARSE_PX)),
+  coarse: (look: Look, light: LightId): Promise<Picture> =>
+    onStage(p => p.paint(plain(look), COARSE_PX, undefined, light)),
 })
 
 /** Nine alternatives, painted where the picture of the stage is: its bare skin is there, and what paints is warm. */

@@ -1,4 +1,5 @@
 import type { Look } from '#core/look'
+import type { LightId } from '#core/paint'
 import { finenessOf, wholePicture } from '~/components/bench/stage/view'
 import type { Update } from '~/workers/stagePicture'
 
@@ -6,6 +7,7 @@ import type { Update } from '~/workers/stagePicture'
 interface Ahead {
   readonly look: Look
   readonly fineness: number
+  readonly light: LightId
   readonly answer: Promise<Update | null>
 }
 
@@ -19,6 +21,7 @@ export function usePictureAhead() {
   const session = useSession()
   const scene = useScene()
   const painter = usePainter()
+  const settings = useSettings()
   /** px to the mm of the whole picture on the stage. */
   const finenessToCome = (): number => {
     const { width, height, ruler } = stageToCome()
@@ -34,7 +37,8 @@ export function usePictureAhead() {
     const { look } = session
     if (!look || !scene.loaded) return
     const fineness = finenessToCome()
-    ahead = { look, fineness, answer: painter.update(look, fineness, undefined, null) }
+    const { light } = settings
+    ahead = { look, fineness, light, answer: painter.update(look, fineness, undefined, null, light) }
     // Told of by whoever takes it.
     ahead.answer.catch(() => {})
     // The worker hears of it after some promises; only then the page may begin what takes long.
@@ -42,7 +46,10 @@ export function usePictureAhead() {
   }
   /** The picture that was asked for, when it is of this very look and as fine as this; it is given once. */
   function take(look: Look, fineness: number): Promise<Update | null> | null {
-    const taken = ahead?.look === look && ahead.fineness === fineness ? ahead.answer : null
+    const taken =
+      ahead?.look === look && ahead.fineness === fineness && ahead.light === settings.light
+        ? ahead.answer
+        : null
     ahead = null
     return taken
   }

@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { MM_PER_INCH } from '#core/geometry'
 import { FINGER_MM } from '#core/look'
+import { LIGHT_IDS, type LightId } from '#core/paint'
 import { useKit } from './kit'
 import { dryingFactor, roomProblem, USUAL_ROOM, type Room } from '#core/order'
 
@@ -34,6 +35,9 @@ export const useSettings = defineStore('settings', () => {
   const twinNew = useLocalStorage('janusform-twin-new', true)
   /** Whether sheets that are moved go to features and to the rims of other prints. */
   const snap = useLocalStorage('janusform-snap', true)
+  /** Under which light the stage shows looks. */
+  const light = useLocalStorage<LightId>('janusform-light', 'lamp')
+  if (!LIGHT_IDS.includes(light.value)) light.value = 'lamp'
   /** The room in which people are painted: how long films take to dry. */
   const room = useLocalStorage<Room>('janusform-room', { ...USUAL_ROOM })
   /** The room as the house knows it, where another device has set it. */
@@ -73,6 +77,7 @@ export const useSettings = defineStore('settings', () => {
       : `${Math.round(w)} × ${Math.round(h)} mm`
   return {
     guides,
+    light,
     ruler,
     inches,
     finger,

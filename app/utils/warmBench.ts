@@ -14,5 +14,5 @@ export async function warmBench(id: string): Promise<void> {
     useKit().load(),
   ])
   await drawer.ensure(sheetsOf(look))
-  await usePainter().coarse(look)
+  await usePainter().coarse(look, 'lamp')
 }

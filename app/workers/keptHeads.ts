@@ -35,14 +35,14 @@ export class KeptHeads {
 
   /** Whether a bare skin is kept here, drawn as it would be now. */
   async holds(look: Look, pxPerMm: number): Promise<boolean> {
-    const key = bareKey(look, pxPerMm, 'front')
+    const key = bareKey(look, pxPerMm)
     const index = await get<Index>(INDEX, this.open())
     return index?.[key]?.renderer === __RENDERER__
   }
 
   /** Brings a bare skin into the cache when it is kept here and not there. */
   async fetch(bares: BareSkinCache, look: Look, ground: Ground, pxPerMm: number): Promise<void> {
-    const key = bareKey(look, pxPerMm, 'front')
+    const key = bareKey(look, pxPerMm)
     if (bares.has(key)) return
     try {
       const found = await get<Entry>(key, this.open())
@@ -66,7 +66,7 @@ export class KeptHeads {
     pxPerMm: number,
     usedAt = Date.now(),
   ): Promise<void> {
-    const key = bareKey(look, pxPerMm, 'front')
+    const key = bareKey(look, pxPerMm)
     if (this.known.has(key)) return
     this.known.add(key)
     const { head, grain } = bares.of(look, ground, pxPerMm)

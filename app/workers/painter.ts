@@ -15,7 +15,7 @@ import {
   type World,
 } from '#core/look'
 import { Memo } from '#core/memo'
-import { NO_READINGS, ownTools, type Paint, type Readings } from '#core/paint'
+import { NO_READINGS, ownTools, type LightId, type Paint, type Readings } from '#core/paint'
 import {
   bareLookOf,
   BareSkinCache,
@@ -128,10 +128,10 @@ const painter = {
     await heads.keep(bares, look, ground, pxPerMm, 0)
   },
   /** The painted face; with `upTo`, only its first steps. */
-  paint(look: Look, pxPerMm: number, upTo = look.steps.length): Picture {
+  paint(look: Look, pxPerMm: number, upTo = look.steps.length, light?: LightId): Picture {
     const world = worldOf(look)
     checkWork(look.steps, world)
-    const bare = bares.of(look, world.ground, pxPerMm)
+    const bare = bares.of(look, world.ground, pxPerMm, { light })
     const picture = finished(bare, printSteps(bare.head, look.steps.slice(0, upTo), world, bare.grain))
     return transfer(picture, [picture.rgba.buffer])
   },
@@ -207,7 +207,7 @@ const painter = {
    */
   wrapped(look: Look, pxPerMm: number, upTo = look.steps.length): Wrapped {
     const world = worldOf(look)
-    const bare = bares.of(look, world.ground, pxPerMm, 'wrap')
+    const bare = bares.of(look, world.ground, pxPerMm, { seen: 'wrap' })
     const { head } = bare
     const back = drawBack(world.ground, bareLookOf(look))
     const answer = {

@@ -2,6 +2,7 @@ import { transfer } from 'comlink'
 import type { Box } from '#core/geometry'
 import { checkWork, groundFor, type Look, type Step, type World } from '#core/look'
 import type { Memo } from '#core/memo'
+import type { LightId } from '#core/paint'
 import type { BareSkinCache } from '#core/raster'
 import type { KeptHeads } from './keptHeads'
 import { StagePicture, type Update } from './stagePicture'
@@ -15,6 +16,10 @@ interface Workshop {
   readonly keyOfSteps: (look: Look, world: World) => (step: Step) => string
   readonly pause: () => Promise<void>
 }
+
+/** An answer with its pixels handed over. */
+const sent = (answer: Update | null): Update | null =>
+  answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
 
 /** The jobs of the stage that the painting worker does: the whole picture, and what is seen of it from near. */
 export function stageJobs({ worldOf, bares, heads, memo, keyOfSteps, pause }: Workshop) {
@@ -33,16 +38,17 @@ export function stageJobs({ worldOf, bares, heads, memo, keyOfSteps, pause }: Wo
       pxPerMm: number,
       upTo: number | undefined,
       have: number | null,
+      light: LightId,
     ): Promise<Update | null> {
       const world = worldOf(look)
       checkWork(look.steps, world)
-      const answer = await stage.update(
-        { look, world, pxPerMm, upTo: upTo ?? look.steps.length, have },
-        keyOfSteps(look, world),
-        () => heads.fetch(bares, look, world.ground, pxPerMm),
-      )
+      const wish = { look, world, pxPerMm, light, upTo: upTo ?? look.steps.length, have }
+      const keyOf = keyOfSteps(look, world)
+      // Only heads under the stall's lamp are kept on the device.
+      if (light !== 'lamp') return sent(await stage.update(wish, keyOf))
+      const answer = await stage.update(wish, keyOf, () => heads.fetch(bares, look, world.ground, pxPerMm))
       void heads.keep(bares, look, world.ground, pxPerMm)
-      return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
+      return sent(answer)
     },
     /** The same of a part that is seen from near. */
     async updateNear(
@@ -51,12 +57,12 @@ export function stageJobs({ worldOf, bares, heads, memo, keyOfSteps, pause }: Wo
       box: Box,
       upTo: number | undefined,
       have: number | null,
+      light: LightId,
     ): Promise<Update | null> {
       const world = worldOf(look)
       checkWork(look.steps, world)
-      const wish = { look, world, pxPerMm, box, upTo: upTo ?? look.steps.length, have }
-      const answer = await near.update(wish, keyOfSteps(look, world))
-      return answer?.patch ? transfer(answer, [answer.patch.rgba.buffer]) : answer
+      const wish = { look, world, pxPerMm, box, light, upTo: upTo ?? look.steps.length, have }
+      return sent(await near.update(wish, keyOfSteps(look, world)))
     },
   }
 }

@@ -1,6 +1,7 @@
 import type { Box } from '#core/geometry'
 import { isKind, kindOf, showsOf, type Look, type Shows, type Step, type World } from '#core/look'
-import { IncrementalCompositor, type BareSkinCache } from '#core/raster'
+import { bareKey, IncrementalCompositor, underLight, type BareSkinCache } from '#core/raster'
+import type { LightId } from '#core/paint'
 
 /**
  * A part of a picture that changed, with the number of the picture that it belongs to and the size of the
@@ -31,6 +32,8 @@ export interface Wish {
   readonly pxPerMm: number
   /** The part that is wanted of the whole picture, mm; all of it when left out. */
   readonly box?: Readonly<Box> | undefined
+  /** Under which light; the stall's lamp when left out. */
+  readonly light?: LightId | undefined
   readonly upTo: number
   readonly have: number | null
 }
@@ -67,15 +70,15 @@ export class StagePicture {
    * @param ready gets the bare skin ready, where it may be kept
    */
   async update(
-    { look, world, pxPerMm, box, upTo, have }: Wish,
+    { look, world, pxPerMm, box, light, upTo, have }: Wish,
     keyOf: (step: Step) => string,
     ready: () => Promise<void> = async () => {},
   ): Promise<Update | null> {
     const mine = ++this.newest
     await ready()
     if (mine !== this.newest) return null
-    const bare = this.bares.of(look, world.ground, pxPerMm, 'front', box)
-    const key = JSON.stringify([look.canvas, { ...look.skin, oily: undefined }, pxPerMm, box])
+    const bare = this.bares.of(look, world.ground, pxPerMm, { box, light })
+    const key = bareKey(look, pxPerMm, { box, light })
     if (this.kept?.key !== key)
       this.kept = {
         key,
@@ -86,7 +89,7 @@ export class StagePicture {
     const { painting, shows, picture } = this.kept
     const steps = look.steps.slice(0, upTo)
     for (const step of painting.toward(steps, world, keyOf)) {
-      const pairs = painting.compared()
+      const pairs = underLight(painting.compared(), bare.head.tint)
       if (pairs.length) shows.set(step.id, showsOf(step.id, pairs, kindOf(step).judgedAt))
       else shows.delete(step.id)
       await this.pause()

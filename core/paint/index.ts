@@ -1,4 +1,5 @@
 export * from './colour'
+export * from './lights'
 export * from './tools'
 export * from './brushes'
 export * from './film'

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache'
 import type { Box } from '../geometry'
 import type { Look } from '../look'
+import type { LightId } from '../paint'
 import type { Ground } from '../skin'
 import { gridOver } from './grid'
 import { drawBare, drawSkin, type BareLook, type HeadPicture } from './head'
@@ -15,6 +16,15 @@ export interface Bare {
 /** How the skin of a look is seen: from the front, or on the chart that leaves steep skin its width. */
 export type Seen = 'front' | 'wrap'
 
+/** How a bare skin is seen beside its fineness. */
+export interface HowSeen {
+  readonly seen?: Seen
+  /** The part that is wanted of it as seen from the front, mm; all of it when left out. */
+  readonly box?: Readonly<Box> | undefined
+  /** Under which light; the stall's lamp when left out. */
+  readonly light?: LightId | undefined
+}
+
 /** Bytes that a bare skin holds. */
 const bytesOf = ({ head, grain }: Bare): number =>
   [head.albedo, head.light, head.gloss, head.skin, head.hair, head.over, grain].reduce(
@@ -26,9 +36,8 @@ const bytesOf = ({ head, grain }: Bare): number =>
 export const bareKey = (
   { canvas, skin }: Pick<Look, 'canvas' | 'skin'>,
   pxPerMm: number,
-  seen: Seen,
-  box?: Readonly<Box>,
-): string => JSON.stringify([canvas, { ...skin, oily: undefined }, pxPerMm, seen, box])
+  { seen = 'front', box, light = 'lamp' }: HowSeen = {},
+): string => JSON.stringify([canvas, { ...skin, oily: undefined }, pxPerMm, seen, box, light])
 
 /** What an unpainted head is drawn with. */
 export const bareLookOf = ({ skin }: Pick<Look, 'skin'>): BareLook => ({
@@ -59,14 +68,14 @@ export class BareSkinCache {
 
   /**
    * The bare skin of a look at some px/mm.
-   * @param box the part that is wanted of it as seen from the front, mm; all of it when left out
    * @throws RangeError when the fineness is out of bounds
    */
-  of(look: Look, ground: Ground, pxPerMm: number, seen: Seen = 'front', box?: Readonly<Box>): Bare {
-    const key = bareKey(look, pxPerMm, seen, box)
+  of(look: Look, ground: Ground, pxPerMm: number, how: HowSeen = {}): Bare {
+    const { seen, box, light } = how
+    const key = bareKey(look, pxPerMm, how)
     let found = this.known.get(key)
     if (!found) {
-      const bare = bareLookOf(look)
+      const bare = { ...bareLookOf(look), light }
       const wrap = seen === 'wrap' ? ground.wrap() : null
       const grid = gridOver(wrap?.box ?? box ?? ground.box, pxPerMm)
       const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)

@@ -1,4 +1,4 @@
-import { srgbByte } from '../paint/colour'
+import { srgbByte, type LinearRgb } from '../paint/colour'
 import type { HeadPicture } from './head'
 import type { Painted, PixelBox } from './painted'
 
@@ -17,6 +17,7 @@ export function finishedPatch(
   out: Uint8ClampedArray,
 ): void {
   const { light, gloss, over, grid } = head
+  const [tr, tg, tb] = head.tint ?? WHITE
   // A pixel is written as one number, red in its lowest byte: four writes would take as long as all the rest.
   const pixels = new Uint32Array(out.buffer, out.byteOffset, out.length / 4)
   for (let j = j0; j < j1; j++) {
@@ -46,11 +47,12 @@ export function finishedPatch(
         green = green * (1 - hidden) + over[4 * p + 1]!
         blue = blue * (1 - hidden) + over[4 * p + 2]!
       }
-      pixels[p] = OPAQUE | (srgbByte(blue) << 16) | (srgbByte(green) << 8) | srgbByte(red)
+      pixels[p] = OPAQUE | (srgbByte(blue * tb) << 16) | (srgbByte(green * tg) << 8) | srgbByte(red * tr)
     }
   }
 }
 const OPAQUE = 0xff000000
+const WHITE: LinearRgb = [1, 1, 1]
 
 /** The finished picture of painted skin; the bare head when none is given. Four sRGB bytes a pixel. */
 export function finishedPicture(

@@ -99,3 +99,13 @@ function pixelsOf(
   const every = Math.max(1, Math.floor(count / most))
   return Int32Array.from({ length: Math.ceil(count / every) }, (_, i) => all[i * every]!)
 }
+
+/** Pairs of colours as they are seen under a light of some colour. */
+export const underLight = (
+  pairs: readonly [LinearRgb, LinearRgb][],
+  tint: LinearRgb | undefined,
+): [LinearRgb, LinearRgb][] => {
+  const lit = ([r, g, b]: LinearRgb): LinearRgb =>
+    tint ? [r * tint[0], g * tint[1], b * tint[2]] : [r, g, b]
+  return pairs.map(([over, under]) => [lit(over), lit(under)])
+}

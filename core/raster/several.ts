@@ -25,7 +25,7 @@ export function* paintSeveral(
 ): Generator<OneOfSeveral, void> {
   const skins = new Map<string, number[]>()
   looks.forEach(({ look }, index) => {
-    const key = bareKey(look, pxPerMm, 'front')
+    const key = bareKey(look, pxPerMm)
     skins.set(key, [...(skins.get(key) ?? []), index])
   })
   for (const list of skins.values()) {

@@ -41,6 +41,7 @@ const NEARER = 1.35
     >
       <Rotate3d :size="17" />
     </StageSwitch>
+    <LightSwitch />
     <StageSwitch v-if="onFace" v-model="fitting" title="Fit landmarks to a person" label="Fit landmarks" held>
       <ScanFace :size="17" />
     </StageSwitch>

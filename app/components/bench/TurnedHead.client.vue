@@ -11,6 +11,7 @@ const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const scene = useScene()
 const painter = usePainter()
+const settings = useSettings()
 const holder = useTemplateRef<HTMLDivElement>('holder')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { width, height } = useElementSize(holder)
@@ -74,10 +75,11 @@ const refresh = newestOnly(async () => {
   draw()
 })
 watch([() => session.look, () => scene.loaded, () => props.playTo], () => refresh())
-watch([turn, width, height], draw)
+watch([turn, width, height, () => settings.light], draw)
 function draw(): void {
-  if (head && width.value > 20)
-    head.draw(turn.value, width.value, height.value, Math.min(2, window.devicePixelRatio || 1))
+  if (!head || width.value <= 20) return
+  head.setLight(settings.light)
+  head.draw(turn.value, width.value, height.value, Math.min(2, window.devicePixelRatio || 1))
 }
 
 const bounded = (v: number, most: number) => Math.min(most, Math.max(-most, v))
@@ -156,6 +158,9 @@ const words = computed(() =>
     >
       {{ words }}
     </p>
+    <div v-if="ready" class="absolute top-2 left-2 rounded-lg border border-rule bg-card/90 p-0.5">
+      <LightSwitch />
+    </div>
     <button class="btn absolute top-2 right-2" aria-label="Back to the front picture" @click="emit('close')">
       <X :size="15" />Back
     </button>

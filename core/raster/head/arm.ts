@@ -92,7 +92,7 @@ function drawFlesh(
     const nz = Math.sqrt(1 - 0.985 * t * t)
     const nx = t
     const l = Math.hypot(nx, nz, 0.05)
-    const { light, gloss } = lightOn(nx / l, 0.05 / l, nz / l)
+    const { light, gloss } = lightOn(easel.lamp, nx / l, 0.05 / l, nz / l)
     const swell =
       0.07 *
       Math.exp(
@@ -128,7 +128,7 @@ function drawCreases(plain: SkinLayers, { y0, y1, w0, w1, ahead, fore }: ArmForm
       [0, y],
       [w * 0.82, y - dip],
     ]
-    plain.tint(plain.shape(strokeRing(line, tapered(1.1)), 0.8), deep, 0.4)
+    plain.stain(plain.shape(strokeRing(line, tapered(1.1)), 0.8), deep, 0.4)
   }
   if (!fore) {
     crease(y1 + 5, w1, 4)
@@ -145,7 +145,7 @@ function drawCreases(plain: SkinLayers, { y0, y1, w0, w1, ahead, fore }: ArmForm
       [i * w1 * 0.62 + 4, y1 + ahead * 0.86],
       [i * w1 * 0.62, y1 + ahead * 0.92],
     ])
-    plain.tint(plain.shape(knuckle, 2.4), deep, 0.22)
+    plain.stain(plain.shape(knuckle, 2.4), deep, 0.22)
   }
 }
 
@@ -190,7 +190,7 @@ function sleeve(plain: SkinLayers, y: number, half: (y: number) => number, skin:
     [-w * 1.05, y - 120],
     [-w * 1.05, y - 40],
   ])
-  plain.tint(
+  plain.stain(
     plain.shape(
       Float64Array.from(ring, (v, i) => (i % 2 ? v + 5 : v)),
       3,

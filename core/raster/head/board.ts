@@ -35,7 +35,7 @@ export function drawBoard(easel: SkinLayers, ground: Ground): void {
 /** Draws a printed line. */
 function line(easel: SkinLayers, points: readonly Point[], width = 0.5): void {
   const stroke = strokeRing(points, () => width)
-  easel.tint(easel.shape(stroke, 0.08), PRINT, 0.85)
+  easel.stain(easel.shape(stroke, 0.08), PRINT, 0.85)
 }
 
 /** The outlines of the face, of what must stay free, and of each side's features. */

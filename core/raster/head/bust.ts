@@ -78,7 +78,7 @@ function drawCape(
     lay(easel, p, cover, cloth, 0.86 + fold - 0.0018 * x - 0.12 * smoothstep(60, 110, Math.abs(x)))
   })
   for (const s of [0.4, 2.2])
-    easel.tint(
+    easel.stain(
       easel.shape(
         strokeRing(
           shape([
@@ -126,7 +126,7 @@ export function ears(easel: SkinLayers, { form }: Face, skin: LinearRgb): void {
       lay(easel, p, cover, warm, 0.72 - 0.14 * s + 0.12 * d - 0.1 * smoothstep(20, 44, ym))
     })
     for (const { points, width, soft, share } of EAR_FOLDS)
-      easel.tint(
+      easel.stain(
         easel.shape(strokeRing(to(points), tapered(width * form.kx)), soft * form.kx),
         [skin[0] * 0.34, skin[1] * 0.2, skin[2] * 0.17],
         share,

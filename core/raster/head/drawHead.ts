@@ -1,4 +1,4 @@
-import { linearOf } from '../../paint/colour'
+import { linearOf, type LinearRgb } from '../../paint/colour'
 import type { Chart } from '../../skin/chart'
 import type { Ground } from '../../skin/grounds'
 import type { Grid } from '../grid'
@@ -9,6 +9,7 @@ import { ears, neckAndCape } from './bust'
 import { drawFeatures } from './features'
 import { drawFace, drawFreckles } from './face'
 import { drawHair, drawHairAround, drawHairBehind, type Hair } from './hair'
+import { LIGHTS, type LightId } from '../../paint/lights'
 import { STAGE } from './lamp'
 import { SkinLayers, type HeadPicture } from './skinLayers'
 
@@ -18,6 +19,8 @@ export interface BareLook {
   readonly eyes: 'open' | 'closed'
   readonly beard?: Beard | undefined
   readonly freckles?: boolean | undefined
+  /** Under which light it is drawn; the stall's lamp when left out. */
+  readonly light?: LightId | undefined
 }
 
 /**
@@ -25,10 +28,10 @@ export interface BareLook {
  * picture seen from the front shows it.
  */
 export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPicture {
-  const easel = new SkinLayers(grid, ground.front)
+  const easel = new SkinLayers(grid, ground.front, LIGHTS[look.light ?? 'lamp'])
   const skin = linearOf(look.skinColour)
   const { face, relief } = ground
-  easel.prime(linearOf(STAGE))
+  easel.prime(backdrop(easel))
   if (ground.arm) drawArm(easel, ground.arm, skin)
   else if (!relief) drawBoard(easel, ground)
   else if (face) {
@@ -46,9 +49,15 @@ export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPictur
   return easel
 }
 
+/** The quiet colour around, which is the page's own and under no light. */
+function backdrop({ lamp: { tint } }: SkinLayers): LinearRgb {
+  const [r, g, b] = linearOf(STAGE)
+  return [r / tint[0], g / tint[1], b / tint[2]]
+}
+
 /** Takes the rest of the face out where only a part of it is painted. */
 function veil(easel: SkinLayers, { extent }: Ground): void {
-  const stage = linearOf(STAGE)
+  const stage = backdrop(easel)
   const mask = easel.shape(extent, 0.3)
   const inside = new Float32Array(easel.light.length)
   easel.each(mask, (p, cover) => {

@@ -92,14 +92,14 @@ function drawShade(easel: SkinLayers, form: EyeForm, deep: LinearRgb, rose: Line
     ],
     tapered(1.35 * k),
   )
-  easel.tint(easel.shape(oval(lift(0.5, -6.5), 13 * k, 2.6 * k), 1.7 * k), deep, 0.13 * (1 - fold))
-  easel.tint(easel.shape(crease, 0.55 * k), deep, 0.55 * (1 - 0.8 * fold))
-  easel.tint(
+  easel.stain(easel.shape(oval(lift(0.5, -6.5), 13 * k, 2.6 * k), 1.7 * k), deep, 0.13 * (1 - fold))
+  easel.stain(easel.shape(crease, 0.55 * k), deep, 0.55 * (1 - 0.8 * fold))
+  easel.stain(
     easel.shape(strokeRing([lift(0.06, 6.2), lift(0.4, 9), lift(0.8, 7.6)], tapered(2.8 * k)), 1.5 * k),
     deep,
     0.15 * (1 - 0.5 * young) + 0.13 * old,
   )
-  easel.tint(easel.shape(oval(lift(0.5, -3.5), 15 * k, 6 * k), 3.5 * k), rose, 0.16)
+  easel.stain(easel.shape(oval(lift(0.5, -3.5), 15 * k, 6 * k), 3.5 * k), rose, 0.16)
   if (old > 0) drawCrowsFeet(easel, form, deep)
 }
 
@@ -115,7 +115,7 @@ function drawCrowsFeet(easel: SkinLayers, { outer: [x, y], out, k, old }: EyeFor
       x + out * r * k * Math.cos(up),
       y + r * k * Math.sin(up) + bend * k,
     ]
-    easel.tint(
+    easel.stain(
       easel.shape(
         strokeRing([at(4, 0), at(4 + long / 2, 0.7), at(4 + long, 1.6)], tapered(0.8 * k)),
         0.45 * k,

@@ -6,6 +6,7 @@ import type { Ground } from '../../skin/grounds'
 import { silhouetteOf, type Relief } from '../../skin/relief'
 import { hash, noise, smoothstep } from '../grid'
 import { hairShade } from './hair'
+import type { Light } from '../../paint/lights'
 import { lightOn } from './lamp'
 import { oval, type SkinLayers } from './skinLayers'
 import { blurredRelief, onCells } from './softened'
@@ -39,7 +40,7 @@ export function drawFace(
 ): void {
   const { skin } = look
   const mask = easel.shape(ringOf(silhouetteOf(face, relief)))
-  const lit = onCells(mask, easel.grid, 3, valuesOf(ground, face, look))
+  const lit = onCells(mask, easel.grid, 3, valuesOf(ground, face, look, easel.lamp))
   const rosy: LinearRgb = [skin[0] * 1.01, skin[1] * 0.8, skin[2] * 0.77]
   const here = new Float64Array(3)
   const { albedo, light, gloss } = easel
@@ -61,7 +62,7 @@ export function drawFace(
 }
 
 /** What is worked out of a face for each cell. */
-function valuesOf({ surface }: Ground, { form, landmarks }: Face, { cut }: FaceLook) {
+function valuesOf({ surface }: Ground, { form, landmarks }: Face, { cut }: FaceLook, lamp: Light) {
   const wide = form.skullWidth * 84
   const here = new Float64Array(3)
   const normal = new Float64Array(3)
@@ -94,7 +95,7 @@ function valuesOf({ surface }: Ground, { form, landmarks }: Face, { cut }: FaceL
     const ny = (normal[1]! / normal[2]!) * ease * k
     const rim = Math.min(1, steep / 5)
     const cavity = Math.min(1.06, Math.max(0.74, 1 + (0.05 / form.kx) * (height - smooth(x, y))))
-    const { light, gloss } = lightOn(nx, ny, k)
+    const { light, gloss } = lightOn(lamp, nx, ny, k)
     const mottle = 1 + 0.035 * (noise(x * 0.22, y * 0.22, 1) - 0.5)
     out[LIGHT] = light * cavity * mottle * hairShade(form, cut, x, y) * (1 - 0.12 * rim * rim)
     out[GLOSS] = gloss * (1 - 0.5 * rim) * oily(x, y)
@@ -127,7 +128,7 @@ export function drawFreckles(easel: SkinLayers, { landmarks, form }: Face, skin:
         side.noseWing[1] - 17 * k - high + r * Math.sin(a) * 7 * k,
       ]
       const size = (0.32 + 0.5 * hash(i, 203 + out) ** 2) * k
-      easel.tint(easel.shape(oval(at, size, size * 0.85), 0.16), brown, 0.25 + 0.4 * hash(i, 204 + out))
+      easel.stain(easel.shape(oval(at, size, size * 0.85), 0.16), brown, 0.25 + 0.4 * hash(i, 204 + out))
     }
   }
 }

@@ -16,7 +16,7 @@ export function drawFeatures(easel: SkinLayers, whole: Face, skin: LinearRgb, ey
   const rose: LinearRgb = mixLinear(skin, [skin[0] * 0.98, skin[1] * 0.5, skin[2] * 0.48], 1)
   for (const side of [face.left, face.right]) {
     const out = Math.sign(side.pupil[0])
-    easel.tint(
+    easel.stain(
       easel.shape(
         oval([side.cheekbone[0] - 9 * out * k, side.cheekbone[1] + 7 * form.ky], 13 * k, 11 * k),
         7 * k,
@@ -29,7 +29,7 @@ export function drawFeatures(easel: SkinLayers, whole: Face, skin: LinearRgb, ey
     drawEye(easel, side, { skin, rose, eyes, form })
   }
   if (form.old > 0) drawForehead(easel, whole, skin)
-  easel.tint(easel.shape(oval(face.mid.noseTip, 6 * k, 5 * k), 3.5 * k), rose, 0.28 + 0.1 * young)
+  easel.stain(easel.shape(oval(face.mid.noseTip, 6 * k, 5 * k), 3.5 * k), rose, 0.28 + 0.1 * young)
   drawLips(easel, whole, skin)
 }
 
@@ -46,7 +46,7 @@ function drawForehead(easel: SkinLayers, { landmarks: face, form }: Face, skin: 
     const y = browPeak[1] + (line - browPeak[1]) * up
     const at = (x: number, dy: number): Point => [x * wide * form.kx, y + dy * form.ky]
     const way = [at(-1, 1.6), at(-0.5, -0.6), at(-0.05, 0.7), at(0.5, -0.7), at(1, 1.5)]
-    easel.tint(easel.shape(strokeRing(way, tapered(1.1 * form.kx)), 0.7 * form.kx), deep, 0.36 * form.old)
+    easel.stain(easel.shape(strokeRing(way, tapered(1.1 * form.kx)), 0.7 * form.kx), deep, 0.36 * form.old)
   }
 }
 
@@ -96,13 +96,13 @@ function drawNostril(easel: SkinLayers, face: Landmarks, side: SideOf, { kx: k, 
   const out = Math.sign(side.noseWing[0])
   const [, base] = face.mid.noseBase
   const wing = side.noseWing
-  easel.tint(
+  easel.stain(
     easel.shape(oval([wing[0] * 0.46, base - 1.1 * ky], 3.3 * k, 1.3 * k, 0.28 * out), 0.75 * k),
     '#1d0d0a',
     0.62,
   )
   // The crease around the wing.
-  easel.tint(
+  easel.stain(
     easel.shape(
       strokeRing(
         [
@@ -164,9 +164,9 @@ function drawLips(easel: SkinLayers, whole: Face, skin: LinearRgb): void {
     half(r, 0.55, mouth, 0.3),
     half(r, 1.05, [mouth[0], r[1]], -0.4),
   ]
-  easel.tint(easel.shape(strokeRing(seam, tapered(1.35 * k, 0.4 * k)), 0.45 * k), '#2a0d0e', 0.66)
+  easel.stain(easel.shape(strokeRing(seam, tapered(1.35 * k, 0.4 * k)), 0.45 * k), '#2a0d0e', 0.66)
   for (const c of [l, r])
-    easel.tint(easel.shape(oval([c[0] * 1.02, c[1]], 1.8 * k, 1.3 * k), 0.9 * k), '#2a0d0e', 0.3)
+    easel.stain(easel.shape(oval([c[0] * 1.02, c[1]], 1.8 * k, 1.3 * k), 0.9 * k), '#2a0d0e', 0.3)
   for (const [dx, wide] of [
     [-4.2, 4.2],
     [3.6, 3],

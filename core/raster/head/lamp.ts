@@ -1,26 +1,20 @@
 import type { LinearRgb } from '../../paint/colour'
+import { LIGHTS, type Light, type Way } from '../../paint/lights'
 import type { SkinLayers } from './skinLayers'
 
 /** The quiet colour around the face. */
 export const STAGE = '#E9E6E0'
 
-const unit = (x: number, y: number, z: number): readonly [number, number, number] => {
-  const l = Math.hypot(x, y, z)
-  return [x / l, y / l, z / l]
-}
-/** A lamp from up left, and a weak fill from the right. */
-const KEY = unit(-0.42, -0.5, 0.76)
-const FILL = unit(0.75, 0.05, 0.55)
-const HALF = unit(KEY[0], KEY[1], KEY[2] + 1)
+const dot = (nx: number, ny: number, nz: number, way: Way): number => nx * way[0] + ny * way[1] + nz * way[2]
 
-/** How much light falls on skin of a unit normal (1 = full), and how much shine it sends to the painter. */
-export function lightOn(nx: number, ny: number, nz: number): { light: number; gloss: number } {
+/** How much of a light falls on skin of a unit normal (1 = full), and how much shine it sends to the painter. */
+export function lightOn(of: Light, nx: number, ny: number, nz: number): { light: number; gloss: number } {
   // Skin lets light round its edges: the lamp reaches past where it would end on a stone.
-  const key = Math.max(0, (nx * KEY[0] + ny * KEY[1] + nz * KEY[2]) * 0.83 + 0.17)
-  const fill = Math.max(0, nx * FILL[0] + ny * FILL[1] + nz * FILL[2])
+  const key = Math.max(0, dot(nx, ny, nz, of.key) * (1 - of.wrap) + of.wrap)
+  const fill = Math.max(0, dot(nx, ny, nz, of.fill))
   return {
-    light: 0.19 + 0.8 * key + 0.21 * fill - 0.04 * ny,
-    gloss: 0.045 * Math.max(0, nx * HALF[0] + ny * HALF[1] + nz * HALF[2]) ** 22,
+    light: of.ambient + of.strength * key + of.filled * fill - 0.04 * ny,
+    gloss: of.gloss * Math.max(0, dot(nx, ny, nz, of.half)) ** 22,
   }
 }
 
@@ -41,20 +35,27 @@ function across(t: Float64Array, n: Float64Array, lean: number, way: readonly nu
  * @param shift how far the strand's scales lean, as a share of the normal: it moves the streak along
  * @param out gets the light (1 = full), and the strength of the white and of the coloured streak
  */
-export function hairLight(t: Float64Array, n: Float64Array, shift: number, out: Float64Array): void {
-  const facing = n[0]! * KEY[0] + n[1]! * KEY[1] + n[2]! * KEY[2]
+export function hairLight(
+  of: Light,
+  t: Float64Array,
+  n: Float64Array,
+  shift: number,
+  out: Float64Array,
+): void {
+  const facing = dot(n[0]!, n[1]!, n[2]!, of.key)
   const shown = Math.min(1, Math.max(0, facing * 0.85 + 0.3))
   // Powers of 90 and 22, by squaring: asked of every piece of every strand.
-  const w = across(t, n, shift, HALF)
+  const w = across(t, n, shift, of.half)
   const w2 = w * w
   const w8 = w2 * w2 * w2 * w2
   const w16 = w8 * w8
-  const c = across(t, n, shift - 0.16, HALF)
+  const c = across(t, n, shift - 0.16, of.half)
   const c2 = c * c
   const c4 = c2 * c2
-  out[0] = 0.28 + 0.72 * across(t, n, 0, KEY) * shown
-  out[1] = w16 * w16 * w16 * w16 * w16 * w8 * w2 * shown
-  out[2] = c4 * c4 * c4 * c4 * c4 * c2 * shown
+  const strength = of.strength / LIGHTS.lamp.strength
+  out[0] = 0.28 + 0.4 * (of.ambient - LIGHTS.lamp.ambient) + 0.72 * across(t, n, 0, of.key) * shown * strength
+  out[1] = w16 * w16 * w16 * w16 * w16 * w8 * w2 * shown * (of.gloss / LIGHTS.lamp.gloss)
+  out[2] = c4 * c4 * c4 * c4 * c4 * c2 * shown * strength
 }
 
 /** Lays a colour under some light on one pixel. */

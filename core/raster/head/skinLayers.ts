@@ -2,6 +2,7 @@ import { smoothThrough, type Point, type Ring } from '../../geometry'
 import { linearOf, type LinearRgb } from '../../paint/colour'
 import { blurred, coverageOf, type Mask } from '../coverage'
 import type { Grid } from '../grid'
+import { LIGHTS, type Light } from '../../paint/lights'
 import { SAME, type Chart } from '../../skin/chart'
 import type { SideLandmark } from '../../skin/faces/landmarks'
 
@@ -25,6 +26,8 @@ export interface HeadPicture {
   readonly hair: Float32Array
   /** Hair, eyes and lashes over the paint: linear, premultiplied, four values a pixel. */
   readonly over: Float32Array
+  /** The colour of the light, linear; white when left out. */
+  readonly tint?: LinearRgb | undefined
 }
 
 /** Draws soft shapes given in skin coordinates (mm) into a picture's layers. */
@@ -35,11 +38,14 @@ export class SkinLayers implements HeadPicture {
   readonly skin: Float32Array
   readonly hair: Float32Array
   readonly over: Float32Array
+  readonly tint: LinearRgb | undefined
 
   constructor(
     readonly grid: Grid,
     readonly chart: Chart = SAME,
+    readonly lamp: Light = LIGHTS.lamp,
   ) {
+    if (lamp !== LIGHTS.lamp) this.tint = lamp.tint
     const n = grid.width * grid.height
     this.albedo = new Float32Array(3 * n)
     this.light = new Float32Array(n).fill(1)
@@ -94,8 +100,8 @@ export class SkinLayers implements HeadPicture {
     }
   }
 
-  /** Tints the skin itself. */
-  tint(mask: Mask, colour: string | LinearRgb, strength = 1): void {
+  /** Colours the skin itself. */
+  stain(mask: Mask, colour: string | LinearRgb, strength = 1): void {
     const c = typeof colour === 'string' ? linearOf(colour) : colour
     this.each(mask, (p, cover) => {
       const a = cover * strength
@@ -105,7 +111,7 @@ export class SkinLayers implements HeadPicture {
 
   /** Draws hair that takes paint, though less of it than the skin does. */
   growHair(mask: Mask, colour: string | LinearRgb, strength: number): void {
-    this.tint(mask, colour, strength)
+    this.stain(mask, colour, strength)
     this.each(mask, (p, cover) => {
       const a = cover * strength
       this.hair[p]! += (1 - this.hair[p]!) * a

@@ -8,7 +8,7 @@ const look = (skin: Partial<Look['skin']>): Look => {
   return { ...plain, skin: { ...plain.skin, ...skin } }
 }
 const bareOf = (of: Look, seen: 'front' | 'wrap' = 'front') =>
-  new BareSkinCache(1e9).of(of, groundFor(of), 1, seen).head
+  new BareSkinCache(1e9).of(of, groundFor(of), 1, { seen }).head
 /** Share of what lies over the skin in a zone, 0 to 1. */
 function hidden(
   of: Look,

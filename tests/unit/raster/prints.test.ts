@@ -5,7 +5,11 @@ import { layOn } from '#core/skin'
 import { ground, MIDLINE, paint, sheets, world } from '../world'
 
 const grid: Grid = gridOver(ground.box, 1)
-const head = drawBare(grid, ground, { skinColour: '#d9a98a', hair: { cut: 'tied back', colour: '#3a2a20' }, eyes: 'closed' })
+const head = drawBare(grid, ground, {
+  skinColour: '#d9a98a',
+  hair: { cut: 'tied back', colour: '#3a2a20' },
+  eyes: 'closed',
+})
 const grain = spongeGrain(grid)
 
 /** How far each pixel's colour moved from the bare skin, summed over the bands. */
@@ -124,7 +128,11 @@ describe('the bare head', () => {
   it.each(['#f3d6c2', '#d9a98a', '#84522f', '#4f3222'])(
     'of skin %s is that colour where nothing is drawn on it',
     skinColour => {
-      const bare = drawBare(grid, ground, { skinColour, hair: { cut: 'tied back', colour: '#1c1512' }, eyes: 'open' })
+      const bare = drawBare(grid, ground, {
+        skinColour,
+        hair: { cut: 'tied back', colour: '#1c1512' },
+        eyes: 'open',
+      })
       const p = 3 * (Math.floor(-40 - grid.y0) * grid.width + Math.floor(20 - grid.x0))
       const wanted = [1, 3, 5]
         .map(i => parseInt(skinColour.slice(i, i + 2), 16) / 255)

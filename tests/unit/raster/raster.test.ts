@@ -229,7 +229,11 @@ describe('prints', () => {
 
 describe('the head', () => {
   const grid = gridOver(ground.box, 1)
-  const open = drawBare(grid, ground, { skinColour: '#d9a98a', hair: { cut: 'tied back', colour: '#3a2a20' }, eyes: 'open' })
+  const open = drawBare(grid, ground, {
+    skinColour: '#d9a98a',
+    hair: { cut: 'tied back', colour: '#3a2a20' },
+    eyes: 'open',
+  })
   const pixel = (x: number, y: number) => Math.floor(y - grid.y0) * grid.width + Math.floor(x - grid.x0)
 
   it('takes paint on skin, and not on hair, eyes or the stage', () => {
@@ -242,7 +246,11 @@ describe('the head', () => {
   it.each([3, 8, 30])('lies in its own shade all along the rim of the chin, at %s years', age => {
     const person = groundOf(PLAIN_FACE, age)
     const grid = gridOver(person.box, 4)
-    const { light } = drawBare(grid, person, { skinColour: '#84522f', hair: { cut: 'tied back', colour: '#3a2a20' }, eyes: 'open' })
+    const { light } = drawBare(grid, person, {
+      skinColour: '#84522f',
+      hair: { cut: 'tied back', colour: '#3a2a20' },
+      eyes: 'open',
+    })
     const { foot } = person.face!.form
     const rim: number[] = []
     for (let j = 0; j < grid.height; j++)
@@ -254,7 +262,11 @@ describe('the head', () => {
   })
 
   it('shows skin where an open eye was, once it is closed', () => {
-    const closed = drawBare(grid, ground, { skinColour: '#d9a98a', hair: { cut: 'tied back', colour: '#3a2a20' }, eyes: 'closed' })
+    const closed = drawBare(grid, ground, {
+      skinColour: '#d9a98a',
+      hair: { cut: 'tied back', colour: '#3a2a20' },
+      eyes: 'closed',
+    })
     expect(closed.over[4 * pixel(31, 3) + 3]).toBeLessThan(0.05)
   })
 })

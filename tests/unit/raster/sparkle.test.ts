@@ -27,7 +27,11 @@ import { distance, hullOf, ringHolds, ringOf, signedArea } from '#core/geometry'
 import { ground, MIDLINE, paint, world } from '../world'
 
 const soot = paint('soot')
-const skin = { skinColour: '#8d5a3b', hair: { cut: 'tied back' as const, colour: '#1c1512' }, eyes: 'open' as const }
+const skin = {
+  skinColour: '#8d5a3b',
+  hair: { cut: 'tied back' as const, colour: '#1c1512' },
+  eyes: 'open' as const,
+}
 const heads = new Map<number, HeadPicture>()
 function headAt(px: number): HeadPicture {
   const head = heads.get(px) ?? drawBare(gridOver(ground.box, px), ground, skin)

@@ -18,6 +18,7 @@ import {
   LinearMipmapLinearFilter,
 } from 'three'
 import type { Box } from '#core/geometry'
+import { LIGHTS, type LightId, type Way } from '#core/paint'
 import type { Part } from '#core/skin'
 import type { Picture, Wrapped } from '~/workers/picture'
 
@@ -47,20 +48,35 @@ export class HeadScene {
     'hair': new MeshStandardMaterial({ roughness: 0.5, side: DoubleSide }),
     'scarf': new MeshStandardMaterial({ color: '#5d7f86', roughness: 0.95, side: DoubleSide }),
   }
+  private readonly lamps = {
+    key: new DirectionalLight(),
+    fill: new DirectionalLight(),
+    around: new AmbientLight(),
+  }
   private readonly centre = new Vector3()
   private box: Readonly<Box> = { minX: -100, minY: -130, maxX: 100, maxY: 130 }
 
   constructor(canvas: HTMLCanvasElement) {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true })
     this.renderer.setClearColor('#E9E6E0')
-    const key = new DirectionalLight('#fffaf2', 2.5)
-    const fill = new DirectionalLight('#eef2ff', 0.55)
-    // The lamps stand where they do for the picture from the front, and turn with the painter, not with the
-    // head.
-    key.position.set(-0.42, 0.5, 0.76)
-    fill.position.set(0.75, -0.05, 0.55)
+    const { key, fill, around } = this.lamps
+    // The lamps turn with the painter, not with the head.
     this.camera.add(key, key.target, fill, fill.target)
-    this.scene.add(this.camera, new AmbientLight('#ffffff', 0.85))
+    this.scene.add(this.camera, around)
+    this.setLight('lamp')
+  }
+
+  /** Puts the lamps where they stand for the picture from the front. */
+  setLight(id: LightId): void {
+    const { key, strength, fill, filled, ambient, tint } = LIGHTS[id]
+    const put = (lamp: DirectionalLight | AmbientLight, intensity: number, way?: Way) => {
+      lamp.color.setRGB(...tint)
+      lamp.intensity = intensity
+      if (way) lamp.position.set(way[0], -way[1], way[2])
+    }
+    put(this.lamps.key, 3.1 * strength, key)
+    put(this.lamps.fill, 2.6 * filled, fill)
+    put(this.lamps.around, 4.4 * ambient)
   }
 
   /** Puts in a model; `box` is what the picture from the front shows, mm. */

@@ -3,6 +3,7 @@ import { computed, shallowRef, type Ref } from 'vue'
 import type { Look } from '#core/look'
 import { usePainter } from '~/composables/usePainter'
 import { useScene } from '~/stores/scene'
+import { useSettings } from '~/stores/settings'
 import { patched, type StandingPicture } from './standing'
 import { nearOf, serves, type Near, type View } from './view'
 
@@ -29,6 +30,7 @@ export interface NearWish {
 export function useNearPicture({ view, size, fineness }: NearWish) {
   const scene = useScene()
   const painter = usePainter()
+  const settings = useSettings()
   const standing = shallowRef<NearPicture | null>(null)
   let have: number | null = null
   let painting: Near | null = null
@@ -55,7 +57,7 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
     if (!near) return void (standing.value = null)
     // A picture of another place is no base for a patch.
     if (painting !== near) [painting, have] = [near, null]
-    const answer = await painter.updateNear(look, near.fineness, near.painted, steps, have)
+    const answer = await painter.updateNear(look, near.fineness, near.painted, steps, have, settings.light)
     if (!answer || wish.value !== near) return
     have = answer.picture
     const canvas = patched(standing.value?.of === near ? standing.value.canvas : null, answer)

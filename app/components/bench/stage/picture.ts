@@ -7,6 +7,7 @@ import { useDrawer } from '~/stores/drawer'
 import { useKit } from '~/stores/kit'
 import { useScene } from '~/stores/scene'
 import { useSession } from '~/stores/session'
+import { useSettings } from '~/stores/settings'
 import { useNearPicture, type NearWish } from './near'
 import { patched, type StandingPicture } from './standing'
 
@@ -44,6 +45,8 @@ export type Standing = 'nothing' | 'card' | 'coarse' | 'fine'
  * @param painted whether it is painted by now
  */
 function useFirstSight(painted: () => boolean, show: (picture: StandingPicture, as: Standing) => void) {
+  const settings = useSettings()
+  const light = () => settings.light
   const session = useSession()
   const scene = useScene()
   const painter = usePainter()
@@ -58,7 +61,7 @@ function useFirstSight(painted: () => boolean, show: (picture: StandingPicture, 
   /** Shows a coarse painting; the fine one is asked for after it, and need not wait until it is shown. */
   function coarsely(look: Look): void {
     const { box } = scene.ground
-    void painter.coarse(look).then(
+    void painter.coarse(look, light()).then(
       coarse => wanted(look.id) && show({ canvas: canvasOf(coarse), box }, 'coarse'),
       () => {},
     )
@@ -97,6 +100,7 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
   const ahead = usePictureAhead()
   const kit = useKit()
   const drawer = useDrawer()
+  const settings = useSettings()
   const picture = shallowRef<StandingPicture | null>(null)
   const { busy, slow, during } = useBusy()
   const problem = ref('')
@@ -118,7 +122,7 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
     if (stale()) return
     // A newer change makes the worker give this one up.
     const first = have === null && steps === undefined ? ahead.take(look, fineness.value) : null
-    const answer = await (first ?? painter.update(look, fineness.value, steps, have))
+    const answer = await (first ?? painter.update(look, fineness.value, steps, have, settings.light))
     if (!answer) return
     have = answer.picture
     show({ canvas: patched(picture.value?.canvas ?? null, answer), box }, 'fine')
@@ -140,7 +144,7 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
       problem.value = `The picture could not be painted (${what}). The look itself is safe; reload the page to try again.`
     }
   }
-  const known = [() => kit.paints, () => kit.readings, () => drawer.shapes]
+  const known = [() => kit.paints, () => kit.readings, () => drawer.shapes, () => settings.light]
   watch(
     [() => session.look, () => scene.loaded, sized, fineness, close.wish, upTo, ...known],
     () => void repaint(),

@@ -3,12 +3,13 @@ import { linearOf, type LinearRgb } from '../../../paint/colour'
 import type { Face, Form } from '../../../skin/faces/face'
 import { hairCrown, hairline, hairPolar } from '../../../skin/faces/hair'
 import { noise, smoothstep } from '../../grid'
+import type { Light } from '../../../paint/lights'
 import { lightOn } from '../lamp'
 import { closedCurve, type SkinLayers } from '../skinLayers'
 import { bandRing } from './shell'
 
 /** How cloth is lit at (x, y): round like the head, in folds that run round the face. */
-function clothLight(form: Form, x: number, y: number): number {
+function clothLight(form: Form, lamp: Light, x: number, y: number): number {
   const cy = form.fromMean(10)
   const u = x / (96 * form.skullWidth)
   const v = (y - cy) / (y < cy ? cy - form.crown + 10 : 175 * form.ky)
@@ -19,14 +20,14 @@ function clothLight(form: Form, x: number, y: number): number {
   const phase = (r + wander) * 0.42
   const low = smoothstep(70, 130, angle)
   const fold = Math.sin(phase) * (0.1 + 0.16 * low) + 0.08 * Math.sin(phase * 2.3 + 1)
-  const { light } = lightOn(u + 0.4 * fold * u, v + 0.3 * fold, Math.sqrt(1 - q))
+  const { light } = lightOn(lamp, u + 0.4 * fold * u, v + 0.3 * fold, Math.sqrt(1 - q))
   return light * (0.92 + 0.55 * fold)
 }
 
 const clothAt =
-  (form: Form, base: LinearRgb) =>
+  (form: Form, base: LinearRgb, lamp: Light) =>
   (x: number, y: number): LinearRgb => {
-    const l = clothLight(form, x, y) * (1 + 0.05 * (noise(x * 1.7, y * 1.7, 123) - 0.5))
+    const l = clothLight(form, lamp, x, y) * (1 + 0.05 * (noise(x * 1.7, y * 1.7, 123) - 0.5))
     return [base[0] * l, base[1] * l, base[2] * l]
   }
 
@@ -53,7 +54,7 @@ export function drawScarfAround(easel: SkinLayers, { form, landmarks }: Face, cl
       .toReversed()
       .map(([x, y]): Point => [-x, y]),
   ])
-  const colour = clothAt(form, linearOf(cloth))
+  const colour = clothAt(form, linearOf(cloth), easel.lamp)
   easel.each(easel.shape(ring, 0.2), (p, cover, x, y) => {
     const c = colour(x, y)
     // Under the chin it lies in the shadow of the face.
@@ -74,5 +75,8 @@ export function drawScarfOver(easel: SkinLayers, form: Form, cloth: string): voi
   const lower = (a: number) => hairline(a) + 4.5 - shown(a)
   easel.cover(easel.shape(bandRing(form, [-108, 108], lower, from(9)), 0.25), cap)
   easel.cover(easel.shape(bandRing(form, [-108, 108], from(3.2), from(6)), 1.2), [0, 0, 0], 0.5)
-  easel.cover(easel.shape(bandRing(form, [-114, 114], from(4.5), edge), 0.25), clothAt(form, base))
+  easel.cover(
+    easel.shape(bandRing(form, [-114, 114], from(4.5), edge), 0.25),
+    clothAt(form, base, easel.lamp),
+  )
 }

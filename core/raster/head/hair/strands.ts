@@ -113,7 +113,7 @@ export class Strands {
     t[0] = dx * l
     t[1] = dy * l
     t[2] = dz * l
-    hairLight(t, n, 0.1 * (hash(key, 3) - 0.5), lit)
+    hairLight(this.easel.lamp, t, n, 0.1 * (hash(key, 3) - 0.5), lit)
     // Dark hair is drawn a little lighter than it is, fair hair no lighter.
     const light = lit[0]! * shade * this.lifts
     const streak = this.gloss * shade * shade * (0.55 + 0.45 * hash(key, 5))
