@@ -4,6 +4,7 @@ import type { LightId } from '#core/paint'
 import type { Fit } from '#core/stencil'
 import type { Look, OrderConflict, Pass, Shows, Ways } from '#core/look'
 import type { NineTold, NineWish, OneOfNine } from '~/workers/nine'
+import type { MovedLook } from '~/workers/moving'
 import type { Painter } from '~/workers/painter'
 import type { Picture, Wrapped } from '~/workers/picture'
 import type { ToTellBy, TryFacts } from '~/workers/tries'
@@ -43,6 +44,8 @@ export function usePainter() {
       onAsked(p => p.wrapped(plain(look), pxPerMm, upTo)),
     onSkins: (look: Look, colours: string[], pxPerMm: number, onProgress: (done: number) => void) =>
       meanwhile(onProgress, told => onAsked(p => p.onSkins(plain(look), plain(colours), pxPerMm, told))),
+    moved: (look: Look, pxPerMm: number, onMoved: (one: MovedLook) => void): Promise<void> =>
+      onAsked(p => p.moved(plain(look), pxPerMm, proxy(onMoved))),
     compare: (look: Look, stepId: string, index: number, passes: readonly Pass[], pxPerMm: number) =>
       onAsked(p => p.compare(plain(look), stepId, index, plain([...passes]), pxPerMm)),
     sideBySide: (

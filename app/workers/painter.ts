@@ -34,6 +34,7 @@ import { finenessOf, wholePicture } from '~/components/bench/stage/view'
 import type { StageSize } from '~/utils/stageSize'
 import { KeptHeads } from './keptHeads'
 import { inWays, type Compared } from './compared'
+import { movingJob } from './moving'
 import { nineJob } from './nine'
 import type { Picture, Wrapped } from './picture'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
@@ -217,6 +218,7 @@ const painter = {
     return transfer(answer, [answer.front.rgba.buffer, ...(answer.back ? [answer.back.rgba.buffer] : [])])
   },
   ...triesJobs({ worldOf, bares, kit: () => [...paints.values()], keyOfSteps }),
+  ...movingJob({ worldOf, bares, pause }),
   ...samplesJob({ worldOf, bares, keyOfSteps }),
   ...nineJob({
     worldOf,

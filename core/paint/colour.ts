@@ -27,6 +27,13 @@ export function srgbByte(linear: number): number {
   return GAMMA[linear <= 0 ? 0 : linear >= 1 ? 4095 : (linear * 4095 + 0.5) | 0]!
 }
 
+/** An sRGB byte in linear light (IEC 61966-2-1). */
+export const linearOfByte = (byte: number): number => LINEAR[byte]!
+
+const LINEAR = Float64Array.from({ length: 256 }, (_, i) => {
+  const v = i / 255
+  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4
+})
 const GAMMA = Uint8Array.from({ length: 4096 }, (_, i) => {
   const v = i / 4095
   return Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055))

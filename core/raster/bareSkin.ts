@@ -14,7 +14,7 @@ export interface Bare {
 }
 
 /** How the skin of a look is seen: from the front, or on the chart that leaves steep skin its width. */
-export type Seen = 'front' | 'wrap'
+type Seen = 'front' | 'wrap'
 
 /** How a bare skin is seen beside its fineness. */
 export interface HowSeen {

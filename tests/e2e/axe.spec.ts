@@ -58,6 +58,14 @@ const BENCH: readonly State[] = [
   ['the keys', page => page.getByRole('button', { name: 'Keys', exact: true }).click()],
   ['the canvas', page => button(page, /face, \d+ y/).click()],
   ['other skins', page => button(page, 'Try on other skins').click()],
+  ['the light', page => button(page, 'Light').click()],
+  [
+    'how it moves',
+    async page => {
+      await button(page, 'How it moves').click()
+      await expect(page.getByTestId('moved-faces').locator('figure')).toHaveCount(4, { timeout: 30_000 })
+    },
+  ],
   ['order and time', page => page.getByRole('button', { name: 'Order', exact: true }).click()],
   ['earlier versions', page => page.getByTestId('save-state').click()],
   ['the list of commands', page => page.keyboard.press('Control+k')],

@@ -28,6 +28,7 @@ const help = ref(false)
 const choosing = ref(false)
 const listing = ref(false)
 const trying = ref(false)
+const moving = ref(false)
 const versions = ref(false)
 const telling = ref(false)
 const attempting = ref(false)
@@ -143,7 +144,7 @@ const keys: KeyActions = {
 }
 ownHistory()
 offerCommands(() => (session.look ? benchCommands() : []))
-const dialogs = { help, choosing, listing, trying, versions, telling, attempting, nine }
+const dialogs = { help, choosing, listing, trying, versions, telling, attempting, nine, moving }
 /** What the bench offers in the list of commands. */
 function benchCommands(): Doing[] {
   const show = (words: string, which: keyof typeof dialogs, keys?: string): Doing => ({
@@ -173,6 +174,7 @@ function benchCommands(): Doing[] {
     show('Check the look', 'listing'),
     show('Paint it on another face, an arm or the board', 'choosing'),
     show('Try on other skins', 'trying'),
+    show('How it moves with the face', 'moving'),
     show('Nine others at a glance', 'nine', key('N')),
     show('Try another way', 'attempting'),
     { words: 'Tries side by side', run: () => navigateTo(`/looks/${id}/tries`) },
@@ -236,7 +238,7 @@ useEventListener(window, 'keydown', event => {
       :style="{ gridArea: bench.area('tray') ?? '' }"
       @tour="tour.begin"
     />
-    <FaceStage style="grid-area: face" :play-to="playTo" @words="telling = true" />
+    <FaceStage style="grid-area: face" :play-to="playTo" @words="telling = true" @moves="moving = true" />
     <StepCard
       v-show="bench.area('card')"
       :style="{ gridArea: bench.area('card') ?? '' }"
@@ -252,6 +254,7 @@ useEventListener(window, 'keydown', event => {
     <CanvasDialog v-if="choosing" @close="choosing = false" />
     <FindingsDialog v-if="listing" @close="listing = false" />
     <SkinsDialog v-if="trying" @close="trying = false" />
+    <MovingDialog v-if="moving" @close="moving = false" />
     <NineDialog v-if="nine" @close="nine = false" />
     <TryDialog v-if="attempting" @close="attempting = false" />
     <WordsDialog v-if="telling" @close="telling = false" />

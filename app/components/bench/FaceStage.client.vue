@@ -16,7 +16,7 @@ import { useStandingPicture } from './stage/picture'
 import { finenessOf, toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
-const emit = defineEmits<{ words: [] }>()
+const emit = defineEmits<{ words: []; moves: [] }>()
 
 const session = useSession()
 const selection = useSelection()
@@ -210,6 +210,7 @@ useEventListener(window, 'keydown', event => {
       :on-face="faceCanvas"
       @zoom="zoomBy"
       @words="emit('words')"
+      @moves="emit('moves')"
     />
     <p
       v-if="fitting"

@@ -9,6 +9,7 @@ import {
   Ruler,
   RulerDimensionLine,
   ScanFace,
+  Smile,
   Rotate3d,
   Waypoints,
   ZoomIn,
@@ -20,7 +21,7 @@ defineProps<{ onFace: boolean }>()
 const turned = defineModel<boolean>('turned', { required: true })
 const fitting = defineModel<boolean>('fitting', { required: true })
 const picking = defineModel<boolean>('picking', { required: true })
-const emit = defineEmits<{ zoom: [factor: number]; words: [] }>()
+const emit = defineEmits<{ zoom: [factor: number]; words: []; moves: [] }>()
 const scene = useScene()
 const settings = useSettings()
 const flow = useFlow()
@@ -42,6 +43,15 @@ const NEARER = 1.35
       <Rotate3d :size="17" />
     </StageSwitch>
     <LightSwitch />
+    <button
+      v-if="scene.ground.face"
+      class="icon-btn"
+      v-tip="'How it moves with the face'"
+      aria-label="How it moves"
+      @click="emit('moves')"
+    >
+      <Smile :size="17" />
+    </button>
     <StageSwitch v-if="onFace" v-model="fitting" title="Fit landmarks to a person" label="Fit landmarks" held>
       <ScanFace :size="17" />
     </StageSwitch>

@@ -1,3 +1,4 @@
 export * from './drawHead'
 export { drawBack } from './back'
+export { lightOn } from './lamp'
 export type { HeadPicture } from './skinLayers'

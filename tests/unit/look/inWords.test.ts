@@ -49,7 +49,7 @@ describe('a look in words', () => {
     const tide = told(named('Tide Queen')).steps.map(s => s.words)
     expect(tide.find(w => w.includes('Tide crown'))).toMatch(/on the forehead/)
     expect(tide.find(w => w.includes('Scales up the cheek'))).toMatch(
-      /21 of 111 openings.*on both cheeks, with its twin/,
+      /22 of 111 openings.*on both cheeks, with its twin/,
     )
     // The koi swims on the picture's left, which is the person's right.
     expect(told(named('Koi Lantern')).steps[6]!.words).toMatch(/on their right cheek/)

@@ -1,7 +1,7 @@
-import type { Point, Ring } from '../../../geometry'
+import type { Ring } from '../../../geometry'
 import type { Form } from '../../../skin/faces/face'
-import { HAIR_END, hairAt, hairCrown, hairline, hairPoint, hairPolar } from '../../../skin/faces/hair'
-import { hash, smoothstep } from '../../grid'
+import { HAIR_END, hairAt, hairCrown, hairline, hairPoint } from '../../../skin/faces/hair'
+import { hash } from '../../grid'
 import type { Strands } from './strands'
 import { wayOf } from './strands'
 
@@ -68,9 +68,3 @@ export function drawStrays(hair: Strands, outer: (angle: number) => number, upTo
 
 /** Where hair lies flat: its edge on the mean adult, mm. */
 export const flatEdge = (angle: number): number => hairCrown(Math.min(angle, HAIR_END))
-
-/** How deep in the hair a point lies, 0 at the hairline to 1 at the outer edge. */
-export function depthAt(form: Form, [x, y]: Point): number {
-  const { angle, r } = hairPolar(form, x, y)
-  return smoothstep(hairline(angle), hairCrown(angle), r)
-}
