@@ -115,3 +115,7 @@ export const among = (a: number, b: number, i: number, j = 0, seed = 0): number 
 
 /** A shape's mirror image across the sheet's upright middle. */
 export const flipped = (shape: Shape): Shape => svgpath(shape).scale(-1, 1).toString()
+
+/** A shape made larger or smaller about the sheet's middle. */
+export const scaled = (shape: Shape, across: number, down = across): Shape =>
+  svgpath(shape).scale(across, down).toString()

@@ -1,4 +1,4 @@
-import { boxOf, difference, offset, polygonArea, type Polygon } from '../../core/geometry'
+import { boxOf, difference, offset, polygonArea, type Point, type Polygon } from '../../core/geometry'
 import { readSvg } from '../../core/stencil'
 import { regions, type Shape } from './pen'
 
@@ -52,4 +52,30 @@ function near(p: Polygon, own: readonly Polygon[], gap: number): boolean {
     const b = boxOf(o.outer)
     return a.minX < b.maxX + gap && b.minX < a.maxX + gap && a.minY < b.maxY + gap && b.minY < a.maxY + gap
   })
+}
+
+/** How wide the bars are that hold what lies within a shape, mm. */
+const BAR = 1.5
+
+/**
+ * A shape with others cut within it, as a stencil can have them: round each stays a rim of sheet, and a bar holds
+ * it to the edge.
+ * @param bars where bars run, from the middle of what lies within to past the edge
+ */
+export function holding(
+  shape: Shape,
+  within: readonly Shape[],
+  bars: readonly (readonly [from: Point, to: Point])[],
+  bridge = 1.15,
+): Shape[] {
+  const strips = bars.map(([[ax, ay], [bx, by]]): Polygon => {
+    const l = Math.hypot(bx - ax, by - ay)
+    const [nx, ny] = [((ay - by) / l) * (BAR / 2), ((bx - ax) / l) * (BAR / 2)]
+    return {
+      outer: Float64Array.from([ax + nx, ay + ny, bx + nx, by + ny, bx - nx, by - ny, ax - nx, ay - ny]),
+      holes: [],
+    }
+  })
+  const rims = offset(within.flatMap(regionsOf), bridge)
+  return [...within, ...regions(difference(regionsOf(shape), [...rims, ...strips]))]
 }

@@ -16,7 +16,7 @@ test('an empty house offers three ways; the demo comes on one press, and once', 
   await page.goto('/kit')
   await expect(page.getByText('No paints yet')).toBeVisible()
   await page.getByRole('button', { name: "Add the demo's things" }).click()
-  await expect(page.getByText(/Added 33 stencils, \d\d paints and \d\d looks/)).toBeVisible({
+  await expect(page.getByText(/Added 50 stencils, \d\d paints and \d\d looks/)).toBeVisible({
     timeout: 60_000,
   })
   await expect(page.locator('[data-paint]').first()).toBeVisible()
