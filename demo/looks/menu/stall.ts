@@ -29,8 +29,7 @@ export const fenLizard = look(
     canvas: PLAIN_FACE,
     tags: ['menu', 'lizard', 'quick', 'small child'],
     budget: 180,
-    notes: 'From the menu. One cheek only: quick, and nothing near the eyes.',
-    sitting: { eyes: 'no' },
+    notes: 'From the menu. One cheek only: quick.',
   },
   ({ at, spot, sheet, dots, line }) => {
     const c = (dx: number, dy: number): Point => at('cheekbone', dx - 12, dy + 15)
@@ -112,7 +111,7 @@ export const bonfireCrest = look(
     budget: 330,
     notes: 'From the menu.',
   },
-  ({ at, mid, over, drawn, sheet, line, dots, glitter, id, ground }) => {
+  ({ at, mid, over, drawn, sheet, clear, line, dots, glitter, id, ground }) => {
     const { rework } = sponging(id, ground)
     const glow = drawn(
       'Glow',
@@ -132,7 +131,7 @@ export const bonfireCrest = look(
       glow,
       rework('Rim stippled out', 'blend', [glow], { width: 7, reach: 3 }),
       sheet('Flames', 'flames', mid('nasion', 0, -30), [pass('rust', 6), pass('soot', 2)]),
-      {
+      clear({
         ...sheet(
           'Scales, temples',
           'spindrift',
@@ -145,12 +144,12 @@ export const bonfireCrest = look(
                 fades: 5,
               },
             }),
-            pass('rosehip', 2),
+            pass('rust', 2),
           ],
           { rule: 'features', free: ['lids'] },
         ),
         tilt: 62,
-      },
+      }),
       line('eyeliner', [at('innerEye', 1, -1.5), at('pupil', 0, -8), at('outerEye', 2, -1.5)], ref('soot'), {
         label: 'Eyeline',
         eyes: 'shut',
@@ -189,7 +188,7 @@ export const boneLantern = look(
     budget: 420,
     notes: 'From the menu, after dark.',
   },
-  ({ at, mid, spot, sheet, line, lips, id, ground }) => {
+  ({ at, mid, spot, sheet, clear, line, lips, id, ground }) => {
     const { rework } = sponging(id, ground)
     const bone = spot(
       'Bone',
@@ -224,14 +223,26 @@ export const boneLantern = look(
         at('pupil', 2, 17),
         at('innerEye', 0, 11),
       ],
-      ['soot', 'slate'],
-      { axis: out(at('pupil', 0, 0), 21), dabs: 4, free: ['eyes'] },
+      ['soot', 'plum'],
+      { axis: out(at('pupil', 0, 0), 30), dabs: 6, free: ['eyes'] },
     )
     return [
       bone,
       socket,
-      rework('Socket smoked out', 'blend', [socket], { width: 6, reach: 2.6, free: ['eyes'] }),
-      sheet('Half a skull', 'skull', at('pupil', 4, 6), [pass('soot', 6)], { free: ['lids'] }),
+      rework('Socket smoked out', 'blend', [socket], { width: 3.5, reach: 1.4, free: ['eyes'] }),
+      spot(
+        'Hole of the nose',
+        [
+          mid('noseTip', 1, -11),
+          mid('noseTip', 7, -2),
+          mid('noseTip', 9, 5),
+          mid('noseTip', 5, 7),
+          mid('noseTip', 1, 5),
+        ],
+        ['soot'],
+        { brush: 'round4', dabs: 4, free: ['nostrils'] },
+      ),
+      clear(sheet('Half a skull', 'skull', at('pupil', 4, 6), [pass('soot', 6)], { free: ['lids'] })),
       line(
         'line',
         [at('cheekbone', 2, 8), at('mouthCorner', 22, 4), at('mouthCorner', 12, 12)],
@@ -242,7 +253,7 @@ export const boneLantern = look(
           params: { press: 60 },
         },
       ),
-      lips(['soot', 'slate']),
+      lips(['plum']),
     ]
   },
 )
@@ -320,7 +331,7 @@ export const silverEel = look(
       }),
       glitter('Frost where it stayed empty', 'rim', [], {
         on: water.id,
-        sort: 'fine',
+        sort: 'gel',
         width: 3,
         amount: 0.3,
         colour: glitterColour('Frost'),
@@ -370,7 +381,7 @@ export const quayRose = look(
         [28, 22],
         [30, 36],
       ],
-      ref('kelp'),
+      ref('plum'),
       { label: 'Tendril', rule: 'midline' },
     ),
     dots(
