@@ -155,10 +155,11 @@ const views = [
     'menu',
     '/',
     async page => {
-      const looks = (await (await page.request.get(`${base}/api/looks`)).json()).filter(l =>
-        l.id.startsWith('demo-'),
+      // Of each family the look itself, without its other tries.
+      const looks = (await (await page.request.get(`${base}/api/looks`)).json()).filter(
+        l => l.id.startsWith('demo-') && l.letter === 'A',
       )
-      await page.setViewportSize({ width: 1740, height: 1200 })
+      await page.setViewportSize({ width: 1740, height: 1600 })
       await page.setContent(
         `<body style="margin:0;display:grid;grid-template-columns:repeat(6,1fr);gap:8px;background:#E9E6E0">${looks.map(l => `<img src="${base}/api/looks/${l.id}/picture.png?px=2.6" style="width:100%;height:390px;object-fit:cover;object-position:top">`).join('')}</body>`,
       )
