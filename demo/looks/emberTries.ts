@@ -1,14 +1,7 @@
-import { familyOf, type Look, type Step } from '../../core/look'
+import type { Look, Step } from '../../core/look'
+import { attempt, recoloured, withoutLabels } from './attempts'
 import { emberWing } from './ember'
-import { cake, ref } from './kit'
-
-/** A further try of Ember Wing: its steps changed, its place in the family told. */
-const attempt = (letter: string, why: string, change: (steps: Step[]) => Step[]): Look => ({
-  ...structuredClone(emberWing),
-  id: `${emberWing.id}-${letter.toLowerCase()}`,
-  family: { id: familyOf(emberWing).id, letter, why, kept: false },
-  steps: change(structuredClone(emberWing.steps)),
-})
+import { ref } from './kit'
 
 /** Paints of the kit that take the place of others, by their ids. */
 const COLD: Readonly<Record<string, string>> = {
@@ -21,24 +14,10 @@ const COLD: Readonly<Record<string, string>> = {
   bonfire: 'harbour-lights',
 }
 
-/** A step with other paints of the kit wherever it names one. */
-function recoloured(step: Step, by: Readonly<Record<string, string>>): Step {
-  const text = JSON.stringify(step, (_, value: unknown) => {
-    if (typeof value !== 'object' || value === null || !('id' in value) || !('colour' in value)) return value
-    const next = by[String(value.id)]
-    if (!next) return value
-    return 'strips' in value ? cake(next) : ref(next)
-  })
-  return JSON.parse(text) as Step
-}
-
-const withoutLabels = (steps: Step[], labels: readonly string[]): Step[] =>
-  steps.filter(s => !labels.includes(s.label))
-
 /** Three more tries of Ember Wing: in cold colours, with feathers by stencil, and a quick one. */
 export const emberTries: Look[] = [
-  attempt('B', 'cold fire', steps => steps.map(s => recoloured(s, COLD))),
-  attempt('C', 'feathers by stencil, no swirl', steps =>
+  attempt(emberWing, 'B', 'cold fire', steps => steps.map(s => recoloured(s, COLD))),
+  attempt(emberWing, 'C', 'feathers by stencil, no swirl', steps =>
     steps.flatMap((step): Step[] => {
       if (step.kind !== 'sheet' || step.label !== 'Swirl of heat') return [step]
       const [first] = step.passes
@@ -48,7 +27,7 @@ export const emberTries: Look[] = [
       ]
     }),
   ),
-  attempt('D', 'quick, in front of a queue', steps =>
+  attempt(emberWing, 'D', 'quick, in front of a queue', steps =>
     withoutLabels(steps, [
       'Long feathers',
       'Small feathers',

@@ -1,5 +1,6 @@
 import type { Look } from '../../../core/look'
 import { duskFox, marshTiger } from './animals'
+import { eelTries } from './eelTries'
 import { bonfireCrest, boneLantern, fenLizard, quayRose, silverEel, taleHorse } from './stall'
 import { frostPane, heatherWing, nightHarbour, thornCrown } from './fancy'
 
@@ -14,6 +15,7 @@ export const menu: Look[] = [
   bonfireCrest,
   boneLantern,
   silverEel,
+  ...eelTries,
   taleHorse,
   fenLizard,
   quayRose,

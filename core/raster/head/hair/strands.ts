@@ -116,12 +116,14 @@ export class Strands {
     hairLight(this.easel.lamp, t, n, 0.1 * (hash(key, 3) - 0.5), lit)
     // Dark hair is drawn a little lighter than it is, fair hair no lighter.
     const light = lit[0]! * shade * this.lifts
+    // What lies in the shade of other hair is warmer.
+    const deep = Math.max(0, 1 - light)
     const streak = this.gloss * shade * shade * (0.55 + 0.45 * hash(key, 5))
     const w = 0.06 * lit[1]! * streak
     const c = lit[2]! * streak
     colour[0] = base[0] * (light + 1.5 * c) + w + 0.03 * c
-    colour[1] = base[1] * (light + 1.45 * c) + w * 0.95 + 0.021 * c
-    colour[2] = base[2] * (light + 1.4 * c) + w * 0.88 + 0.014 * c
+    colour[1] = base[1] * (1 - 0.16 * deep) * (light + 1.45 * c) + w * 0.95 + 0.021 * c
+    colour[2] = base[2] * (1 - 0.2 * deep) * (light + 1.4 * c) + w * 0.88 + 0.014 * c
     return colour
   }
 
