@@ -80,7 +80,7 @@ function horned(): Drawing {
     height: 0,
     shapes: spaced(
       shapes.map(d => scaled(d, 0.8)),
-      1,
+      1.25,
     ),
     heading: 0,
   }

@@ -315,7 +315,7 @@ function galaxy(): Drawing {
     zones: ['forehead', 'cheek', 'temple'],
     width: 0,
     height: 0,
-    shapes: spaced(shapes, 0.9),
+    shapes: spaced(shapes, 1.2),
     heading: 0,
   }
 }
