@@ -70,6 +70,13 @@ export const useAnalysis = defineStore('analysis', () => {
     void check()
   }
   watch([() => ways.now, () => settings.driesBy], () => void check())
+  // Under another light it is not known how steps show until the look is painted under it.
+  watch(
+    () => settings.light,
+    () => {
+      checked.value = null
+    },
+  )
   // Of another look nothing is known.
   watch(
     () => session.opened,

@@ -78,6 +78,8 @@ test('the look is seen under another light, on the stage and turned; the look it
   await painted(page)
   await expect.poll(async () => difference(lamp, await stageOf(page))).toBeGreaterThan(0.1)
   const lanterns = await stageOf(page)
+  // What there is to say is said anew, of the look as it shows there.
+  await expect(page.getByTestId('findings')).not.toContainText('checking', { timeout: 30_000 })
   // Two quick changes of mind: what was chosen last counts.
   await lightOf(page, 'The sun at noon')
   await lightOf(page, "The stall's lamp")
