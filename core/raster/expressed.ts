@@ -40,7 +40,8 @@ export function expressed(
   ground: Ground,
   expression: Expression,
 ): Uint8ClampedArray<ArrayBuffer> {
-  if (!ground.face) throw new RangeError('Only a face has an expression.')
+  // A practice board has a face that is printed on it.
+  if (!ground.face || !ground.relief) throw new RangeError('Only a face has an expression.')
   const moved = movedBy(expression, ground.face)
   const change = lightChange(ground, moved)
   const { width, height, pxPerMm, x0, y0 } = grid
@@ -99,8 +100,8 @@ export function strainedBy(
   world: World,
   head: HeadPicture,
 ): Strained[] {
-  const { face } = world.ground
-  if (!face) return []
+  const { face, relief } = world.ground
+  if (!face || !relief) return []
   const { stretch } = movedBy(expression, face)
   const { grid } = head
   const list = steps.flatMap((step): Strained[] => {

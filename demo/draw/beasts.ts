@@ -1,6 +1,6 @@
 import { difference, type Point } from '../../core/geometry'
-import { band, disc, leaf, regions, smooth, swell, type Shape, scaled } from './pen'
-import { smallHeads, sparkle } from './craft'
+import { band, disc, leaf, regions, smooth, star, swell, type Shape, scaled } from './pen'
+import { smallHeads } from './craft'
 import type { Drawing } from './sheet'
 import { holding, regionsOf, spaced } from './spaced'
 
@@ -69,7 +69,12 @@ function horned(): Drawing {
       ]),
     )
   }
-  shapes.push(sparkle(-28, -34, 3.6), sparkle(-26, -20, 2.6), sparkle(16, -26, 2.8), disc(-31, -27, 0.9))
+  shapes.push(
+    star(-28, -34, 3.6, 1.224, 4),
+    star(-26, -20, 2.6, 0.884, 4),
+    star(16, -26, 2.8, 0.952, 4),
+    disc(-31, -27, 0.9),
+  )
   return {
     id: 'horned-horse',
     name: 'Tale Horse',

@@ -1,19 +1,5 @@
 import { difference, type Point } from '../../core/geometry'
-import {
-  among,
-  band,
-  disc,
-  drop,
-  leaf,
-  polar,
-  poly,
-  regions,
-  smooth,
-  star,
-  swell,
-  type Shape,
-  scaled,
-} from './pen'
+import { among, band, disc, drop, leaf, polar, regions, smooth, star, swell, type Shape, scaled } from './pen'
 import type { Drawing } from './sheet'
 import { holding, regionsOf, spaced } from './spaced'
 
@@ -447,7 +433,3 @@ export function smallHeads(): Drawing {
     heading: 0,
   }
 }
-
-/** Rays of a star as one outline: for the horn's sparkle. */
-export const sparkle = (x: number, y: number, r: number): Shape =>
-  poly(Array.from({ length: 8 }, (_, i) => polar(x, y, 45 * i, i % 2 ? r * 0.34 : r)))

@@ -174,7 +174,7 @@ function benchCommands(): Doing[] {
     show('Check the look', 'listing'),
     show('Paint it on another face, an arm or the board', 'choosing'),
     show('Try on other skins', 'trying'),
-    show('How it moves with the face', 'moving'),
+    ...(scene.ground.relief ? [show('How it moves with the face', 'moving')] : []),
     show('Nine others at a glance', 'nine', key('N')),
     show('Try another way', 'attempting'),
     { words: 'Tries side by side', run: () => navigateTo(`/looks/${id}/tries`) },

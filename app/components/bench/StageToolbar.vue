@@ -44,7 +44,7 @@ const NEARER = 1.35
     </StageSwitch>
     <LightSwitch />
     <button
-      v-if="scene.ground.face"
+      v-if="scene.ground.relief"
       class="icon-btn"
       v-tip="'How it moves with the face'"
       aria-label="How it moves"

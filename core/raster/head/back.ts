@@ -1,11 +1,11 @@
 import type { Point } from '../../geometry'
 import { linearOf } from '../../paint/colour'
 import type { Form } from '../../skin/faces/face'
-import { hairBehind } from '../../skin/faces/hair'
+import { hairBehind, SCARF } from '../../skin/faces/hair'
 import type { Ground } from '../../skin/grounds'
 import { gridOver, hash, noise } from '../grid'
 import type { BareLook } from './drawHead'
-import { SCARF, Strands, wayOf } from './hair'
+import { Strands, wayOf } from './hair'
 import type { HeadPicture } from './skinLayers'
 import { SkinLayers } from './skinLayers'
 

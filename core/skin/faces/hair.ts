@@ -59,6 +59,9 @@ export const HAIR_CUTS = [
 ] as const
 export type HairCut = (typeof HAIR_CUTS)[number]
 
+/** What a headscarf is of, seen from the front and turned. */
+export const SCARF = '#5d7f86'
+
 /**
  * A point of the face at an angle from straight up (degrees, above 0 to the right of the picture) and a distance
  * from the hair's pole on the mean adult, mm; the reverse of `hairPolar`.

@@ -104,6 +104,8 @@ describe('a look on a face that moves', () => {
       canvas: { kind: 'arm', part: 'forearm', side: 'left', measures: null },
     })
     expect(() => expressed(calm, head, arm, 'smile')).toThrow(/Only a face/)
+    const board = groundFor({ ...look, canvas: { kind: 'board', build: 'fine' } })
+    expect(() => expressed(calm, head, board, 'smile')).toThrow(/Only a face/)
   })
 
   it('tells that a print on the forehead cracks when brows go up, and not in a smile', () => {

@@ -19,7 +19,7 @@ import {
 } from 'three'
 import type { Box } from '#core/geometry'
 import { LIGHTS, type LightId, type Way } from '#core/paint'
-import type { Part } from '#core/skin'
+import { SCARF, type Part } from '#core/skin'
 import type { Picture, Wrapped } from '~/workers/picture'
 
 /**
@@ -46,7 +46,7 @@ export class HeadScene {
     'bare skin': new MeshStandardMaterial({ roughness: 0.65, side: DoubleSide }),
     'cloth': new MeshStandardMaterial({ color: '#8d8791', roughness: 1, side: DoubleSide }),
     'hair': new MeshStandardMaterial({ roughness: 0.5, side: DoubleSide }),
-    'scarf': new MeshStandardMaterial({ color: '#5d7f86', roughness: 0.95, side: DoubleSide }),
+    'scarf': new MeshStandardMaterial({ color: SCARF, roughness: 0.95, side: DoubleSide }),
   }
   private readonly lamps = {
     key: new DirectionalLight(),

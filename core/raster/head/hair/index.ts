@@ -1,6 +1,6 @@
 import { SAME } from '../../../skin/chart'
 import type { Face, Form } from '../../../skin/faces/face'
-import { HAIR_END, hairline, hairPolar, type HairCut } from '../../../skin/faces/hair'
+import { HAIR_END, hairline, hairPolar, SCARF, type HairCut } from '../../../skin/faces/hair'
 import { smoothstep } from '../../grid'
 import type { SkinLayers } from '../skinLayers'
 import { drawBand, drawParted, drawTiedBack } from './combed'
@@ -16,9 +16,8 @@ export interface Hair {
   readonly colour: string
 }
 
-/** What bands and scarves are of. */
+/** What bands are of. */
 const CLOTH = '#7a5c7e'
-export const SCARF = '#5d7f86'
 
 /** What hangs behind the head, before anything of it is drawn. */
 export function drawHairBehind(easel: SkinLayers, { form }: Face, { cut, colour }: Hair): void {
