@@ -38,6 +38,26 @@ import { readSvg } from '../../core/stencil'
 import { paints } from '../paints'
 import { shelfSvg } from '../shelf'
 
+/** Axes of bases: out from a point, and along a line. */
+export const outFrom = ([x, y]: Point, reach: number) => ({
+  kind: 'out' as const,
+  from: [x, y] as [number, number],
+  reach,
+})
+export const alongLine = ([ax, ay]: Point, [bx, by]: Point) => ({
+  kind: 'line' as const,
+  from: [ax, ay] as [number, number],
+  to: [bx, by] as [number, number],
+})
+
+/** Handles round a place. */
+export function roundAbout([x, y]: Point, r: number): Point[] {
+  return Array.from({ length: 8 }, (_, i): Point => {
+    const a = (i * Math.PI) / 4
+    return [x + r * Math.sin(a), y - r * Math.cos(a)]
+  })
+}
+
 /** A paint of the demo kit by its id. */
 export const ref = (id: string): PaintRef => {
   const { name, colour } = paints.find(p => p.id === id)!

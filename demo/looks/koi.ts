@@ -24,9 +24,9 @@ export const koiLantern = look(
       at(name, dx, dy)[1],
     ]
     const one = { rule: 'none' as const }
-    const tail = l('noseWing', 12, 16)
-    const bend = l('pupil', 34, 44)
-    const head = l('pupil', 14, 13)
+    const tail = l('noseWing', 8, 16)
+    const bend = l('pupil', 24, 50)
+    const head = l('pupil', 8, 17)
     /** A point of the koi: how far along from tail to head, 0 to 1, and mm off the middle toward its back. */
     const body = (t: number, off: number): Point => {
       const u = 1 - t
@@ -80,13 +80,13 @@ export const koiLantern = look(
         [pass('gull', 4)],
         { optional: true, worth: 2 },
       ),
-      line('petals', [body(0, 2), body(0, -2)], ref('gull'), {
+      line('petals', [body(0.02, 5), body(0.02, -5)], ref('gull'), {
         label: 'Tail fin',
         ...one,
         load: { kind: 'double', light: ref('gull'), dark: ref('ember') },
-        params: { count: 3, length: 16, wide: 7, lean: -70 },
+        params: { count: 4, length: 17, wide: 8, lean: -70 },
       }),
-      line('petals', [body(0.6, -9), body(0.5, -9)], ref('gull'), {
+      line('petals', [body(0.62, -7), body(0.46, -6.5)], ref('gull'), {
         label: 'Fin on the inner side',
         ...one,
         load: { kind: 'double', light: ref('gull'), dark: ref('coral') },
@@ -124,25 +124,25 @@ export const koiLantern = look(
         ref('soot'),
         { label: 'Back line', ...one, brush: 'round3', params: { press: 48 } },
       ),
-      line(
-        'line',
-        [body(0, 0), body(0.25, -8.4), body(0.55, -11.6), body(0.82, -9.4), body(1, 0)],
-        ref('soot'),
-        { label: 'Belly line', ...one, brush: 'round2', params: { press: 65 } },
-      ),
+      line('line', [body(0, 0), body(0.25, -5), body(0.52, -7), body(0.78, -8), body(1, 0)], ref('soot'), {
+        label: 'Belly line',
+        ...one,
+        brush: 'round2',
+        params: { press: 65 },
+      }),
       line('cCurve', [body(0.78, 8.5), body(0.74, 0), body(0.78, -8.5)], ref('soot'), {
         label: 'Gill',
         ...one,
         brush: 'round2',
         params: { press: 50 },
       }),
-      line('cCurve', [body(0.99, 1.5), body(1.03, 5), body(1.06, 8)], ref('soot'), {
+      line('cCurve', [body(0.99, 2), body(1.02, 5), body(0.98, 9)], ref('soot'), {
         label: 'Barbel',
         ...one,
         brush: 'round1',
         params: { press: 80 },
       }),
-      line('cCurve', [body(0.99, -1.5), body(1.03, -5), body(1.06, -8)], ref('soot'), {
+      line('cCurve', [body(0.99, -2), body(1.02, -5), body(0.98, -9)], ref('soot'), {
         label: 'Second barbel',
         ...one,
         brush: 'round1',
@@ -190,11 +190,6 @@ export const koiLantern = look(
         { count: 6, first: 4.4, last: 1.4 },
         'none',
       ),
-      line('swirl', [l('cheekbone', -2, 34), l('cheekbone', -6, 34), l('cheekbone', -22, 45)], ref('gull'), {
-        label: 'Foam',
-        ...one,
-        params: { turns: 1.3, press: 50, shrink: 22 },
-      }),
       lips(['coral']),
       glitter('Lantern light', 'trail', [body(0.1, 3), body(0.5, 5), body(0.8, 4)], {
         sort: 'fine',

@@ -51,6 +51,22 @@ export function sponging(id: () => string, ground: Ground) {
       const fresh = freshAround(id(), 'highlight', { use: 'step', step: of.id, openings: null }, ref(paint))
       return { ...fresh, label, params: { ...fresh.params, ...params } }
     },
+    /** A jagged outline about a part of each print of a step. */
+    half(
+      label: string,
+      of: Step,
+      paint: string,
+      params: Record<string, number> = {},
+      openings: number[] | null = null,
+    ): LineStep {
+      const fresh = freshAround(id(), 'halfOutline', { use: 'step', step: of.id, openings }, ref(paint))
+      return { ...fresh, label, params: { ...fresh.params, ...params } }
+    },
+    /** An outline about all that some steps print. */
+    round(label: string, of: Step, paint: string, params: Record<string, number> = {}): LineStep {
+      const fresh = freshAround(id(), 'outline', { use: 'step', step: of.id, openings: null }, ref(paint))
+      return { ...fresh, label, params: { ...fresh.params, ...params } }
+    },
     onEach(
       label: string,
       run: 'each' | 'ends',
