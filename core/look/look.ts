@@ -43,6 +43,8 @@ export const lookSchema = z.strictObject({
     age: bounded(3, 99),
     /** Hair that grows on the lower face; none when left out. */
     beard: z.enum(['stubble', 'beard'], { error: 'must be stubble or beard' }).optional(),
+    /** Colour of the irises; brown when left out. */
+    iris: hexSchema.optional(),
     /** How the hair is worn; tied back when left out. */
     cut: z.enum(HAIR_CUTS, { error: `must be one of ${HAIR_CUTS.join(', ')}` }).optional(),
     /** Whether there are freckles. */

@@ -44,6 +44,7 @@ export const bareLookOf = ({ skin }: Pick<Look, 'skin'>): BareLook => ({
   skinColour: skin.colour,
   hair: { cut: skin.cut ?? 'tied back', colour: skin.hair },
   eyes: skin.eyes,
+  iris: skin.iris,
   beard: skin.beard,
   freckles: skin.freckles,
 })

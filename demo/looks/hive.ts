@@ -12,6 +12,7 @@ export const hiveKeeper = look(
     age: 7,
     skin: '#efcdb4',
     hair: '#6d4a2c',
+    iris: '#7890a2',
     cut: 'braids',
     freckles: true,
     canvas: PLAIN_FACE,
@@ -117,16 +118,14 @@ export const hiveKeeper = look(
         { rule: 'features', optional: true, worth: 3 },
       ),
       ...drips,
-      ...drips
-        .slice(0, 2)
-        .map(d =>
-          half(`Outline of the ${d.label.toLowerCase()}`, d, 'peat', {
-            side: 120,
-            share: 44,
-            press: 45,
-            jag: 20,
-          }),
-        ),
+      ...drips.slice(0, 2).map(d =>
+        half(`Outline of the ${d.label.toLowerCase()}`, d, 'peat', {
+          side: 120,
+          share: 44,
+          press: 45,
+          jag: 20,
+        }),
+      ),
       ...drips
         .slice(0, 1)
         .map(d => lights('Shine on the long drip', d, 'gull', { side: -120, share: 16, inset: 1.2 })),

@@ -96,6 +96,7 @@ export interface About {
   age: number
   skin: string
   hair?: string
+  iris?: string
   cut?: HairCut
   freckles?: boolean
   /** Which of the faces to begin with it is; as usual for its age and build when left out. */
@@ -131,6 +132,7 @@ export function look(about: About, draw: (k: ReturnType<typeof hands>) => Step[]
       hair: about.hair ?? '#3a2a20',
       eyes: about.eyes ?? 'open',
       age: about.age,
+      ...(about.iris && { iris: about.iris }),
       ...(about.cut && { cut: about.cut }),
       ...(about.freckles && { freckles: true }),
     },

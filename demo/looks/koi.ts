@@ -10,6 +10,7 @@ export const koiLantern = look(
     age: 34,
     skin: '#f3d9c6',
     hair: '#7a2f1d',
+    iris: '#6e7d55',
     cut: 'tied back',
     freckles: true,
     canvas: PLAIN_FACE,

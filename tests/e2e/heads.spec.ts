@@ -19,11 +19,17 @@ test('hair is worn another way, in any colour, and freckles come: on the stage, 
   await page.getByRole('button', { name: /^skin/ }).click()
   await page.getByLabel('Hair worn').selectOption('curls')
   await page.getByRole('button', { name: 'Hair fair' }).click()
+  await page.getByRole('button', { name: 'Eyes blue' }).click()
   await page.getByRole('switch', { name: 'Freckles' }).click()
   await page.keyboard.press('Escape')
   await painted(page)
   await saved(page)
-  expect(await skinOf(page)).toMatchObject({ cut: 'curls', hair: '#c9a66b', freckles: true })
+  expect(await skinOf(page)).toMatchObject({
+    cut: 'curls',
+    hair: '#c9a66b',
+    iris: '#7890a2',
+    freckles: true,
+  })
   expect(difference(before, await stageOf(page))).toBeGreaterThan(0.05)
   // Bald, then all of it at once by the list of what can be undone.
   await page.getByRole('button', { name: /^skin/ }).click()

@@ -22,6 +22,43 @@ const hairs = [
   ['#8c3f1f', 'red'],
   ['#9a938c', 'grey'],
 ] as const
+/** The colour of the irises that a look says nothing of. */
+const BROWN = '#6b4a2c'
+const irises = [
+  [BROWN, 'brown'],
+  ['#3f2a1c', 'dark brown'],
+  ['#8a7a4a', 'hazel'],
+  ['#6e7d55', 'green'],
+  ['#7890a2', 'blue'],
+  ['#87919a', 'grey'],
+] as const
+/** What has a colour of its own: how it is read, and how it is put. */
+const choices = [
+  {
+    of: 'Skin',
+    colours: skins,
+    get: (s: Look['skin']) => s.colour,
+    set: (s: Look['skin'], c: string) => {
+      s.colour = c
+    },
+  },
+  {
+    of: 'Hair',
+    colours: hairs,
+    get: (s: Look['skin']) => s.hair,
+    set: (s: Look['skin'], c: string) => {
+      s.hair = c
+    },
+  },
+  {
+    of: 'Eyes',
+    colours: irises,
+    get: (s: Look['skin']) => s.iris ?? BROWN,
+    set: (s: Look['skin'], c: string) => {
+      s.iris = c === BROWN ? undefined : c
+    },
+  },
+]
 const CUT_WORDS: Record<HairCut, string> = {
   'tied back': 'tied back in a knot',
   'short crop': 'short crop',
@@ -50,66 +87,14 @@ const put = (recipe: (skin: Look['skin']) => void) =>
     /></PopoverButton>
     <PopoverPanel>
       <FloatingPanel :anchor="button" placement="bottom-start" class="w-72 space-y-3 p-3">
-        <div>
-          <h3 class="eyebrow mb-1">Skin</h3>
-          <div class="flex items-center gap-1.5">
-            <button
-              v-for="[c, words] in skins"
-              :key="c"
-              class="size-8 rounded-full border border-ink/20"
-              :class="skin.colour === c && 'ring-2 ring-mulberry ring-offset-2'"
-              :style="{ background: c }"
-              v-tip="words"
-              :aria-label="`Skin ${words}`"
-              @click="
-                put(s => {
-                  s.colour = c
-                })
-              "
-            />
-            <input
-              type="color"
-              class="size-8 cursor-pointer rounded"
-              v-kept="skin.colour"
-              aria-label="Any skin colour"
-              @change="
-                put(s => {
-                  s.colour = ($event.target as HTMLInputElement).value
-                })
-              "
-            />
-          </div>
-        </div>
-        <div>
-          <h3 class="eyebrow mb-1">Hair</h3>
-          <div class="flex gap-1.5">
-            <button
-              v-for="[c, words] in hairs"
-              :key="c"
-              class="size-8 rounded-full border border-ink/20"
-              :class="skin.hair === c && 'ring-2 ring-mulberry ring-offset-2'"
-              :style="{ background: c }"
-              v-tip="words"
-              :aria-label="`Hair ${words}`"
-              @click="
-                put(s => {
-                  s.hair = c
-                })
-              "
-            />
-            <input
-              type="color"
-              class="size-8 cursor-pointer rounded"
-              v-kept="skin.hair"
-              aria-label="Any hair colour"
-              @change="
-                put(s => {
-                  s.hair = ($event.target as HTMLInputElement).value
-                })
-              "
-            />
-          </div>
-        </div>
+        <ColourChoice
+          v-for="{ of, colours, get, set } in choices"
+          :key="of"
+          :of
+          :colours
+          :model-value="get(skin)"
+          @update:model-value="c => put(s => set(s, c))"
+        />
         <label class="block"
           ><span class="eyebrow mb-1">Hair worn</span
           ><select

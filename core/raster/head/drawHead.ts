@@ -17,6 +17,8 @@ export interface BareLook {
   readonly skinColour: string
   readonly hair: Hair
   readonly eyes: 'open' | 'closed'
+  /** Colour of the irises; brown when left out. */
+  readonly iris?: string | undefined
   readonly beard?: Beard | undefined
   readonly freckles?: boolean | undefined
   /** Under which light it is drawn; the stall's lamp when left out. */
@@ -41,7 +43,7 @@ export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPictur
     drawHairAround(easel, face, look.hair)
     drawFace(easel, ground, face, relief, { skin, cut: look.hair.cut })
     if (look.freckles) drawFreckles(easel, face, skin)
-    drawFeatures(easel, face, skin, look.eyes)
+    drawFeatures(easel, face, skin, look)
     if (look.beard) drawBeard(easel, ground, look.beard, look.hair.colour)
     drawHair(easel, face, look.hair)
     if (ground.canvas.kind === 'face' && ground.canvas.part !== 'whole') veil(easel, ground)
@@ -82,7 +84,7 @@ export function drawSkin(grid: Grid, ground: Ground, look: BareLook, chart: Char
   easel.skin.fill(1)
   if (ground.relief && ground.face) {
     if (look.freckles) drawFreckles(easel, ground.face, skin)
-    drawFeatures(easel, ground.face, skin, look.eyes)
+    drawFeatures(easel, ground.face, skin, look)
     if (look.beard) drawBeard(easel, ground, look.beard, look.hair.colour)
     drawHair(easel, ground.face, look.hair)
   } else if (!ground.arm) drawBoard(easel, ground)

@@ -25,11 +25,32 @@ interface EyeForm {
   readonly lift: (t: number, h: number) => Point
 }
 
+/** Colours of an iris: between its spokes, on them, and about the pupil. */
+interface Iris {
+  readonly deep: LinearRgb
+  readonly light: LinearRgb
+  readonly ring: LinearRgb
+}
+const BROWN: Iris = {
+  deep: linearOf('#3d2614'),
+  light: linearOf('#8a6238'),
+  ring: linearOf('#9a7040'),
+}
+
+/** The colours of an iris of some colour (#RRGGBB); brown when left out. */
+export function irisOf(colour: string | undefined): Iris {
+  if (colour === undefined) return BROWN
+  const c = linearOf(colour)
+  // What light irises hold of pigment lies about the pupil.
+  return { deep: mixLinear([0, 0, 0], c, 0.3), light: c, ring: mixLinear(c, BROWN.ring, 0.35) }
+}
+
 /** What an eye is drawn with. */
 interface EyeLook {
   readonly skin: LinearRgb
   readonly rose: LinearRgb
   readonly eyes: 'open' | 'closed'
+  readonly iris: Iris
   readonly form: Form
 }
 
@@ -42,10 +63,13 @@ function formOf({ innerEye: inner, outerEye: outer, pupil }: SideOf, { traits, g
   const at = (t: number): Point => mix(inner, outer, t)
   const lift = (t: number, h: number): Point => [at(t)[0], at(t)[1] + h * tall]
   const fold = traits.lidFold / 100
+  // The corners of small children's eyes and the distance of their pupils come from tables that do not quite
+  // agree: their irises are drawn between the two, lest they squint.
+  const toMiddle = 0.7 * ((inner[0] + outer[0]) / 2 - pupil[0])
   return {
     inner,
     outer,
-    pupil,
+    pupil: [pupil[0] + toMiddle * (1 - grown), pupil[1]],
     out: Math.sign(pupil[0]),
     k,
     ir: 0.42 + 0.58 * k,
@@ -57,7 +81,11 @@ function formOf({ innerEye: inner, outerEye: outer, pupil }: SideOf, { traits, g
 }
 
 /** An eye: lids, lashes and, when open, what lies between them. */
-export function drawEye(easel: SkinLayers, side: SideOf, { skin, rose, eyes, form: whole }: EyeLook): void {
+export function drawEye(
+  easel: SkinLayers,
+  side: SideOf,
+  { skin, rose, eyes, iris, form: whole }: EyeLook,
+): void {
   const form = formOf(side, whole)
   const lash = mixLinear(linearOf('#1a1210'), skin, 0.03)
   const deep: LinearRgb = [skin[0] * 0.5, skin[1] * 0.36, skin[2] * 0.32]
@@ -75,7 +103,7 @@ export function drawEye(easel: SkinLayers, side: SideOf, { skin, rose, eyes, for
     outer,
   ]
   const lower: Point[] = [inner, lift(0.2, 1.8), lift(0.45, 3.6), lift(0.7, 3.6), lift(0.88, 2), outer]
-  drawBall(easel, form, upper, lower, rose)
+  drawBall(easel, form, upper, lower, { rose, iris })
   drawLids(easel, form, upper, lower, { lash, deep, rose })
 }
 
@@ -172,7 +200,7 @@ function drawBall(
   { inner, pupil: [px, py], out, k, ir, fold }: EyeForm,
   upper: readonly Point[],
   lower: readonly Point[],
-  rose: LinearRgb,
+  { rose, iris: colours }: { readonly rose: LinearRgb; readonly iris: Iris },
 ): void {
   const eye = closedCurve([...upper, ...lower.slice(1, -1).reverse()])
   const iris: Point = [px, py - 0.5 * k]
@@ -189,7 +217,7 @@ function drawBall(
     ]
     if (d > 6.5) return white
     const lit = 0.4 + 0.6 * shade
-    const c = irisAt(x - iris[0], y - iris[1], d)
+    const c = irisAt(colours, x - iris[0], y - iris[1], d)
     return mixLinear([c[0] * lit, c[1] * lit, c[2] * lit], white, smoothstep(5.75, 6.4, d))
   })
   const spot = (dx: number, dy: number, rx: number, ry: number, light: number, strength: number) =>
@@ -213,12 +241,12 @@ function drawBall(
  * lies across from the lamp.
  * @param d the distance as of a grown iris, mm
  */
-function irisAt(dx: number, dy: number, d: number): LinearRgb {
+function irisAt({ deep, light, ring: inmost }: Iris, dx: number, dy: number, d: number): LinearRgb {
   const turn = Math.atan2(dy, dx)
   const spoke = hash(Math.floor(turn * 16), 7) * 0.6 + hash(Math.floor(turn * 41), 9) * 0.4
   const across = smoothstep(-2, 4.5, 0.5 * dx + dy)
-  const body = mixLinear(linearOf('#3d2614'), linearOf('#8a6238'), 0.4 * spoke + 0.6 * across)
-  const ring = mixLinear(linearOf('#9a7040'), body, smoothstep(2.4, 3.7, d))
+  const body = mixLinear(deep, light, 0.4 * spoke + 0.6 * across)
+  const ring = mixLinear(inmost, body, smoothstep(2.4, 3.7, d))
   const rim = mixLinear(ring, linearOf('#160d08'), smoothstep(4, 5.9, d))
   return mixLinear(linearOf('#040303'), rim, smoothstep(2, 2.6, d))
 }

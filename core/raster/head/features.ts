@@ -5,11 +5,22 @@ import { mix, type Point, type Ring } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
 import { BROW_HAIR } from '../../paint/skinHold'
 import { hash, noise, smoothstep } from '../grid'
-import { drawEye } from './eye'
+import { drawEye, irisOf } from './eye'
 import { oval, strokeRing, tapered, type SideOf, type SkinLayers } from './skinLayers'
 
+/** How the eyes of a face look. */
+interface EyesSeen {
+  readonly eyes: 'open' | 'closed'
+  readonly iris?: string | undefined
+}
+
 /** Blush, brows, nose, lips and eyes, drawn from the landmarks. */
-export function drawFeatures(easel: SkinLayers, whole: Face, skin: LinearRgb, eyes: 'open' | 'closed'): void {
+export function drawFeatures(
+  easel: SkinLayers,
+  whole: Face,
+  skin: LinearRgb,
+  { eyes, iris }: EyesSeen,
+): void {
   const { landmarks: face, form } = whole
   const young = 1 - form.grown
   const k = form.kx
@@ -26,7 +37,7 @@ export function drawFeatures(easel: SkinLayers, whole: Face, skin: LinearRgb, ey
     )
     drawBrow(easel, side, skin, form)
     drawNostril(easel, face, side, form)
-    drawEye(easel, side, { skin, rose, eyes, form })
+    drawEye(easel, side, { skin, rose, eyes, iris: irisOf(iris), form })
   }
   if (form.old > 0) drawForehead(easel, whole, skin)
   easel.stain(easel.shape(oval(face.mid.noseTip, 6 * k, 5 * k), 3.5 * k), rose, 0.28 + 0.1 * young)

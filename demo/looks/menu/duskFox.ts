@@ -11,6 +11,7 @@ export const duskFox = look(
     age: 8,
     skin: '#e8bd9c',
     hair: '#7a4a2a',
+    iris: '#8a7a4a',
     cut: 'short crop',
     freckles: true,
     face: 4,

@@ -11,6 +11,7 @@ export const heatherWing = look(
     age: 10,
     skin: '#f0d2bd',
     hair: '#54331f',
+    iris: '#8a7a4a',
     cut: 'band',
     canvas: PLAIN_FACE,
     tags: ['menu', 'wings'],

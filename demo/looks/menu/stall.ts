@@ -81,6 +81,7 @@ export const silverEel = look(
     age: 67,
     skin: '#f0d2bd',
     hair: '#9a938c',
+    iris: '#7f96a3',
     cut: 'tied back',
     face: 4,
     canvas: PLAIN_FACE,

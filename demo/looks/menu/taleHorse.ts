@@ -11,6 +11,7 @@ export const taleHorse = look(
     age: 6,
     skin: '#f3d6c2',
     hair: '#c9a66b',
+    iris: '#7890a2',
     cut: 'braids',
     canvas: PLAIN_FACE,
     tags: ['menu', 'horse', 'small child'],

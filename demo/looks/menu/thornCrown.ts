@@ -11,6 +11,7 @@ export const thornCrown = look(
     age: 24,
     skin: '#f3dccb',
     hair: '#8a6a4c',
+    iris: '#6e7d55',
     cut: 'side parting',
     face: 4,
     canvas: PLAIN_FACE,

@@ -69,19 +69,22 @@ export function drawCurls(hair: Strands): void {
 /** One curl: strands that run side by side through some turns of a coil that hangs. */
 function drawCurl(hair: Strands, [cx, cy]: Point, top: number, key: number): void {
   const k = hair.form.kx
-  const radius = (2.1 + 2 * hash(key, 94)) * k
-  const turns = 1.1 + 0.9 * hash(key, 95)
+  const radius = (1.5 + 1.7 * hash(key, 94)) * k
+  const turns = 1.6 + 1.3 * hash(key, 95)
   const begin = 2 * Math.PI * hash(key, 96)
   const hand = hash(key, 97) < 0.5 ? -1 : 1
-  const drop = (3 + 5 * hash(key, 98)) * k
+  const drop = (5 + 9 * hash(key, 98)) * k
+  // A coil is seen from its side: it swings to and fro, and its turns lie close below one another.
+  const lean = 0.7 * (hash(key, 99) - 0.5) + cx * 0.004
   for (let s = 0; s < 3; s++) {
-    const rr = radius * (1 - 0.2 * s)
+    const rr = radius * (1 - 0.14 * s)
     hair.draw(
-      wayOf(14, t => {
+      wayOf(22, t => {
         const a = begin + hand * 2 * Math.PI * turns * t
-        return [cx + rr * Math.cos(a), cy + 0.82 * rr * Math.sin(a) + drop * (t - 0.5)]
+        const along = drop * (t - 0.5) + 0.55 * s * k
+        return [cx + rr * Math.cos(a) + lean * along, cy + 0.5 * rr * Math.sin(a) + along]
       }),
-      { shade: 0.34 + 0.62 * top * (1 - 0.14 * s), strength: 0.72, width: 0.85, taper: [0.15, 0.75] },
+      { shade: 0.34 + 0.62 * top * (1 - 0.14 * s), strength: 0.72, width: 0.85, taper: [0.12, 0.7] },
       key * 3 + s,
     )
   }
