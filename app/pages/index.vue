@@ -59,12 +59,13 @@ const GAP = 16
 const WORDS = 108
 const columns = computed(() => Math.max(1, Math.floor((width.value + GAP) / CELL)))
 const cardWidth = computed(() => (width.value - GAP * (columns.value - 1)) / columns.value)
-const rows = computed(() => inRows(shown.value, columns.value))
+/** No card stands before the width is known: it would be made twice. */
+const rows = computed(() => (width.value > 0 ? inRows(shown.value, columns.value) : []))
 const virtual = useVirtualizer(
   computed(() => ({
     count: rows.value.length,
     getScrollElement: () => scroller.value,
-    overscan: 2,
+    overscan: 1,
     estimateSize: () => (cardWidth.value * 250) / 208 + WORDS + GAP,
   })),
 )
@@ -133,7 +134,7 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
       <LazyEmptyHouse v-else @brought="gallery.load" @backup="keeping = true" @look-around="gallery.create" />
     </div>
     <div
-      v-show="shown.length && !failed.length"
+      v-show="(loading || shown.length) && !failed.length"
       ref="scroller"
       class="-mx-2 min-h-0 flex-1 overflow-y-auto px-2 pb-6"
       tabindex="-1"

@@ -145,12 +145,14 @@ export function pressedGaps(
 ): Float64Array {
   const gaps = new Float64Array(points.length)
   if (surface.unrolls) return gaps
-  const pieces = new Map<string, { cx: number; cy: number; own: number[]; beside: number[] }>()
+  const pieces = new Map<number, { cx: number; cy: number; own: number[]; beside: number[] }>()
   const piece = (i: number, j: number) => {
-    const key = `${i} ${j}`
-    return (
-      pieces.get(key) ?? pieces.set(key, { cx: i * FINGERS, cy: j * FINGERS, own: [], beside: [] }).get(key)!
-    )
+    const key = 65_536 * i + j
+    const found = pieces.get(key)
+    if (found) return found
+    const made = { cx: i * FINGERS, cy: j * FINGERS, own: [], beside: [] }
+    pieces.set(key, made)
+    return made
   }
   points.forEach(([x, y], i) => {
     const a = Math.round(x / FINGERS)
@@ -171,7 +173,11 @@ export function pressedGaps(
     if (own.length === 0) continue
     const all = [...own, ...beside]
     const there = new Float64Array(3 * all.length)
-    all.forEach((i, k) => there.set(places.subarray(3 * i, 3 * i + 3), 3 * k))
+    all.forEach((i, k) => {
+      there[3 * k] = places[3 * i]!
+      there[3 * k + 1] = places[3 * i + 1]!
+      there[3 * k + 2] = places[3 * i + 2]!
+    })
     const left = raised(bestFit(there, frameAt(surface, laid, [cx, cy]), COARSE).sag, SKIN_GIVES)
     own.forEach((i, k) => {
       gaps[i] = left[k]!

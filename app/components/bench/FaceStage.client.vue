@@ -70,6 +70,8 @@ let stage: Konva.Stage | null = null
 onMounted(async () => {
   await nextTick()
   stage = new Konva.Stage({ container: holder.value!, width: 10, height: 10 })
+  // The hand is followed here, not by what is drawn: else each move is looked at twice.
+  stage.content.style.pointerEvents = 'none'
   for (const layer of layers) stage.add(layer)
   fit()
   if (import.meta.dev || window.location.search.includes('probe')) probe()

@@ -35,7 +35,7 @@ const irises = [
 /** What has a colour of its own: how it is read, and how it is put. */
 const choices = [
   {
-    of: 'Skin',
+    what: 'Skin',
     colours: skins,
     get: (s: Look['skin']) => s.colour,
     set: (s: Look['skin'], c: string) => {
@@ -43,7 +43,7 @@ const choices = [
     },
   },
   {
-    of: 'Hair',
+    what: 'Hair',
     colours: hairs,
     get: (s: Look['skin']) => s.hair,
     set: (s: Look['skin'], c: string) => {
@@ -51,7 +51,7 @@ const choices = [
     },
   },
   {
-    of: 'Eyes',
+    what: 'Eyes',
     colours: irises,
     get: (s: Look['skin']) => s.iris ?? BROWN,
     set: (s: Look['skin'], c: string) => {
@@ -88,9 +88,9 @@ const put = (recipe: (skin: Look['skin']) => void) =>
     <PopoverPanel>
       <FloatingPanel :anchor="button" placement="bottom-start" class="w-72 space-y-3 p-3">
         <ColourChoice
-          v-for="{ of, colours, get, set } in choices"
-          :key="of"
-          :of
+          v-for="{ what, colours, get, set } in choices"
+          :key="what"
+          :what
           :colours
           :model-value="get(skin)"
           @update:model-value="c => put(s => set(s, c))"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Colours of one thing to choose from, and any other: what it is of, and the colours with their words. */
-const { of, colours } = defineProps<{
-  of: string
+const { what, colours } = defineProps<{
+  what: string
   colours: readonly (readonly [colour: string, words: string])[]
 }>()
 const model = defineModel<string>({ required: true })
@@ -9,7 +9,7 @@ const model = defineModel<string>({ required: true })
 
 <template>
   <div>
-    <h3 class="eyebrow mb-1">{{ of }}</h3>
+    <h3 class="eyebrow mb-1">{{ what }}</h3>
     <div class="flex items-center gap-1.5">
       <button
         v-for="[c, words] in colours"
@@ -18,7 +18,7 @@ const model = defineModel<string>({ required: true })
         :class="model === c && 'ring-2 ring-mulberry ring-offset-2'"
         :style="{ background: c }"
         v-tip="words"
-        :aria-label="`${of} ${words}`"
+        :aria-label="`${what} ${words}`"
         :aria-pressed="model === c"
         @click="model = c"
       />
@@ -26,7 +26,7 @@ const model = defineModel<string>({ required: true })
         type="color"
         class="size-8 cursor-pointer rounded"
         v-kept="model"
-        :aria-label="`Any ${of.toLowerCase()} colour`"
+        :aria-label="`Any ${what.toLowerCase()} colour`"
         @change="model = ($event.target as HTMLInputElement).value"
       />
     </div>

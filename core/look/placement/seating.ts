@@ -47,14 +47,41 @@ const MOST = 1600
 /** Closer than this the sheet touches, mm. */
 const TOUCHES = 0.25
 
-/** Samples of a sheet: its openings first, then the solid all over it. */
-function samplesOf(sheet: Stencil, most: number): Point[] {
+/** Samples of a sheet, and which of them tell of each of its openings. */
+interface Samples {
+  /** Its openings' middles first, in their order, then the solid all over it; mm. */
+  readonly points: readonly Point[]
+  /** Of each opening the sample in its middle, and of large ones all within. */
+  readonly within: readonly (readonly number[])[]
+}
+const known = new WeakMap<Stencil, Map<number, Samples>>()
+
+/** Samples of a sheet, made once: it lies elsewhere each time, and stays the same. */
+function samplesOf(sheet: Stencil, most: number): Samples {
+  const kept = known.get(sheet) ?? new Map<number, Samples>()
+  known.set(sheet, kept)
+  const found = kept.get(most)
+  if (found) return found
   const { minX, minY, maxX, maxY } = boxOf(sheet.outline)
   const step = Math.max(SPACING, Math.sqrt(((maxX - minX) * (maxY - minY)) / most))
   const points = sheet.openings.map(o => ringCentroid(o.outer))
   for (let y = minY + step / 2; y < maxY; y += step)
     for (let x = minX + step / 2; x < maxX; x += step) if (ringHolds(sheet.outline, x, y)) points.push([x, y])
-  return points
+  const samples = { points, within: sheet.openings.map((o, i) => [i, ...heldBy(o, points, sheet)]) }
+  kept.set(most, samples)
+  return samples
+}
+
+/** Which of the samples of the solid lie in an opening. */
+function heldBy(opening: Stencil['openings'][number], points: readonly Point[], sheet: Stencil): number[] {
+  const { minX, minY, maxX, maxY } = boxOf(opening.outer)
+  const held: number[] = []
+  for (let k = sheet.openings.length; k < points.length; k++) {
+    const [x, y] = points[k]!
+    if (x < minX || x > maxX || y < minY || y > maxY) continue
+    if (polygonHolds(opening, x, y)) held.push(k)
+  }
+  return held
 }
 
 /** A ring of fewer points: whether a sample lies on the skin needs no fine edge. */
@@ -86,11 +113,17 @@ function standing(
         y < b.maxY + PRESSED_MM,
     )
   const extent = ground.extent.map(coarse)
-  const samples = samplesOf(sheet, most).flatMap((at, i): Sample[] => {
-    if (painted.size !== n && !(i < n ? painted.has(i) : near(at))) return []
+  const { points: all, within } = samplesOf(sheet, most)
+  const samples: Sample[] = []
+  /** Where each sample of the sheet stands among those on the skin; -1 where it does not. */
+  const among = new Int32Array(all.length).fill(-1)
+  all.forEach((at, i) => {
+    if (painted.size !== n && !(i < n ? painted.has(i) : near(at))) return
     const skin = laid.point(at)
     // What hangs in the air past the skin's edge says nothing of how the rest seats.
-    return extent.some(r => ringHolds(r, ...skin)) ? [{ at, skin, opening: i < n ? i : null }] : []
+    if (!extent.some(r => ringHolds(r, ...skin))) return
+    among[i] = samples.length
+    samples.push({ at, skin })
   })
   if (samples.length === 0) return null
   const points = samples.map(s => s.at)
@@ -100,9 +133,13 @@ function standing(
   )
   const lift = liftOf(ground.surface, laid, points, undefined, places)
   const fingers = pressedGaps(ground.surface, laid, points, places)
-  const within = samplesWithin(sheet, painted, samples)
   const worstOf = (gap: (k: number) => number) =>
-    Float64Array.from(within, list => (list ? list.reduce((worst, k) => Math.max(worst, gap(k)), 0) : NaN))
+    Float64Array.from(within, (list, i) => {
+      if (!painted.has(i)) return NaN
+      let worst = 0
+      for (const k of list) if (among[k]! >= 0) worst = Math.max(worst, gap(among[k]!))
+      return worst
+    })
   // Fingers never leave more of a gap than the sheet has by itself.
   return {
     laid,
@@ -113,43 +150,10 @@ function standing(
   }
 }
 
-/**
- * A point of a sheet (mm), where it comes to lie on the skin, and the opening in whose middle it is; null for
- * the others.
- */
+/** A point of a sheet (mm), and where it comes to lie on the skin. */
 interface Sample {
   readonly at: Point
   readonly skin: Point
-  readonly opening: number | null
-}
-
-/**
- * Which samples tell of each painted opening: the one in its middle, and of large openings all within; null
- * where nothing is painted.
- */
-function samplesWithin(
-  sheet: Stencil,
-  painted: ReadonlySet<number>,
-  samples: readonly Sample[],
-): (number[] | null)[] {
-  const own = new Map<number, number>()
-  const between: number[] = []
-  samples.forEach(({ opening }, k) => {
-    if (opening === null) between.push(k)
-    else own.set(opening, k)
-  })
-  const x = Float64Array.from(between, k => samples[k]!.at[0])
-  const y = Float64Array.from(between, k => samples[k]!.at[1])
-  return sheet.openings.map((opening, i) => {
-    if (!painted.has(i)) return null
-    const list = own.has(i) ? [own.get(i)!] : []
-    const { minX, minY, maxX, maxY } = boxOf(opening.outer)
-    for (let n = 0; n < x.length; n++) {
-      if (x[n]! < minX || x[n]! > maxX || y[n]! < minY || y[n]! > maxY) continue
-      if (polygonHolds(opening, x[n]!, y[n]!)) list.push(between[n]!)
-    }
-    return list
-  })
 }
 
 /**

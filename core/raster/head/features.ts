@@ -5,7 +5,8 @@ import { mix, type Point, type Ring } from '../../geometry'
 import { linearOf, mixLinear, type LinearRgb } from '../../paint/colour'
 import { BROW_HAIR } from '../../paint/skinHold'
 import { hash, noise, smoothstep } from '../grid'
-import { drawEye, irisOf } from './eye'
+import { drawEye } from './eye'
+import { irisOf } from './iris'
 import { oval, strokeRing, tapered, type SideOf, type SkinLayers } from './skinLayers'
 
 /** How the eyes of a face look. */

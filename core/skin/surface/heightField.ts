@@ -50,10 +50,12 @@ class Fan implements Exponential {
   /** Cosine and sine of each ray's direction in the tangent plane. */
   private readonly ways: Float64Array
   private readonly jet = new Float64Array(6)
+  private readonly bent = new Float64Array(2)
   /** The tangent plane's own axes as the picture shows them. */
   private readonly e1: Point
   private readonly e2: Point
-  private rings = 0
+  /** How many rings each ray has been followed for: no farther than something lies that way. */
+  private readonly rings: Uint16Array
 
   constructor(
     private readonly table: HeightTable,
@@ -70,6 +72,7 @@ class Fan implements Exponential {
     this.e2 = [(-nx * ny) / (1 + l), 1 - (ny * ny) / (1 + l)]
     const { rays } = grid
     this.head = new Float64Array(4 * rays)
+    this.rings = new Uint16Array(rays)
     this.ways = new Float64Array(2 * rays)
     this.sag = new Float64Array(2 * rays * 65)
     for (let i = 0; i < rays; i++) {
@@ -86,15 +89,23 @@ class Fan implements Exponential {
     const r = Math.sqrt(u * u + v * v) / step
     const ring = Math.min(FARTHEST / step - 1, Math.floor(r))
     const f = Math.min(1, r - ring)
-    if (ring + 1 > this.rings) this.grow(ring + 1)
     let a = (Math.atan2(v, u) * rays) / (2 * Math.PI)
     if (a < 0) a += rays
     const i = Math.floor(a)
     const g = a - i
-    const before = 2 * ((i + rays - 1) % rays)
-    const here = 2 * (i % rays)
-    const next = 2 * ((i + 1) % rays)
-    const after = 2 * ((i + 2) % rays)
+    const rayBefore = (i + rays - 1) % rays
+    const rayHere = i % rays
+    const rayNext = (i + 1) % rays
+    const rayAfter = (i + 2) % rays
+    const { rings } = this
+    if (rings[rayBefore]! <= ring) this.grow(rayBefore, ring + 1)
+    if (rings[rayHere]! <= ring) this.grow(rayHere, ring + 1)
+    if (rings[rayNext]! <= ring) this.grow(rayNext, ring + 1)
+    if (rings[rayAfter]! <= ring) this.grow(rayAfter, ring + 1)
+    const before = 2 * rayBefore
+    const here = 2 * rayHere
+    const next = 2 * rayNext
+    const after = 2 * rayAfter
     const inner = 2 * rays * ring
     const outer = inner + 2 * rays
     const { sag } = this
@@ -177,51 +188,56 @@ class Fan implements Exponential {
     return [out[0]!, out[1]!, this.table.z(out[0]!, out[1]!)]
   }
 
-  /** Follows every ray by one more step (fourth-order Runge-Kutta) until there are that many rings. */
-  private grow(rings: number): void {
+  /** Follows a ray step by step (fourth-order Runge-Kutta) until it has that many rings. */
+  private grow(ray: number, rings: number): void {
     const { rays, step: h } = this.grid
     const { head, at, e1, e2 } = this
-    const d = new Float64Array(2)
+    const d = this.bent
     if (2 * rays * (rings + 1) > this.sag.length) {
       const more = new Float64Array(2 * rays * (rings + 33))
       more.set(this.sag)
       this.sag = more
     }
-    for (let n = this.rings + 1; n <= rings; n++) {
-      for (let i = 0; i < rays; i++) {
-        const o = 4 * i
-        const x = head[o]!
-        const y = head[o + 1]!
-        const p = head[o + 2]!
-        const q = head[o + 3]!
-        this.bend(x, y, p, q, d)
-        const ax = d[0]!
-        const ay = d[1]!
-        const p2 = p + (h / 2) * ax
-        const q2 = q + (h / 2) * ay
-        this.bend(x + (h / 2) * p, y + (h / 2) * q, p2, q2, d)
-        const bx = d[0]!
-        const by = d[1]!
-        const p3 = p + (h / 2) * bx
-        const q3 = q + (h / 2) * by
-        this.bend(x + (h / 2) * p2, y + (h / 2) * q2, p3, q3, d)
-        const cx = d[0]!
-        const cy = d[1]!
-        const p4 = p + h * cx
-        const q4 = q + h * cy
-        this.bend(x + h * p3, y + h * q3, p4, q4, d)
-        head[o] = x + (h / 6) * (p + 2 * p2 + 2 * p3 + p4)
-        head[o + 1] = y + (h / 6) * (q + 2 * q2 + 2 * q3 + q4)
-        head[o + 2] = p + (h / 6) * (ax + 2 * bx + 2 * cx + d[0]!)
-        head[o + 3] = q + (h / 6) * (ay + 2 * by + 2 * cy + d[1]!)
-        const u = n * h * this.ways[2 * i]!
-        const v = n * h * this.ways[2 * i + 1]!
-        const at2 = 2 * (rays * n + i)
-        this.sag[at2] = head[o]! - at[0] - u * e1[0] - v * e2[0]
-        this.sag[at2 + 1] = head[o + 1]! - at[1] - u * e1[1] - v * e2[1]
-      }
+    const { sag } = this
+    const o = 4 * ray
+    const c = this.ways[2 * ray]!
+    const s = this.ways[2 * ray + 1]!
+    let x = head[o]!
+    let y = head[o + 1]!
+    let p = head[o + 2]!
+    let q = head[o + 3]!
+    for (let n = this.rings[ray]! + 1; n <= rings; n++) {
+      this.bend(x, y, p, q, d)
+      const ax = d[0]!
+      const ay = d[1]!
+      const p2 = p + (h / 2) * ax
+      const q2 = q + (h / 2) * ay
+      this.bend(x + (h / 2) * p, y + (h / 2) * q, p2, q2, d)
+      const bx = d[0]!
+      const by = d[1]!
+      const p3 = p + (h / 2) * bx
+      const q3 = q + (h / 2) * by
+      this.bend(x + (h / 2) * p2, y + (h / 2) * q2, p3, q3, d)
+      const cx = d[0]!
+      const cy = d[1]!
+      const p4 = p + h * cx
+      const q4 = q + h * cy
+      this.bend(x + h * p3, y + h * q3, p4, q4, d)
+      x += (h / 6) * (p + 2 * p2 + 2 * p3 + p4)
+      y += (h / 6) * (q + 2 * q2 + 2 * q3 + q4)
+      p += (h / 6) * (ax + 2 * bx + 2 * cx + d[0]!)
+      q += (h / 6) * (ay + 2 * by + 2 * cy + d[1]!)
+      const u = n * h * c
+      const v = n * h * s
+      const at2 = 2 * (rays * n + ray)
+      sag[at2] = x - at[0] - u * e1[0] - v * e2[0]
+      sag[at2 + 1] = y - at[1] - u * e1[1] - v * e2[1]
     }
-    this.rings = rings
+    head[o] = x
+    head[o + 1] = y
+    head[o + 2] = p
+    head[o + 3] = q
+    this.rings[ray] = rings
   }
 
   private bend(x: number, y: number, p: number, q: number, out: Float64Array): void {

@@ -7,6 +7,7 @@ import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
 import { useSession } from '~/stores/session'
 import { useGrip } from './grip'
+import { useMoves } from './moves'
 import { usePinch } from './pinch'
 import { toolsOf, type Ghosts, type StageHand, type Touch } from './tools'
 import { toSkin, type View } from './view'
@@ -128,5 +129,5 @@ export function useHand({ holder, ...on }: HandOn) {
     pinch.release(event)
     letGo()
   }
-  return { at, ghosts, grip, press, drag, release, cancel }
+  return { at, ghosts, grip, press, drag: useMoves(holder, drag), release, cancel }
 }
