@@ -1,6 +1,6 @@
 import type { Point } from '../../core/geometry'
 import { PLAIN_FACE } from '../../core/skin'
-import { glitterColour, look, outFrom, ref } from './kit'
+import { glitterColour, look, outFrom, pass, ref } from './kit'
 import { sponging } from './menu/sponge'
 
 /** The same place on the other side. */
@@ -23,7 +23,7 @@ export const dewWeaver = look(
     focus: [0, -8],
     sitting: { allergies: 'some', patch: 'clear' },
   },
-  ({ at, mid, over, drawn, spot, line, dots, gemOf, glitter, lips, id, ground }) => {
+  ({ at, mid, over, drawn, spot, sheet, clear, line, dots, gemOf, glitter, lips, id, ground }) => {
     const { rework, half } = sponging(id, ground)
     const p = (dx: number, dy: number): Point => mid('nasion', dx, dy)
     const one = { rule: 'none' as const }
@@ -79,6 +79,25 @@ export const dewWeaver = look(
       dusk,
       night,
       rework('Dusk stippled out', 'blend', [dusk, night], { width: 8, reach: 3 }),
+      clear({
+        ...sheet(
+          'Halftone at the temples, in two tones',
+          'halftone',
+          at('outerEye', 14, -6),
+          [
+            pass('plum', 5, {
+              part: {
+                by: 'zones',
+                zones: ['left.temple', 'right.temple', 'left.cheekbone', 'right.cheekbone'],
+                fades: 5,
+              },
+            }),
+            pass('lilac-pearl', 2, { part: { by: 'step', step: dusk.id, strips: null, fades: 4 } }),
+          ],
+          { rule: 'features', free: ['lids'] },
+        ),
+        tilt: -84,
+      }),
       web,
       petals,
       half('Jagged outline of the strokes', petals, 'soot', { side: 150, share: 44, press: 50 }),

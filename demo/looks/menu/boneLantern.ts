@@ -1,6 +1,6 @@
 import { outlineThrough, pointsOf, tenthPoint, type Point } from '../../../core/geometry'
 import { PLAIN_FACE } from '../../../core/skin'
-import { look, outFrom, ref, roundAbout } from '../kit'
+import { look, outFrom, pass, ref, roundAbout } from '../kit'
 import { sponging } from './sponge'
 
 /** Half a skull with a garland about its socket, half a person: for the late hours of the fair. */
@@ -17,7 +17,7 @@ export const boneLantern = look(
     budget: 600,
     notes: 'From the menu, after dark.',
   },
-  ({ at, mid, spot, line, dots, lips, gemOf, id, ground }) => {
+  ({ at, mid, spot, sheet, clear, line, dots, lips, gemOf, id, ground }) => {
     const { rework, lights, half } = sponging(id, ground)
     const p = (dx: number, dy: number): Point => mid('nasion', dx, dy)
     const one = { rule: 'none' as const }
@@ -124,6 +124,34 @@ export const boneLantern = look(
       bone,
       hollow,
       rework('Hollow smoked out', 'blend', [hollow], { width: 5, reach: 2.4 }),
+      {
+        ...clear(
+          sheet(
+            'Lace down the bone',
+            'lantern-lace',
+            at('cheekbone', -8, 2),
+            [
+              pass('lilac-pearl', 5, { part: { by: 'step', step: bone.id, strips: null, fades: 3 } }),
+              pass('mulberry', 2, {
+                part: { by: 'step', step: bone.id, strips: null, fades: 6 },
+                carries: true,
+              }),
+            ],
+            { free: ['eyes', 'lids', 'left half'] },
+          ),
+        ),
+        tilt: 14,
+      },
+      clear({
+        ...sheet(
+          'Swirls on the chin',
+          'swirl-small',
+          at('mouthCorner', -3, 24),
+          [pass('mulberry', 6, { part: { by: 'step', step: bone.id, strips: null, fades: 1 } })],
+          { free: ['left half'] },
+        ),
+        tilt: 150,
+      }),
       socket,
       garland,
       lights('Light on each petal', garland, 'thrift', { side: -30, share: 12, inset: 0.6, press: 30 }),
@@ -177,11 +205,6 @@ export const boneLantern = look(
           params: { count: 6, height: 3, press: 90 },
         },
       ),
-      line('swirl', [mid('chin', 12, -11), mid('chin', 15, -11), mid('chin', 3, -4)], ref('mulberry'), {
-        label: 'Swirl on the chin',
-        ...one,
-        params: { press: 45 },
-      }),
       dots(
         'row',
         [at('cheekbone', -2, 0), at('cheekbone', -20, 8)],

@@ -1,6 +1,6 @@
 import type { Point } from '../../../core/geometry'
 import { PLAIN_FACE } from '../../../core/skin'
-import { alongLine, look, outFrom, ref } from '../kit'
+import { alongLine, look, outFrom, pass, ref } from '../kit'
 import { sponging } from './sponge'
 
 /** A fox: ears on the forehead, white cheeks with jagged fur, a mask from one half-moon sponge. */
@@ -20,7 +20,7 @@ export const duskFox = look(
     budget: 480,
     notes: 'From the menu.',
   },
-  ({ at, mid, over, drawn, spot, line, dots, twin, id, ground }) => {
+  ({ at, mid, over, drawn, spot, sheet, clear, line, dots, twin, id, ground }) => {
     const { rework, lights } = sponging(id, ground)
     const p = (dx: number, dy: number): Point => mid('nasion', dx, dy)
     const white = drawn(
@@ -91,6 +91,19 @@ export const duskFox = look(
       coat,
       ear,
       rework('Coat and white stippled into one another', 'blend', [coat, white], { width: 4, reach: 1.6 }),
+      clear({
+        ...sheet(
+          'Fur over the temples, in two tones',
+          'spindrift',
+          at('browTail', 4, 4),
+          [
+            pass('rust', 5, { part: { by: 'step', step: coat.id, strips: null, fades: 6 } }),
+            pass('beacon', 2, { part: { by: 'step', step: coat.id, strips: null, fades: 9 } }),
+          ],
+          { rule: 'features', free: ['lids'] },
+        ),
+        tilt: 64,
+      }),
       line('leaf', [over(-2, 0.3), over(-4, 0.44), over(-1, 0.66)], ref('ivory'), {
         label: 'Inside of the ears',
         params: { wide: 9, vein: 0 },

@@ -84,6 +84,19 @@ export const frostPane = look(
           { tilt: 30, free: ['eyes', 'lids'] },
         ),
       ),
+      clear({
+        ...sheet(
+          'Small crosses of frost',
+          'crosses',
+          over(-2, 0.5),
+          [
+            pass('harbour', 4, { part: { by: 'step', step: frost.id, strips: null, fades: 4 } }),
+            pass('gull', 3, { part: { by: 'zones', zones: ['left.temple', 'right.temple'], fades: 4 } }),
+          ],
+          { free: ['eyes', 'lids', 'left half'] },
+        ),
+        tilt: 12,
+      }),
       moon,
       line('cCurve', [m(5, -7.5), m(-9, 0), m(5, 7.5)], ref('midnight'), {
         label: 'Edge of the moon',

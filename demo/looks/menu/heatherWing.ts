@@ -1,6 +1,6 @@
 import type { Point } from '../../../core/geometry'
 import { PLAIN_FACE } from '../../../core/skin'
-import { cake, glitterColour, look, outFrom, ref } from '../kit'
+import { cake, glitterColour, look, outFrom, pass, ref } from '../kit'
 import { sponging } from './sponge'
 
 /** Wings about the eyes from one cake: stroke by stroke, dark edge outward, and lined. */
@@ -18,7 +18,7 @@ export const heatherWing = look(
     budget: 420,
     notes: 'From the menu: petals from one cake.',
   },
-  ({ at, over, mid, drawn, line, dots, glitter, gemOf, id, ground }) => {
+  ({ at, over, mid, drawn, sheet, clear, line, dots, glitter, gemOf, id, ground }) => {
     const { rework, lights, onEach, round } = sponging(id, ground)
     const p = (dx: number, dy: number): Point => mid('nasion', dx, dy)
     const bloom = drawn(
@@ -69,6 +69,19 @@ export const heatherWing = look(
     return [
       bloom,
       rework('Rim stippled out', 'blend', [bloom], { width: 7, reach: 2.6 }),
+      clear({
+        ...sheet(
+          'Halftone, in two tones',
+          'halftone',
+          at('outerEye', 7, 5),
+          [
+            pass('mulberry', 5, { part: { by: 'step', step: bloom.id, strips: null, fades: 5 } }),
+            pass('gull', 2, { part: { by: 'zones', zones: ['left.temple', 'right.temple'], fades: 4 } }),
+          ],
+          { rule: 'features', free: ['lids'] },
+        ),
+        tilt: 90,
+      }),
       upper,
       lower,
       round('Outline of the upper wing', upper, 'plum', { press: 75, distance: 0.2 }),

@@ -18,7 +18,7 @@ export const taleHorse = look(
     budget: 420,
     notes: 'From the menu.',
   },
-  ({ at, spot, sheet, over, drawn, line, dots, glitter, gemOf, mid, id, ground }) => {
+  ({ at, spot, sheet, clear, over, drawn, line, dots, glitter, gemOf, mid, id, ground }) => {
     const { rework, lights, half } = sponging(id, ground)
     const p = (dx: number, dy: number): Point => mid('nasion', dx, dy)
     const dawn = drawn(
@@ -84,6 +84,25 @@ export const taleHorse = look(
     return [
       dawn,
       rework('Rim stippled out', 'blend', [dawn], { width: 6, reach: 2.4 }),
+      clear({
+        ...sheet(
+          'Night sky at the temples, in two tones',
+          'galaxy',
+          at('temple', 0, 22),
+          [
+            pass('dusk', 5, {
+              part: {
+                by: 'zones',
+                zones: ['left.temple', 'right.temple', 'left.cheekbone', 'right.cheekbone'],
+                fades: 4,
+              },
+            }),
+            pass('gull', 2, { part: { by: 'step', step: dawn.id, strips: null, fades: 3 } }),
+          ],
+          { rule: 'features', free: ['lids'] },
+        ),
+        tilt: 60,
+      }),
       ear,
       ...locks,
       horn,
