@@ -156,17 +156,6 @@ export function coreRows(table: Table): void {
     ),
     {},
   )
-  const people = [4, 30].map((age, i) => ({
-    ...freshLook('b', 'b'),
-    skin: { ...freshLook('b', 'b').skin, age, colour: i ? '#d9a98a' : '#84522f' },
-  }))
-  for (const look of people)
-    small(
-      `bare head of ${look.skin.age} years, 3 px/mm`,
-      median(() => void new BareSkinCache(1e9).of(look, groundFor(look), 3), 3),
-      { ratio: 75 },
-    )
-
   // The film engine: a look of 20 steps on a grown face at 4 px/mm, from nothing and after a change to its last
   // step, against filling the same paths with plain alpha.
   const shelfSheets = new Map(drawer.map(d => [d.id, prepared({ ...d, name: d.id, axes: [] })]))
@@ -195,6 +184,18 @@ export function coreRows(table: Table): void {
     for (const _ of painting.toward(steps, world, keyOf)) void _
     painting.patch()
   }
+  const people = [4, 30].map((age, i) => ({
+    ...freshLook('b', 'b'),
+    skin: { ...freshLook('b', 'b').skin, age, colour: i ? '#d9a98a' : '#84522f' },
+  }))
+  // A head is painted from nothing, against what filling twenty steps takes.
+  for (const look of people)
+    line(
+      `bare head of ${look.skin.age} years, 3 px/mm`,
+      median(() => void new BareSkinCache(1e9).of(look, groundFor(look), 3), 3),
+      { ratio: 5 },
+    )
+
   line(
     '20 steps at 4 px/mm from nothing',
     median(() => compose(new IncrementalCompositor(bare), twenty.steps), 3),

@@ -1,7 +1,10 @@
 import type { Point } from '../../../core/geometry'
-import { PLAIN_FACE } from '../../../core/skin'
+import { PLAIN_FACE, type ZoneId } from '../../../core/skin'
 import { alongLine, look, outFrom, pass, ref } from '../kit'
 import { sponging } from './sponge'
+
+/** Where the coat lies over fur of its own. */
+const TEMPLES: ZoneId[] = ['left.temple', 'right.temple']
 
 /** A fox: ears on the forehead, white cheeks with jagged fur, a mask from one half-moon sponge. */
 export const duskFox = look(
@@ -95,10 +98,10 @@ export const duskFox = look(
         ...sheet(
           'Fur over the temples, in two tones',
           'spindrift',
-          at('browTail', 4, 4),
+          at('temple', -2, 18),
           [
-            pass('rust', 5, { part: { by: 'step', step: coat.id, strips: null, fades: 6 } }),
-            pass('beacon', 2, { part: { by: 'step', step: coat.id, strips: null, fades: 9 } }),
+            pass('rust', 5, { part: { by: 'zones', zones: TEMPLES, fades: 3 } }),
+            pass('beacon', 2, { part: { by: 'zones', zones: TEMPLES, fades: 8 } }),
           ],
           { rule: 'features', free: ['lids'] },
         ),

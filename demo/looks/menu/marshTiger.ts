@@ -1,3 +1,4 @@
+import type { Point } from '../../../core/geometry'
 import { PLAIN_FACE } from '../../../core/skin'
 import { look, pass, ref } from '../kit'
 import { sponging } from './sponge'
@@ -17,7 +18,7 @@ export const marshTiger = look(
     budget: 480,
     notes: 'From the menu. Stripes by one stencil, without reloading from the forehead to the cheeks.',
   },
-  ({ at, mid, zones, spot, sheet, line, dots, id, ground }) => {
+  ({ at, mid, zones, spot, sheet, clear, line, dots, id, ground }) => {
     const { lights, rework } = sponging(id, ground)
     const muzzle = spot(
       'White muzzle',
@@ -42,21 +43,19 @@ export const marshTiger = look(
       dabs: 3,
     })
     const soft = rework('Muzzle blended in', 'blend', [muzzle], { width: 7, reach: 2.5, free: ['lips'] })
-    const forehead = sheet('Stripes, forehead', 'stripes', mid('nasion', 0, -34), [
-      pass('soot', 6, { part: { by: 'zones', zones: ['forehead'], fades: 3 } }),
-    ])
-    const cheeks = sheet(
-      'Stripes, cheeks',
-      'stripes',
-      at('cheekbone', -4, 6),
-      [
-        pass('soot', 6, {
-          carries: true,
-          part: { by: 'zones', zones: ['left.cheek', 'right.cheek'], fades: 4 },
-        }),
-      ],
-      { rule: 'features', tilt: 72, free: ['lids', 'lips'] },
+    const stripes = clear(
+      sheet('Stripes of forehead and cheeks', 'reed-tiger', mid('nasion', 0, 2), [pass('soot', 7)], {
+        free: ['lids', 'lips'],
+      }),
     )
+    const white = (label: string, points: Point[], wide: number) =>
+      line('leaf', points, ref('gull'), { label, brush: 'filbert8', params: { wide, vein: 0 } })
+    const dark = (
+      label: string,
+      points: Point[],
+      press: number,
+      brush: 'round2' | 'round3' | 'round4' = 'round3',
+    ) => line('line', points, ref('soot'), { label, brush, params: { press } })
     const nose = spot(
       'Nose',
       [
@@ -73,15 +72,54 @@ export const marshTiger = look(
       muzzle,
       base,
       soft,
-      { ...forehead, tilt: 0 },
-      cheeks,
+      stripes,
+      dark(
+        'Line from the eye down the nose',
+        [at('innerEye', 1, 1), at('innerEye', -2, 14), at('noseWing', -3, -7)],
+        62,
+      ),
+      line('eyeliner', [at('innerEye', -2, 1), at('pupil', 0, -8), at('outerEye', 3, -2)], ref('soot'), {
+        label: 'Eyeline',
+        eyes: 'shut',
+        params: { press: 90, wing: 11, rise: 30 },
+      }),
+      line('fur', [at('cheekbone', 7, 4), at('cheekbone', 3, 26), at('mouthCorner', 22, 14)], ref('gull'), {
+        label: 'White fur of the cheeks',
+        params: { count: 13, length: 12, lean: 15, press: 70, uneven: 50 },
+        fades: [1, 0.4],
+      }),
+      line('fur', [mid('chin', 12, -9), mid('chin', 0, -6), mid('chin', -12, -9)], ref('gull'), {
+        label: 'Tuft on the chin',
+        rule: 'none',
+        params: { count: 8, length: 9, lean: 0, press: 65, uneven: 40 },
+      }),
       nose,
       lights('Light on the nose', nose, 'gull', { side: -30, share: 16, inset: 1.4 }),
       line('corners', [mid('noseTip', 0, 6), mid('mouth', 0, -3)], ref('soot'), {
         label: 'Line under the nose',
         rule: 'none',
-        params: { press: 40 },
+        params: { press: 60 },
       }),
+      dark(
+        'Line of the mouth',
+        [mid('mouth', 0, -4), mid('mouth', 12, -3), mid('mouth', 24, -7)],
+        45,
+        'round2',
+      ),
+      white(
+        'White over the eyes',
+        [at('innerEye', 4, -13), at('browPeak', 2, -7), at('browTail', 7, -8)],
+        11,
+      ),
+      white('White under the eyes', [at('innerEye', 3, 12), at('pupil', 2, 19), at('outerEye', 12, 11)], 8),
+      dots(
+        'row',
+        [mid('nasion', 0, -30), mid('nasion', 0, -14)],
+        ref('gull'),
+        'Dots in threes',
+        { count: 3, first: 3.4, last: 1.4 },
+        'none',
+      ),
       dots('cluster', [mid('mouth', 15, -8), mid('mouth', 15, -13)], ref('soot'), 'Whisker dots', {
         count: 6,
         first: 1.8,
