@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Memo } from '../memo'
-import { bareHeaded, groundOf, HAIR_CUTS, type Ground } from '../skin'
+import { groundOf, HAIR_CUTS, type Ground } from '../skin'
 import {
   bounded,
   canvasSchema,
@@ -101,8 +101,7 @@ export type Look = z.infer<typeof lookSchema>
  * @param memo keeps the last few
  */
 export function groundFor({ canvas, skin }: Pick<Look, 'canvas' | 'skin'>, memo?: Memo): Ground {
-  const ground = groundOf(canvas, skin.age, skin.eyes === 'closed', memo)
-  return skin.cut === 'bald' ? bareHeaded(ground, memo) : ground
+  return groundOf(canvas, skin.age, { eyesClosed: skin.eyes === 'closed', bald: skin.cut === 'bald' }, memo)
 }
 
 /** A look, or sentences that say what is wrong where. */

@@ -95,6 +95,19 @@ const halfWidthSquared = monotoneCubic([
   [120.5, 0],
 ])
 
+/** The same of a skull that no hair lies on: rounder, since it is seen. */
+const baldSquared = monotoneCubic([
+  [-121, 0],
+  [-119.5, 15 ** 2],
+  [-115, 28 ** 2],
+  [-106, 42 ** 2],
+  [-94, 53 ** 2],
+  [-80, 61.5 ** 2],
+  [-64, 67 ** 2],
+  [-45, 70.6 ** 2],
+  [-20, 71.5 ** 2],
+])
+
 const CENTRE = 10
 const DEPTH = 60
 const END = 0.15
@@ -127,14 +140,15 @@ export interface Relief {
  */
 export function reliefOf({ landmarks, form }: Face): Relief {
   const bumps = SHAPES.flatMap(shape => placed(shape)).filter(b => b.h !== 0)
+  const squared = (ym: number) => (form.bald && ym < -20 ? baldSquared(ym) : halfWidthSquared(ym))
   const halfWidth = (y: number): number => {
     const ym = form.toMean(y)
-    return Math.sqrt(Math.max(0, halfWidthSquared(ym))) * form.wide(ym)
+    return Math.sqrt(Math.max(0, squared(ym))) * form.wide(ym)
   }
   const depth = DEPTH * (0.45 * form.kx + 0.55 * form.skullWidth)
   const across = (x: number, ym: number): number => {
     const w = form.wide(ym)
-    const w2 = Math.max(64, halfWidthSquared(ym) * w * w)
+    const w2 = Math.max(64, squared(ym) * w * w)
     return eased(1 - ((x * x) / w2) ** 1.175, 0.55)
   }
   const along = (ym: number): number =>

@@ -33,6 +33,8 @@ export interface Form {
   /** How much wider than the mean adult it is at a height of the mean adult. */
   readonly wide: (ym: number) => number
   readonly fromMean: (y: number) => number
+  /** Whether the skull is seen as it is: with hair, the skin goes on under it as high as the hair stands. */
+  readonly bald: boolean
   readonly traits: FaceTraits
 }
 
@@ -71,6 +73,8 @@ const MEAN_MID = {
   chin: 118,
 } as const
 export const MEAN_CROWN = -121
+/** Where a skull ends that no hair lies on (vertex to nasion; Farkas 1994, from memory), mm. */
+const BALD_CROWN = -111.5
 export const MEAN_FOOT = 120.5
 const MEAN_WIDTH = 133.5
 
@@ -91,10 +95,12 @@ export function tapeOf({ landmarks: { mid, left, right } }: Face): TapeMeasures 
  * The face of a canvas: from age and build, from five tape measures where there are some, with single
  * landmarks moved after that.
  * Throws RangeError with a sentence when such a face cannot be.
+ * @param bald whether its skull is seen as it is, without hair
  */
 export function faceOf(
   canvas: Pick<FaceCanvas, 'build' | 'measures' | 'nudges' | 'traits'>,
   age: number,
+  bald = false,
 ): Face {
   const traits = canvas.traits ?? {}
   let face = fromMeasures(measuresAt(age, canvas.build), age, traits)
@@ -105,7 +111,7 @@ export function faceOf(
   })
   const wrong = landmarkProblem(moved)
   if (wrong) throw new RangeError(wrong)
-  return { ...face, landmarks: moved, form: formed(face.form, moved) }
+  return { ...face, landmarks: moved, form: formed({ ...face.form, bald }, moved) }
 }
 
 /** A face from breadths and heights; what they leave open keeps the proportions of the mean adult. */
@@ -118,7 +124,7 @@ function fromMeasures(m: FaceMeasures, age: number, seen: Partial<FaceTraits>): 
   const skullHeight = (((0.55 * skullGrown(age)) / heightGrown(age) + 0.45) * (ky + m.forehead / 65)) / 2
   const traits = { ...traitsAt(m, 1 - grown, old, { kx, ky }), ...seen }
   const landmarks = landmarksFrom(m, traits, { kx, ky, skullWidth, young: 1 - grown })
-  const plain = { crown: 0, foot: 0, toMean: same, fromMean: same, wide: () => 1, traits }
+  const plain = { crown: 0, foot: 0, toMean: same, fromMean: same, wide: () => 1, bald: false, traits }
   const form = formed({ grown, old, kx, ky, skullWidth, skullHeight, ...plain }, landmarks)
   return { measures: m, landmarks, form }
 }
@@ -175,7 +181,7 @@ function landmarksFrom(
 function formed(form: Form, { mid, left, right }: Landmarks): Form {
   const brow = (left.browPeak[1] + right.browPeak[1]) / 2
   const foot = mid.chin[1] + 2.5 * form.ky
-  const crown = Math.min(MEAN_CROWN * form.skullHeight, mid.hairline[1] - 38)
+  const crown = Math.min((form.bald ? BALD_CROWN : MEAN_CROWN) * form.skullHeight, mid.hairline[1] - 38)
   const rows = [
     [MEAN_CROWN, crown],
     [MEAN_MID.hairline, mid.hairline[1]],

@@ -24,9 +24,12 @@ export function zonesOfFace(face: Face): Pick<Ground, 'zones' | 'zone'> {
   }
 }
 
-/** A face, whole or in part. Throws RangeError with a sentence when it cannot be. */
-export function faceGround(canvas: FaceCanvas, age: number): Ground {
-  const face = faceOf(canvas, age)
+/**
+ * A face, whole or in part. Throws RangeError with a sentence when it cannot be.
+ * @param bald whether nothing is kept off for hair
+ */
+export function faceGround(canvas: FaceCanvas, age: number, bald = false): Ground {
+  const face = faceOf(canvas, age, bald)
   const relief = reliefOf(face)
   const { form, landmarks } = face
   const outline = ringOf(silhouetteOf(face, relief))
@@ -66,7 +69,7 @@ export function faceGround(canvas: FaceCanvas, age: number): Ground {
     box: shown
       ? framed({ minX: shown.minX - 8, maxX: shown.maxX + 8, minY: shown.minY - 8, maxY: shown.maxY + 8 })
       : whole,
-    keepOuts: [...keepOutsOf(face), { words: 'hair', ring: hairRing(form) }],
+    keepOuts: [...keepOutsOf(face), ...(bald ? [] : [{ words: 'hair', ring: hairRing(form) }])],
     get surface() {
       return surface()
     },

@@ -10,6 +10,13 @@ import type { Ground } from './ground'
 export { armMeasures, armProblems } from './arm'
 export * from './ground'
 
+/** What a person does that changes what can be painted on. */
+interface Worn {
+  readonly eyesClosed?: boolean
+  /** Without hair: the skull is seen as it is, and nothing is kept off for hair. */
+  readonly bald?: boolean
+}
+
 /** A ground weighs so much in a memo: a few fill it, as each holds a table of the relief. */
 const WEIGHT = 400
 
@@ -18,21 +25,17 @@ const WEIGHT = 400
  * Throws RangeError with a sentence when such a face or arm cannot be.
  * @param memo keeps the last few, as each costs a table of the relief
  */
-export function groundOf(canvas: Canvas, age: number, eyesClosed = false, memo?: Memo): Ground {
-  const key = JSON.stringify(['ground', canvas, grownFor(canvas, age)])
-  const make = () => openGround(canvas, age)
+export function groundOf(
+  canvas: Canvas,
+  age: number,
+  { eyesClosed = false, bald = false }: Worn = {},
+  memo?: Memo,
+): Ground {
+  const key = JSON.stringify(['ground', canvas, grownFor(canvas, age), bald])
+  const make = () => openGround(canvas, age, bald)
   const open = memo ? memo.recall(key, [], make, WEIGHT) : make()
   if (!eyesClosed || !open.face) return open
   return memo ? memo.recall(`shut ${key}`, [open], () => withLidsDown(open)) : withLidsDown(open)
-}
-
-/** The same ground of somebody without hair: nothing of the head is kept off for it. */
-export function bareHeaded(haired: Ground, memo?: Memo): Ground {
-  const make = (): Ground =>
-    Object.create(haired, {
-      keepOuts: { value: haired.keepOuts.filter(k => k.words !== 'hair'), enumerable: true },
-    }) as Ground
-  return memo ? memo.recall('bare headed', [haired], make) : make()
 }
 
 /** The age that shapes a canvas: that of a grown person where the measures are known. */
@@ -69,7 +72,7 @@ function withLidsDown(open: Ground): Ground {
   }) as Ground
 }
 
-function openGround(canvas: Canvas, age: number): Ground {
+function openGround(canvas: Canvas, age: number, bald: boolean): Ground {
   if (canvas.kind === 'arm') return armGround(canvas, age)
-  return canvas.kind === 'board' ? boardGround(canvas, age) : faceGround(canvas, age)
+  return canvas.kind === 'board' ? boardGround(canvas, age) : faceGround(canvas, age, bald)
 }

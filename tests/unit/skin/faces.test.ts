@@ -205,7 +205,7 @@ describe('grounds', () => {
 
   it('are worked out once for each canvas by who keeps a memo, with lids down or not', () => {
     const memo = new Memo()
-    const of = (age: number, shut = false) => groundOf({ ...PLAIN_FACE }, age, shut, memo)
+    const of = (age: number, shut = false) => groundOf({ ...PLAIN_FACE }, age, { eyesClosed: shut }, memo)
     expect(of(30)).toBe(of(30))
     expect(of(30, true)).toBe(of(30, true))
     expect(of(30, true)).not.toBe(of(30))
@@ -229,5 +229,22 @@ describe('grounds', () => {
     const ring = silhouetteOf(face, reliefOf(face))
     expect(ring.length).toBeGreaterThan(400)
     expect(Math.max(...ring.map(p => p[1]))).toBeCloseTo(face.form.foot, 6)
+  })
+
+  it.each([4, 30, 70])('of somebody bald at %i years end lower, and are the same face', age => {
+    const haired = faceOf(plain('broad'), age)
+    const bald = faceOf(plain('broad'), age, true)
+    expect(bald.landmarks).toEqual(haired.landmarks)
+    expect(bald.form.crown).toBeGreaterThan(haired.form.crown + 4)
+    const [a, b] = [reliefOf(haired), reliefOf(bald)]
+    const brow = haired.landmarks.right.browPeak[1]
+    for (let y = brow; y < haired.form.foot - 6; y += 5)
+      for (const x of [-40, -12, 0, 25, 45]) expect(Math.abs(b.z(x, y) - a.z(x, y))).toBeLessThan(0.6)
+    // Round all the way up: each row narrower than the one beneath, and none by a leap.
+    for (let y = bald.form.crown + 3; y < brow; y += 2) {
+      const grows = b.halfWidth(y + 2) - b.halfWidth(y)
+      expect(grows).toBeGreaterThan(-0.3)
+      expect(grows).toBeLessThan(16)
+    }
   })
 })
