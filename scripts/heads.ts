@@ -10,6 +10,8 @@ const AGES = [3, 5, 7, 10, 14, 30, 55, 75]
 const SKINS = ['#d9a98a', '#4f3222', '#e6bd9e', '#b07a52', '#f3d6c2', '#84522f', '#d9a98a', '#b07a52']
 const HAIRS = ['#8a5a33', '#1c1512', '#1c1512', '#3a2a20', '#c9a66b', '#1c1512', '#8c3f1f', '#3a2a20']
 
+const IRISES = ['#7890a2', '#3f2a1c', '#3f2a1c', '#6b4a2c', '#6e7d55', '#3f2a1c', '#8a7a4a', '#6b4a2c']
+
 type Skin = Partial<Look['skin']>
 /** A look without steps: the n-th of the faces to begin with. */
 function bare(n: number, skin: Skin, build: 'broad' | 'fine' = 'fine'): Look {
@@ -26,9 +28,15 @@ function bare(n: number, skin: Skin, build: 'broad' | 'fine' = 'fine'): Look {
 
 const heads = [
   ...AGES.map(age => bare(0, { age, colour: '#e6bd9e' })),
-  ...HAIR_CUTS.map((cut, n) => bare(n % FACES_TO_BEGIN, { cut, hair: HAIRS[n]!, colour: SKINS[n]! })),
   ...HAIR_CUTS.map((cut, n) =>
-    bare((n + 3) % FACES_TO_BEGIN, { cut, age: 8, hair: HAIRS[7 - n]!, colour: SKINS[7 - n]! }, 'broad'),
+    bare(n % FACES_TO_BEGIN, { cut, hair: HAIRS[n]!, iris: IRISES[n]!, colour: SKINS[n]! }),
+  ),
+  ...HAIR_CUTS.map((cut, n) =>
+    bare(
+      (n + 3) % FACES_TO_BEGIN,
+      { cut, age: 8, hair: HAIRS[7 - n]!, iris: IRISES[7 - n]!, colour: SKINS[7 - n]! },
+      'broad',
+    ),
   ),
 ].map(look => {
   const { head } = new BareSkinCache(1e9).of(look, groundFor(look), PX)

@@ -5,7 +5,7 @@ import { hairBehind, SCARF } from '../../skin/faces/hair'
 import type { Ground } from '../../skin/grounds'
 import { gridOver, hash, noise } from '../grid'
 import type { BareLook } from './drawHead'
-import { Strands, wayOf } from './hair'
+import { drawCurl, Strands, wayOf } from './hair'
 import type { HeadPicture } from './skinLayers'
 import { SkinLayers } from './skinLayers'
 
@@ -50,15 +50,19 @@ function drawCloth(easel: SkinLayers, form: Form): void {
 function drawMass(easel: SkinLayers, form: Form, wide: number, { hair }: BareLook): void {
   const strands = Strands.inFlatLight(easel, form, hair.colour)
   const { grid, over } = easel
-  const mass = strands.colourAt(0, 0, 0.4, -1, 0.58, 1).slice()
+  const curly = hair.cut === 'curls'
+  const mass = strands.colourAt(0, 0, 0.4, -1, curly ? 0.3 : 0.58, 1).slice()
   for (let p = 0; p < easel.light.length; p++) {
     const x = ((p % grid.width) + 0.5) / grid.pxPerMm
     const y = grid.y0 + (Math.floor(p / grid.width) + 0.5) / grid.pxPerMm
-    const edge = 5 * (noise(x * 0.7, y * 0.12, 133) - 0.5)
-    const a = hairBehind(form, hair.cut, x / wide, y + edge)
+    const edge = curly
+      ? 15 * (noise(x * 0.16, y * 0.16, 133) - 0.5)
+      : 5 * (noise(x * 0.7, y * 0.12, 133) - 0.5)
+    const a = hairBehind(form, hair.cut, x / wide, y + edge) * (curly ? besideRim(form, x, wide, y) : 1)
     if (a > 0) over.set([mass[0]! * a, mass[1]! * a, mass[2]! * a, a], 4 * p)
   }
-  const n = strands.count(hair.cut === 'curls' ? 2600 : 3600)
+  if (curly) return drawCurlsBehind(strands, form, wide)
+  const n = strands.count(3600)
   for (let i = 0; i < n; i++) {
     const at: Point = [wide * hash(i, 141), form.crown + (form.foot - form.crown) * 0.8 * hash(i, 142)]
     if (hairBehind(form, hair.cut, at[0] / wide, at[1] + 4) < 0.9) continue
@@ -71,6 +75,25 @@ function drawMass(easel: SkinLayers, form: Form, wide: number, { hair }: BareLoo
   }
 }
 
+/** Below where curls of the front end, those behind begin raggedly beside the face, 0 to 1. */
+function besideRim(form: Form, x: number, wide: number, y: number): number {
+  const low = form.toMean(y) - 12
+  if (low < 0) return 1
+  const off = Math.min(x, wide - x) - 13 * noise(y * 0.13, x < wide / 2 ? 1 : 7, 134) * Math.min(1, low / 14)
+  return Math.min(1, Math.max(0, off / 3))
+}
+
+/** Curls all over the back of the head, like those in front. */
+function drawCurlsBehind(strands: Strands, form: Form, wide: number): void {
+  const n = strands.count(2400)
+  for (let i = 0; i < n; i++) {
+    const at: Point = [wide * hash(i, 141), form.crown + (form.foot - form.crown) * 0.85 * hash(i, 142)]
+    const grows = hairBehind(form, 'curls', at[0] / wide, at[1]) * besideRim(form, at[0], wide, at[1])
+    // What lies deeper is drawn first.
+    if (grows > 0.5) drawCurl(strands, at, i / n, i)
+  }
+}
+
 /** How one strand runs over the back of the head from where it is seen first. */
 function wayBehind(
   cut: BareLook['hair']['cut'],
@@ -79,11 +102,6 @@ function wayBehind(
   [x, y]: Point,
   key: number,
 ): Point[] {
-  if (cut === 'curls') {
-    const r = 2.2 + 2 * hash(key, 145)
-    const begin = 2 * Math.PI * hash(key, 146)
-    return wayOf(12, t => [x + r * Math.cos(begin + 9 * t), y + r * Math.sin(begin + 9 * t) + 6 * t])
-  }
   const long = cut === 'short crop' ? 14 : 55
   const lean = (hash(key, 147) - 0.5) * 5
   // Tied back it all runs to the knot behind the crown, else down to the nape or to the braids.

@@ -1,4 +1,4 @@
-import { HAIR_END, hairline, hairPolar, type HairCut } from '../faces/hair'
+import { HAIR_END, hairBehind, hairline, hairPolar, type HairCut } from '../faces/hair'
 import type { Ground } from '../grounds'
 import { hangingParts } from './hanging'
 import { gridPart, placeIn, type Part } from './part'
@@ -18,8 +18,21 @@ const THICK: Readonly<Record<HairCut, number>> = {
   'headscarf': 7,
   'bald': 0,
 }
-/** How high curls stand out of the mass of hair, and how far apart, mm. */
-const CURL = { high: 1.7, apart: 9 } as const
+/** Smooth hair and skin come to their own normals over so many columns from the seam of front and back on. */
+const SOFT = 12
+/** How high curls stand out of the mass of hair, mm. */
+const CURL_MM = 2.4
+
+/**
+ * How far curls stand out of the mass of hair at a place in space, mm: the same in front and behind, so that
+ * nothing shows where both meet. No period of it runs straight for long.
+ */
+function curlAt(x: number, y: number, z: number): number {
+  const a = Math.sin(0.62 * x + 1.6 * Math.sin(0.21 * y + 0.17 * z))
+  const b = Math.sin(0.58 * y + 1.5 * Math.sin(0.19 * z - 0.23 * x))
+  const c = Math.sin(0.6 * z + 1.6 * Math.sin(0.22 * x + 0.2 * y))
+  return (CURL_MM * (a * b + b * c + c * a)) / 1.5
+}
 
 /** The solid model of a head with its hair. */
 export function headModel(ground: Ground, cut: HairCut): Part[] {
@@ -43,13 +56,10 @@ export function headModel(ground: Ground, cut: HairCut): Part[] {
     const ease = (t: number) => Math.min(1, Math.max(0, t))
     return ease((r - hairline(angle) + 1) / 7) * ease((HAIR_END - angle) / 10)
   }
-  const curl = (x: number, y: number): number =>
-    cut === 'curls'
-      ? CURL.high * Math.sin((2 * Math.PI * x) / CURL.apart) * Math.sin((2 * Math.PI * y) / CURL.apart + 1)
-      : 0
   const raised = (x: number, y: number, out: Float64Array) => {
-    const hair = hairy(x, y) * (THICK[cut] + curl(x, y))
     surface.position(x, y, here)
+    const curl = cut === 'curls' ? curlAt(here[0]!, here[1]!, here[2]!) : 0
+    const hair = hairy(x, y) * (THICK[cut] + curl)
     surface.normal(x, y, normal)
     for (let k = 0; k < 3; k++) out[k] = here[k]! + normal[k]! * hair
   }
@@ -70,7 +80,7 @@ export function headModel(ground: Ground, cut: HairCut): Part[] {
     },
   )
   return [
-    ...joinedAtRims(front, backOfHead(ground, rowY, raised, cut)),
+    ...joinedAtRims(front, backOfHead(ground, rowY, raised, cut), cut === 'curls' ? 2 : SOFT),
     neck(ground),
     ...(cut === 'headscarf' || cut === 'curls' ? [] : ears(ground)),
     ...hangingParts(face, cut),
@@ -90,13 +100,15 @@ function backOfHead(
   const rim = new Float64Array(3)
   const deep = 128 * form.skullHeight
   const middle = (form.crown + form.foot) / 2 - 8
+  // Curls are finer than a smooth back of the head.
+  const last = cut === 'curls' ? 160 : 72
   return gridPart(
     'back',
-    73,
+    last + 1,
     ROWS,
     (i, j, out) => {
       const y = rowY(j)
-      const a = (Math.PI * i) / 72
+      const a = (Math.PI * i) / last
       const side = a < Math.PI / 2 ? 1 : -1
       raised(side * relief.halfWidth(y) * 0.998, y, rim)
       // The skull is deepest at eye level and ends above the nape; the jaw has nothing behind it but the
@@ -109,14 +121,16 @@ function backOfHead(
       const round = Math.sin(a)
       const bulge = 1 + (0.055 * round ** 1.4 + 0.05 * (1 - Math.exp(-9 * round))) * Math.max(0, 1 - low)
       const thick = THICK[cut]
-      const curl =
-        cut === 'curls'
-          ? 0.8 * CURL.high * Math.sin(17 * a + 2 * Math.sin(0.13 * y)) * Math.sin(0.37 * y + 5 * a)
-          : 0
       out[0] = Math.abs(rim[0]!) * bulge * Math.cos(a)
       out[1] = rim[1]! - thick * round * Math.max(0, -t) ** 6
-      out[2] = rim[2]! - (back + thick + curl) * round ** 0.9
-      out[3] = i / 72
+      out[2] = rim[2]! - (back + thick) * round ** 0.9
+      if (cut === 'curls') {
+        const stands = hairBehind(form, cut, i / last, y) * Math.min(1, 12 * round)
+        const curl = stands * curlAt(out[0]!, out[1]!, out[2]!)
+        out[0]! += curl * Math.cos(a)
+        out[2]! -= curl * round
+      }
+      out[3] = i / last
       out[4] = (y - form.crown) / (form.foot - form.crown)
     },
     p => [p[3]!, p[4]!],

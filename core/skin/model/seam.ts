@@ -36,14 +36,12 @@ function unit(out: Float32Array, o: number, x: number, y: number, z: number): vo
   out[o + 2] = z / l
 }
 
-/** Over so many columns from the seam on does a part come to its own normals. */
-const SOFT = 12
-
 /**
  * Two parts whose grids meet row by row, the first with its last and first columns, the other with its first and
  * last, so that no edge shows between them.
+ * @param soft over so many columns from the seam on a part comes to its own normals
  */
-export function joinedAtRims(front: Part, back: Part): [Part, Part] {
+export function joinedAtRims(front: Part, back: Part, soft: number): [Part, Part] {
   const own = [gridNormals(front), gridNormals(back)] as const
   const normals = own.map(n => n.slice()) as [Float32Array, Float32Array]
   const rows = front.positions.length / 3 / front.columns
@@ -59,9 +57,9 @@ export function joinedAtRims(front: Part, back: Part): [Part, Part] {
       for (const side of [0, 1] as const) {
         // The front runs away from its right rim to the left, the back to the right.
         const way = (side === 0) === right ? -1 : 1
-        for (let c = 0; c < SOFT; c++) {
+        for (let c = 0; c < soft; c++) {
           const o = 3 * (at[side] + way * c)
-          const t = 1 - c / SOFT
+          const t = 1 - c / soft
           const w = t * t * (3 - 2 * t)
           const [x, y, z] = [0, 1, 2].map(k => own[side][o + k]! * (1 - w) + rim[k]! * w)
           unit(normals[side], o, x!, y!, z!)

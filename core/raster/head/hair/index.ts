@@ -8,6 +8,7 @@ import { drawBraids, drawCrop, drawCurls, drawLengths } from './loose'
 import { drawScarfAround, drawScarfOver } from './scarf'
 import { Strands } from './strands'
 
+export { drawCurl } from './loose'
 export { Strands, wayOf } from './strands'
 
 /** Hair as it is worn. */

@@ -66,8 +66,8 @@ export function drawCurls(hair: Strands): void {
   drawHairline(hair)
 }
 
-/** One curl: strands that run side by side through some turns of a coil that hangs. */
-function drawCurl(hair: Strands, [cx, cy]: Point, top: number, key: number): void {
+/** One curl at a place (mm): strands that run side by side through some turns of a coil that hangs. */
+export function drawCurl(hair: Strands, [cx, cy]: Point, top: number, key: number): void {
   const k = hair.form.kx
   const radius = (1.5 + 1.7 * hash(key, 94)) * k
   const turns = 1.6 + 1.3 * hash(key, 95)
