@@ -13,7 +13,8 @@ describe('moves of a pointer', () => {
   let frames: (() => void)[] = []
   let scope = effectScope()
   let move: (event: PointerEvent) => void
-  const raw = (x: number, pointerType?: string) => pad.dispatchEvent(event('pointerrawupdate', x, pointerType))
+  const raw = (x: number, pointerType?: string) =>
+    pad.dispatchEvent(event('pointerrawupdate', x, pointerType))
   const frame = () => {
     const now = frames
     frames = []
@@ -26,9 +27,7 @@ describe('moves of a pointer', () => {
     dragged.length = 0
     frames = []
     scope = effectScope()
-    move = scope.run(() =>
-      useMoves(shallowRef(pad as unknown as HTMLElement), e => dragged.push(e.clientX)),
-    )!
+    move = scope.run(() => useMoves(shallowRef(pad as unknown as HTMLElement), e => dragged.push(e.clientX)))!
   })
   afterEach(() => {
     scope.stop()
