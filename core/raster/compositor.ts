@@ -1,6 +1,7 @@
 import { COMPARED, type Print, type Step, type World, stepPrints } from '../look'
 import type { LinearRgb } from '../paint'
 import type { Bare } from './bareSkin'
+import { ChangedRows } from './changedRows'
 import { finishedPatch } from './compose'
 import {
   blankPaint,
@@ -58,6 +59,8 @@ export class IncrementalCompositor {
   private painted: Painted
   private readonly rgba: Uint8ClampedArray<ArrayBuffer>
   private dirty: PixelBox
+  /** The same by the row: what is laid askew fills little of its box. */
+  private readonly rows: ChangedRows
   /** Layers that were changed together with others, and of which nobody was told yet. */
   private readonly untold: Layer[] = []
   /** Whether anything that was laid so far has a sheen. */
@@ -73,7 +76,29 @@ export class IncrementalCompositor {
     const { grid, light } = bare.head
     this.painted = blankPaint(bare.head, false)
     this.rgba = new Uint8ClampedArray(4 * light.length)
-    this.dirty = { i0: 0, j0: 0, i1: grid.width, j1: grid.height }
+    this.rows = new ChangedRows(grid.width, grid.height)
+    this.dirty = NO_PIXELS
+    this.wholly()
+  }
+
+  /** All of the picture has changed. */
+  private wholly(): void {
+    const { width, height } = this.bare.head.grid
+    this.dirty = { i0: 0, j0: 0, i1: width, j1: height }
+    this.rows.addAll()
+  }
+
+  /** A box of the picture has changed. */
+  private within(box: PixelBox): void {
+    this.dirty = joined(this.dirty, box)
+    this.rows.addBox(box)
+  }
+
+  /** What a layer can change has changed. */
+  private where({ box, masks, drags }: Ready): void {
+    this.dirty = joined(this.dirty, box)
+    for (const mask of masks) this.rows.addMask(mask)
+    for (const { mask } of drags) this.rows.addMask(mask)
   }
 
   /**
@@ -118,10 +143,9 @@ export class IncrementalCompositor {
   /** From the first time that a step meets a wet film on, what lies on top is kept of every pixel. */
   private watchWetness(steps: readonly Step[], world: World): void {
     if (this.painted.wet || !steps.some(s => world.wetUnder?.(s.id).size)) return
-    const { width, height } = this.bare.head.grid
     this.layers.length = this.untold.length = 0
     this.painted = blankPaint(this.bare.head, true)
-    this.dirty = { i0: 0, j0: 0, i1: width, j1: height }
+    this.wholly()
   }
 
   /** Tells of layers that were changed at once, one by one. */
@@ -173,7 +197,8 @@ export class IncrementalCompositor {
     }
     ready.forEach((r, i) => (r ? touched.push(this.lay(r, world)) : again(upper[i]!)))
     for (const layer of upper.slice(upper.length - above)) again(layer)
-    this.dirty = joined(this.dirty, changed)
+    // What was changed alone is known by the row; what was laid anew above it, by its box.
+    if (touched.length > ready.length || going.length !== upper.length) this.within(changed)
     return touched
   }
 
@@ -181,7 +206,7 @@ export class IncrementalCompositor {
   private uncover(layer: Layer): void {
     this.copy(layer, layer.box, false)
     layer.films.forEach(film => this.painted.wet?.forget(film))
-    this.dirty = joined(this.dirty, layer.box)
+    this.where(layer)
   }
 
   private takeOff(): void {
@@ -216,7 +241,7 @@ export class IncrementalCompositor {
     this.layers.push(layer)
     this.layAll(layer, world, box)
     samples?.changed(box, layer.paint, box, this.painted.paint)
-    this.dirty = joined(this.dirty, box)
+    this.where(layer)
     return layer
   }
 
@@ -244,8 +269,7 @@ export class IncrementalCompositor {
   patch(): Patch | null {
     const { i0, j0, i1, j1 } = this.dirty
     if (isEmpty(this.dirty)) return null
-    finishedPatch(this.bare.head, this.painted, this.dirty, this.rgba)
-    this.dirty = NO_PIXELS
+    this.finish()
     const { width } = this.bare.head.grid
     const w = i1 - i0
     const rgba = new Uint8ClampedArray(4 * w * (j1 - j0))
@@ -256,9 +280,14 @@ export class IncrementalCompositor {
 
   /** The whole picture so far. */
   whole(): Uint8ClampedArray<ArrayBuffer> {
-    finishedPatch(this.bare.head, this.painted, this.dirty, this.rgba)
-    this.dirty = NO_PIXELS
+    this.finish()
     return this.rgba.slice()
+  }
+
+  /** Finishes what has changed. */
+  private finish(): void {
+    this.rows.take(row => finishedPatch(this.bare.head, this.painted, row, this.rgba))
+    this.dirty = NO_PIXELS
   }
 
   /**

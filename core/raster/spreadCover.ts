@@ -154,6 +154,9 @@ function turnsAt(turns: Int16Array, width: number, height: number, x: number, y:
   return i >= 0 && j >= 0 && i < width && j < height && turns[j * width + i] !== 0
 }
 
+/** So much more of a row is looked at than what comes near, pixels: no rounding leaves a pixel out. */
+const HAIR = 1e-6
+
 /** The same for a short piece of an edge, from (x, y) to (x + dx, y + dy). */
 function nearPiece(
   out: Float32Array,
@@ -173,12 +176,21 @@ function nearPiece(
   const smooth = soft > SMOOTH
   const length2 = dx * dx + dy * dy
   const per = length2 > 0 ? 1 / length2 : 0
-  const i0 = Math.max(0, Math.ceil(Math.min(x, x + dx) - reach))
-  const i1 = Math.min(width - 1, Math.floor(Math.max(x, x + dx) + reach))
-  const j0 = Math.max(0, Math.ceil(Math.min(y, y + dy) - reach))
-  const j1 = Math.min(height - 1, Math.floor(Math.max(y, y + dy) + reach))
+  const left = dx < 0 ? x + dx : x
+  const right = dx < 0 ? x : x + dx
+  const top = dy < 0 ? y + dy : y
+  const foot = dy < 0 ? y : y + dy
+  const j0 = Math.max(0, Math.ceil(top - reach))
+  const j1 = Math.min(height - 1, Math.floor(foot + reach))
   for (let j = j0; j <= j1; j++) {
     const py = j - y
+    // A row that passes above or below the piece comes near it for less of its length.
+    const beside = j < top ? top - j : j > foot ? j - foot : 0
+    const rest = far - beside * beside
+    if (rest <= 0) continue
+    const wide = Math.sqrt(rest) + HAIR
+    const i0 = Math.max(0, Math.ceil(left - wide))
+    const i1 = Math.min(width - 1, Math.floor(right + wide))
     for (let i = i0, p = j * width + i0; i <= i1; i++, p++) {
       const px = i - x
       const along = (px * dx + py * dy) * per

@@ -132,6 +132,11 @@ test('changes of groups are undone and done again by keys', async ({ page }) => 
   await expect(groups).toHaveCount(before + 1)
   await page.keyboard.press('Control+z')
   await expect(groups).toHaveCount(before)
+  const kept = async () => {
+    const all = await (await page.request.get('/api/stencils')).json()
+    return all.find((s: { id: string }) => s.id === 'star-set').groups.length
+  }
+  await expect.poll(kept).toBe(before)
   await page.reload()
   await page.getByRole('tab', { name: 'Groups' }).click()
   await expect(groups).toHaveCount(before)

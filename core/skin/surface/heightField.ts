@@ -93,10 +93,10 @@ class Fan implements Exponential {
     if (a < 0) a += rays
     const i = Math.floor(a)
     const g = a - i
-    const rayBefore = (i + rays - 1) % rays
-    const rayHere = i % rays
-    const rayNext = (i + 1) % rays
-    const rayAfter = (i + 2) % rays
+    const rayHere = i < rays ? i : i - rays
+    const rayBefore = rayHere > 0 ? rayHere - 1 : rays - 1
+    const rayNext = rayHere + 1 < rays ? rayHere + 1 : 0
+    const rayAfter = rayNext + 1 < rays ? rayNext + 1 : 0
     const { rings } = this
     if (rings[rayBefore]! <= ring) this.grow(rayBefore, ring + 1)
     if (rings[rayHere]! <= ring) this.grow(rayHere, ring + 1)
