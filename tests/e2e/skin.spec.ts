@@ -90,6 +90,7 @@ test('a look goes onto an arm and onto the board, and is painted there', async (
     await page.getByRole('radio', { name: kind }).click()
     await expect(page.getByTestId('canvas-preview')).toBeVisible({ timeout: 20_000 })
     await page.getByRole('button', { name: 'Move the look there' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
     await expect(page.getByRole('button', { name })).toBeVisible({ timeout: 20_000 })
     await painted(page)
   }
