@@ -122,6 +122,8 @@ export const boneLantern = look(
       })
     return [
       bone,
+      leaf('Leaf', at('browPeak', 0, -21), at('browPeak', -6, -30), at('browPeak', -4, -40)),
+      leaf('Second leaf', at('browPeak', 16, -18), at('browPeak', 24, -20), at('browPeak', 26, -8)),
       hollow,
       rework('Hollow smoked out', 'blend', [hollow], { width: 5, reach: 2.4 }),
       {
@@ -156,8 +158,6 @@ export const boneLantern = look(
       garland,
       lights('Light on each petal', garland, 'thrift', { side: -30, share: 12, inset: 0.6, press: 30 }),
       nose,
-      leaf('Leaf', at('browPeak', 0, -21), at('browPeak', -6, -30), at('browPeak', -4, -40)),
-      leaf('Second leaf', at('browPeak', 16, -18), at('browPeak', 24, -20), at('browPeak', 26, -8)),
       rose,
       half('Jagged outline of some petals', rose, 'plum', { side: 135, share: 34, press: 40 }),
       lips(['plum']),
@@ -186,7 +186,7 @@ export const boneLantern = look(
       line(
         'scallops',
         [at('mouthCorner', 19, -19), at('mouthCorner', 6, -12), mid('mouth', 2, -9)],
-        ref('soot'),
+        ref('plum'),
         {
           label: 'Gums above',
           ...one,
@@ -197,7 +197,7 @@ export const boneLantern = look(
       line(
         'scallops',
         [mid('mouth', 2, 10), at('mouthCorner', 6, 9), at('mouthCorner', 19, -1)],
-        ref('soot'),
+        ref('plum'),
         {
           label: 'Gums below',
           ...one,

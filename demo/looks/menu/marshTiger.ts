@@ -50,12 +50,8 @@ export const marshTiger = look(
     )
     const white = (label: string, points: Point[], wide: number) =>
       line('leaf', points, ref('gull'), { label, brush: 'filbert8', params: { wide, vein: 0 } })
-    const dark = (
-      label: string,
-      points: Point[],
-      press: number,
-      brush: 'round2' | 'round3' | 'round4' = 'round3',
-    ) => line('line', points, ref('soot'), { label, brush, params: { press } })
+    const dark = (label: string, points: Point[], press: number, brush: 'round2' | 'round3' = 'round3') =>
+      line('line', points, ref('soot'), { label, brush, params: { press } })
     const nose = spot(
       'Nose',
       [
@@ -95,17 +91,16 @@ export const marshTiger = look(
       }),
       nose,
       lights('Light on the nose', nose, 'gull', { side: -30, share: 16, inset: 1.4 }),
-      line('corners', [mid('noseTip', 0, 6), mid('mouth', 0, -3)], ref('soot'), {
+      line('corners', [mid('noseTip', 0, 6), mid('mouth', 0, -3)], ref('plum'), {
         label: 'Line under the nose',
         rule: 'none',
         params: { press: 60 },
       }),
-      dark(
-        'Line of the mouth',
-        [mid('mouth', 0, -4), mid('mouth', 12, -3), mid('mouth', 24, -7)],
-        45,
-        'round2',
-      ),
+      line('line', [mid('mouth', 0, -4), mid('mouth', 12, -3), mid('mouth', 24, -7)], ref('plum'), {
+        label: 'Line of the mouth',
+        brush: 'round2',
+        params: { press: 45 },
+      }),
       white(
         'White over the eyes',
         [at('innerEye', 4, -13), at('browPeak', 2, -7), at('browTail', 7, -8)],
@@ -120,16 +115,16 @@ export const marshTiger = look(
         { count: 3, first: 3.4, last: 1.4 },
         'none',
       ),
-      dots('cluster', [mid('mouth', 15, -8), mid('mouth', 15, -13)], ref('soot'), 'Whisker dots', {
+      dots('cluster', [mid('mouth', 17, -13), mid('mouth', 17, -17)], ref('plum'), 'Whisker dots', {
         count: 6,
         first: 1.8,
         last: 1.2,
       }),
-      line('whiskers', [mid('mouth', 15, -8), mid('mouth', 46, -14)], ref('gull'), {
+      line('whiskers', [mid('mouth', 19, -15), mid('mouth', 48, -20)], ref('gull'), {
         label: 'Whiskers',
         optional: true,
         worth: 6,
-        params: { press: 30, count: 4, fan: 26, gap: 3, bow: 12 },
+        params: { press: 30, count: 4, fan: 20, gap: 3, bow: 8 },
       }),
     ]
   },

@@ -40,6 +40,15 @@ export const nightHarbour = look(
     return [
       sky,
       soft,
+      glitter('Glitter along the sky', 'rim', [], {
+        on: sky.id,
+        sort: 'fine',
+        width: 3,
+        amount: 0.5,
+        colour: glitterColour('Sea dust'),
+        optional: true,
+        worth: 5,
+      }),
       dotsOn,
       star,
       half('Jagged outline of the large stars', star, 'midnight', { side: 120, share: 45, press: 60 }),
@@ -91,15 +100,6 @@ export const nightHarbour = look(
         count: 3,
         first: 3.4,
         last: 1.4,
-      }),
-      glitter('Gel along the sky', 'rim', [], {
-        on: sky.id,
-        sort: 'gel',
-        width: 3,
-        amount: 0.5,
-        colour: glitterColour('Sea dust'),
-        optional: true,
-        worth: 5,
       }),
       gemOf([mid('nasion', 0, -16)], 6, 'Sea'),
     ]

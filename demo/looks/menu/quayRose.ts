@@ -58,17 +58,14 @@ export const quayRose = look(
         load: { kind: 'double', light: ref('fern'), dark: ref('kelp') },
         params: { wide, vein: 0.7 },
       })
-    const large = leaf('Large leaves', [15, -12], [31, -22], [27, -42], 15)
-    const low = leaf('Leaves below', [18, 8], [32, 10], [34, 26], 11)
+    const large = leaf('Large leaves', [21, -13], [33, -22], [27, -42], 15)
+    const low = leaf('Leaves below', [21, 9], [33, 10], [34, 26], 11)
     return [
       blush,
+      heart,
       { ...sheet('Leaf above', 'hothouse', [0, -38], [pass('kelp', 6), pass('fern', 2)]), tilt: 0 },
       sheet('Lace below', 'lantern-lace', [0, 58], [pass('plum', 5)]),
-      large,
-      low,
-      heart,
       rose,
-      half('Jagged outline of the leaves', large, 'soot', { side: 90, share: 40, press: 40 }),
       half('Jagged outline of some petals', rose, 'plum', { side: 135, share: 40, press: 45 }),
       line(
         'line',
@@ -148,6 +145,9 @@ export const quayRose = look(
         { count: 3, first: 2.6, last: 1.2 },
         'none',
       ),
+      large,
+      low,
+      half('Jagged outline of the leaves', large, 'soot', { side: 90, share: 40, press: 40 }),
       glitter(
         'Dust where it stayed empty',
         'outline',

@@ -108,6 +108,15 @@ export const silverEel = look(
     return [
       water,
       rework('Rim stippled out', 'blend', [water], { width: 8, reach: 3 }),
+      glitter('Frost where it stayed empty', 'rim', [], {
+        on: water.id,
+        sort: 'fine',
+        width: 3,
+        amount: 0.3,
+        colour: glitterColour('Frost'),
+        optional: true,
+        worth: 4,
+      }),
       {
         ...sheet(
           'Eelskin',
@@ -188,15 +197,6 @@ export const silverEel = look(
         count: 3,
         first: 3.2,
         last: 1.4,
-      }),
-      glitter('Frost where it stayed empty', 'rim', [], {
-        on: water.id,
-        sort: 'gel',
-        width: 3,
-        amount: 0.3,
-        colour: glitterColour('Frost'),
-        optional: true,
-        worth: 4,
       }),
       gemOf([mid('nasion', 0, -17)], 6, 'Sea'),
     ]

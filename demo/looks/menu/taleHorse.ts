@@ -124,16 +124,6 @@ export const taleHorse = look(
       ),
       flower('Flower under the horn', p(0, -17), p(0, -25), 'gull', 'thrift', 'none'),
       flower('Flowers beside it', p(13, -17), p(13, -23.5), 'gull', 'lilac-pearl', 'features'),
-      line('leaf', [p(17, -13), p(22, -12), p(26, -8)], ref('kelp'), {
-        label: 'Leaves',
-        load: { kind: 'double', light: ref('fern'), dark: ref('kelp') },
-        params: { wide: 5, vein: 0 },
-      }),
-      line('leaf', [p(5, -9), p(6, -6), p(4, -1)], ref('kelp'), {
-        label: 'Small leaves',
-        load: { kind: 'double', light: ref('fern'), dark: ref('kelp') },
-        params: { wide: 4, vein: 0 },
-      }),
       line('swirl', [at('cheekbone', -6, 14), at('cheekbone', -9, 14), at('outerEye', 8, 10)], ref('dusk'), {
         label: 'Swirl on the cheek',
         params: { press: 60, turns: 1.3 },
@@ -157,6 +147,16 @@ export const taleHorse = look(
         ),
         tilt: -10,
       },
+      line('leaf', [p(17, -13), p(22, -12), p(26, -8)], ref('kelp'), {
+        label: 'Leaves',
+        load: { kind: 'double', light: ref('fern'), dark: ref('kelp') },
+        params: { wide: 5, vein: 0 },
+      }),
+      line('leaf', [p(5, -9), p(6, -6), p(4, -1)], ref('kelp'), {
+        label: 'Small leaves',
+        load: { kind: 'double', light: ref('fern'), dark: ref('kelp') },
+        params: { wide: 4, vein: 0 },
+      }),
       lights('Light on the ears', ear, 'gull', { side: -60, share: 18, inset: 1 }),
       dots('row', [at('browPeak', 0, -4), at('browTail', 4, -3)], ref('gull'), 'Pearls over the brow', {
         count: 4,
