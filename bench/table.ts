@@ -59,3 +59,25 @@ export function medianOf(runs: number, run: () => number): number {
 
 /** Median time of a job over some runs after a first one, ms. */
 export const median = (job: () => void, runs = 5): number => medianOf(runs, () => timed(job))
+
+/**
+ * Times of two jobs that take turns, some runs of each at a time, ms: what else the machine does meanwhile falls
+ * on both. Of each the lower quartile, as what comes between only ever adds.
+ * @param rounds how often they take turns
+ * @param runs of each of them in its turn
+ */
+export function byTurns(
+  rounds: number,
+  runs: readonly [number, number],
+  jobs: readonly [() => void, () => void],
+): [number, number] {
+  const took: [number[], number[]] = [[], []]
+  for (let round = 0; round < rounds; round++) {
+    jobs.forEach((job, which) => {
+      job()
+      for (let n = 0; n < runs[which]!; n++) took[which]!.push(timed(job))
+    })
+  }
+  const quartile = (all: number[]): number => all.sort((a, b) => a - b)[all.length >> 2]!
+  return [quartile(took[0]), quartile(took[1])]
+}

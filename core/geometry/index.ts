@@ -1,6 +1,7 @@
 export * from './units'
 export * from './point'
 export * from './ring'
+export * from './holder'
 export * from './polygon'
 export * from './transform'
 export * from './flatten'

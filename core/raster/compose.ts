@@ -1,27 +1,29 @@
 import { srgbByte, type LinearRgb } from '../paint/colour'
 import type { HeadPicture } from './head'
-import type { Painted, PixelBox } from './painted'
+import type { Painted } from './painted'
+import { RowSpans } from './rowSpans'
 
 /** How strongly pearl and metal send the lamp back where the skin faces it, and how broad that is. */
 const SHINE = { broad: 0.16, sharp: 2.4 } as const
 
 /**
- * Writes a box of the finished picture into `out`, as sRGB bytes: painted skin under the head's light, with
+ * Writes some pixels of the finished picture into `out`, as sRGB bytes: painted skin under the head's light, with
  * sheen where the paint has one, and hair and eyes over it. Shade is a little warmer than light, as skin lets
  * red light through.
  */
-export function finishedPatch(
+export function finishPixels(
   head: HeadPicture,
   { paint, sheen }: Painted,
-  { i0, j0, i1, j1 }: PixelBox,
+  { first, end, height }: RowSpans,
   out: Uint8ClampedArray,
 ): void {
   const { light, gloss, over, grid } = head
   const [tr, tg, tb] = head.tint ?? WHITE
   // A pixel is written as one number, red in its lowest byte: four writes would take as long as all the rest.
   const pixels = new Uint32Array(out.buffer, out.byteOffset, out.length / 4)
-  for (let j = j0; j < j1; j++) {
-    for (let p = j * grid.width + i0, end = j * grid.width + i1; p < end; p++) {
+  for (let j = 0; j < height; j++) {
+    const last = j * grid.width + end[j]!
+    for (let p = j * grid.width + first[j]!; p < last; p++) {
       const l = light[p]!
       const mirror = gloss[p]!
       const shine = sheen[p]!
@@ -61,7 +63,7 @@ export function finishedPicture(
 ): Uint8ClampedArray<ArrayBuffer> {
   const out = new Uint8ClampedArray(4 * head.light.length)
   const { width, height } = head.grid
-  finishedPatch(head, painted, { i0: 0, j0: 0, i1: width, j1: height }, out)
+  finishPixels(head, painted, RowSpans.all(width, height), out)
   return out
 }
 

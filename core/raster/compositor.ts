@@ -1,41 +1,12 @@
-import { COMPARED, type Print, type Step, type World, stepPrints } from '../look'
+import { COMPARED, type Print, type Step, type World } from '../look'
 import type { LinearRgb } from '../paint'
 import type { Bare } from './bareSkin'
-import { ChangedRows } from './changedRows'
-import { finishedPatch } from './compose'
-import {
-  blankPaint,
-  boxOfMask,
-  copyRows,
-  isEmpty,
-  joined,
-  NO_PIXELS,
-  shared,
-  type Painted,
-  type PixelBox,
-} from './painted'
-import { dragMasks, layStep, runsTogether, type StepPrints } from './layStep'
-import { maskOf } from './printMask'
+import { finishPixels } from './compose'
+import { copyLayer, readyStep, Stores, type Layer, type Ready } from './layer'
+import { layStep, runsTogether } from './layStep'
+import { blankPaint, isEmpty, joined, NO_PIXELS, shared, type Painted, type PixelBox } from './painted'
+import { RowSpans } from './rowSpans'
 import { Samples } from './samples'
-
-/** A step made ready to be laid: its prints with what they cover, and the pixels that they can change. */
-interface Ready extends StepPrints {
-  readonly key: string
-  readonly box: PixelBox
-}
-
-/** One step as it was laid, with what lay beneath it in its box. */
-interface Layer extends Ready {
-  readonly paint: Float32Array
-  /** Empty for as long as nothing in the picture shines. */
-  sheen: Float32Array
-  /** What lay on top beneath it, with thickness and ground; empty where no film is ever wet. */
-  readonly top: Int32Array
-  readonly thick: Float32Array
-  readonly below: Float32Array
-  /** Null where nobody asks how steps show. */
-  readonly samples: Samples | null
-}
 
 /** Whether a print may leave a sheen where it lies. */
 const leavesSheen = ({ particles, paints }: Print): boolean =>
@@ -60,11 +31,12 @@ export class IncrementalCompositor {
   private readonly rgba: Uint8ClampedArray<ArrayBuffer>
   private dirty: PixelBox
   /** The same by the row: what is laid askew fills little of its box. */
-  private readonly rows: ChangedRows
+  private readonly rows: RowSpans
   /** Layers that were changed together with others, and of which nobody was told yet. */
   private readonly untold: Layer[] = []
   /** Whether anything that was laid so far has a sheen. */
   private shiny = false
+  private readonly stores = new Stores()
   /** The layer that `compared` speaks of. */
   private told: Layer | null = null
 
@@ -76,7 +48,7 @@ export class IncrementalCompositor {
     const { grid, light } = bare.head
     this.painted = blankPaint(bare.head, false)
     this.rgba = new Uint8ClampedArray(4 * light.length)
-    this.rows = new ChangedRows(grid.width, grid.height)
+    this.rows = new RowSpans(grid.width, grid.height)
     this.dirty = NO_PIXELS
     this.wholly()
   }
@@ -97,8 +69,8 @@ export class IncrementalCompositor {
   /** What a layer can change has changed. */
   private where({ box, masks, drags }: Ready): void {
     this.dirty = joined(this.dirty, box)
-    for (const mask of masks) this.rows.addMask(mask)
-    for (const { mask } of drags) this.rows.addMask(mask)
+    for (const mask of masks) this.rows.addMask(mask, mask.i0, mask.j0)
+    for (const { mask } of drags) this.rows.addMask(mask, mask.i0, mask.j0)
   }
 
   /**
@@ -210,33 +182,19 @@ export class IncrementalCompositor {
   }
 
   private takeOff(): void {
-    this.uncover(this.layers.pop()!)
+    const layer = this.layers.pop()!
+    this.uncover(layer)
+    this.stores.free(layer)
   }
 
-  private ready(step: Step, key: string, world: World): Ready {
-    const prints = stepPrints(step, world)
-    const masks = prints.map(p => maskOf(p, this.bare.head))
-    const films = prints.map(() => this.painted.wet?.next() ?? 0)
-    const drags = this.painted.wet ? dragMasks(step, world, this.bare.head) : []
-    const box = [...masks, ...drags.map(d => d.mask)].map(boxOfMask).reduce(joined, NO_PIXELS)
-    return { key, step, prints, masks, films, drags, box }
-  }
+  private ready = (step: Step, key: string, world: World): Ready =>
+    readyStep(step, key, world, this.bare.head, this.painted.wet ?? null)
 
   private lay(ready: Ready, world: World): Layer {
     const { box, masks } = ready
-    const n = isEmpty(box) ? 0 : (box.i1 - box.i0) * (box.j1 - box.j0)
     const samples = this.compares ? new Samples(masks, box, this.bare.head, COMPARED) : null
-    const wet = this.painted.wet ? n : 0
     this.shiny ||= ready.prints.some(leavesSheen)
-    const layer: Layer = {
-      ...ready,
-      paint: new Float32Array(3 * n),
-      sheen: new Float32Array(this.shiny ? n : 0),
-      top: new Int32Array(wet),
-      thick: new Float32Array(wet),
-      below: new Float32Array(3 * wet),
-      samples,
-    }
+    const layer = this.stores.layerOf(ready, this.shiny, Boolean(this.painted.wet), samples)
     this.copy(layer, box, true)
     this.layers.push(layer)
     this.layAll(layer, world, box)
@@ -251,18 +209,7 @@ export class IncrementalCompositor {
 
   /** Copies some pixels of the painted skin into a layer's store, or back. */
   private copy(layer: Layer, clip: PixelBox, into: boolean): void {
-    const { paint, sheen, wet } = this.painted
-    const { width } = this.bare.head.grid
-    copyRows(layer.paint, layer.box, paint, width, 3, clip, into)
-    if (this.shiny) {
-      // A layer from before anything shone had no sheen beneath it.
-      if (!layer.sheen.length) layer.sheen = new Float32Array(layer.paint.length / 3)
-      copyRows(layer.sheen, layer.box, sheen, width, 1, clip, into)
-    }
-    if (!wet) return
-    copyRows(layer.top, layer.box, wet.top, width, 1, clip, into)
-    copyRows(layer.thick, layer.box, wet.thick, width, 1, clip, into)
-    copyRows(layer.below, layer.box, wet.below, width, 3, clip, into)
+    copyLayer(layer, this.painted, this.bare.head.grid.width, clip, into, this.shiny)
   }
 
   /** The part of the picture that has changed since it was last asked for; null when nothing has. */
@@ -286,7 +233,8 @@ export class IncrementalCompositor {
 
   /** Finishes what has changed. */
   private finish(): void {
-    this.rows.take(row => finishedPatch(this.bare.head, this.painted, row, this.rgba))
+    finishPixels(this.bare.head, this.painted, this.rows, this.rgba)
+    this.rows.clear()
     this.dirty = NO_PIXELS
   }
 

@@ -1,5 +1,6 @@
 import { boxOf, EMPTY_BOX, type Box, type Ring } from '../geometry'
 import type { Grid } from './grid'
+import type { RowSpans } from './rowSpans'
 
 /** Coverage of part of a grid: one value in [0, 1] a pixel, from pixel (i0, j0) on. */
 export interface Mask {
@@ -10,6 +11,8 @@ export interface Mask {
   readonly width: number
   readonly height: number
   readonly data: Float32Array
+  /** The pixels outside which nothing is covered, where they are known by the row. */
+  readonly spans?: RowSpans
 }
 
 export const EMPTY_MASK: Mask = { i0: 0, j0: 0, width: 0, height: 0, data: new Float32Array(0) }
@@ -152,7 +155,8 @@ export function blurred(mask: Mask, sigma: number): Mask {
     boxDown(b, c, mask.width, mask.height, r)
     a = c
   }
-  return { ...mask, data: a }
+  // It covers more than before: spans that were known would cut it.
+  return { ...mask, data: a, spans: undefined }
 }
 
 /**

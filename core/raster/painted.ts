@@ -1,5 +1,6 @@
 import type { Mask } from './coverage'
 import type { HeadPicture } from './head'
+import type { RowSpans } from './rowSpans'
 import { WetFilms } from './wetFilms'
 
 /**
@@ -59,6 +60,7 @@ export const blankPaint = ({ albedo, light }: HeadPicture, wet: boolean): Painte
 /**
  * Copies some pixels from a whole picture into the store of a box of it, or back.
  * @param values numbers a pixel
+ * @param spans the pixels of the box that are in question; all of them when left out
  */
 export function copyRows<A extends Float32Array | Int32Array>(
   store: A,
@@ -68,12 +70,16 @@ export function copyRows<A extends Float32Array | Int32Array>(
   values: number,
   { i0, j0, i1, j1 }: PixelBox,
   into: boolean,
+  spans?: RowSpans,
 ): void {
   const wide = box.i1 - box.i0
-  for (let j = j0; j < j1 && i0 < i1; j++) {
-    const at = values * (j * width + i0)
-    const n = values * ((j - box.j0) * wide + i0 - box.i0)
-    const length = values * (i1 - i0)
+  for (let j = j0; j < j1; j++) {
+    const from = spans ? Math.max(i0, box.i0 + spans.first[j - box.j0]!) : i0
+    const to = spans ? Math.min(i1, box.i0 + spans.end[j - box.j0]!) : i1
+    if (from >= to) continue
+    const at = values * (j * width + from)
+    const n = values * ((j - box.j0) * wide + from - box.i0)
+    const length = values * (to - from)
     if (into) store.set(whole.subarray(at, at + length), n)
     else whole.set(store.subarray(n, n + length), at)
   }

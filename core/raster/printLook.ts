@@ -79,11 +79,14 @@ function layPlain(
   const { grid, skin, hair } = head
   const { table } = inks.list[0]!
   const { tool, swing, mean, rim, thin } = texture
-  const { data: covers } = mask
-  const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
+  const { data: covers, spans } = mask
+  const area = shared(clip, boxOfMask(mask))
   const last = table.length / 9 - 1
-  for (let j = j0; j < j1; j++) {
+  const steps = ((swatches / mean) * last) / most
+  for (let j = area.j0; j < area.j1; j++) {
     const y = grid.y0 + (j + 0.5) / grid.pxPerMm
+    const i0 = spans ? Math.max(area.i0, mask.i0 + spans.first[j - mask.j0]!) : area.i0
+    const i1 = spans ? Math.min(area.i1, mask.i0 + spans.end[j - mask.j0]!) : area.i1
     let p = j * grid.width + i0
     let m = (j - mask.j0) * mask.width + i0 - mask.i0
     for (let i = i0; i < i1; i++, p++, m++) {
@@ -95,17 +98,25 @@ function layPlain(
       // What `thicknessAt` and `stepOf` say, written out: calls would cost as much again.
       const even = 1 + swing * (0.5 - g)
       const edge = cover > 0.5 ? rim * 16 * (cover - 0.5) * (1 - cover) : 0
-      const thick = ((even > 0 ? even : 0) / mean) * (1 - thin + thin * cover + edge)
-      const x = swatches * thick * (1 - (1 - HAIR_TAKES) * hair[p]!)
-      const n = ((x / most) * last + 0.5) | 0
-      let o = 9 * (n < last ? n : last)
-      for (let q = 3 * p; q < 3 * p + 3; q++, o += 3) {
-        const under = paint[q]!
-        const ground = under < 0.99 ? under : 0.99
-        const s = table[o]!
-        paint[q] = under + ((s + ground * table[o + 1]!) / (table[o + 2]! - ground * s) - under) * a
-      }
-      if (sheen[p]! > 0) sheen[p]! += -sheen[p]! * opacityOf(3 * x) * a
+      const thick =
+        (even > 0 ? even : 0) * (1 - thin + thin * cover + edge) * (1 - (1 - HAIR_TAKES) * hair[p]!)
+      const n = (thick * steps + 0.5) | 0
+      const o = 9 * (n < last ? n : last)
+      // Band by band, written out: of each pixel that is laid this is the most of the work.
+      const q = 3 * p
+      const red = paint[q]!
+      const green = paint[q + 1]!
+      const blue = paint[q + 2]!
+      const onRed = red < 0.99 ? red : 0.99
+      const onGreen = green < 0.99 ? green : 0.99
+      const onBlue = blue < 0.99 ? blue : 0.99
+      const r = table[o]!
+      const gr = table[o + 3]!
+      const b = table[o + 6]!
+      paint[q] = red + ((r + onRed * table[o + 1]!) / (table[o + 2]! - onRed * r) - red) * a
+      paint[q + 1] = green + ((gr + onGreen * table[o + 4]!) / (table[o + 5]! - onGreen * gr) - green) * a
+      paint[q + 2] = blue + ((b + onBlue * table[o + 7]!) / (table[o + 8]! - onBlue * b) - blue) * a
+      if (sheen[p]! > 0) sheen[p]! += -sheen[p]! * opacityOf((3 * swatches * thick) / mean) * a
     }
   }
 }
@@ -124,11 +135,13 @@ function layFilm(
   const single = inks.list.length === 1 ? inks.list[0]! : null
   const placed = !single || print.runsOut !== undefined || print.thins !== undefined
   const { tool } = texture
-  const { data: covers } = mask
-  const { i0, j0, i1, j1 } = shared(clip, boxOfMask(mask))
+  const { data: covers, spans } = mask
+  const area = shared(clip, boxOfMask(mask))
   // Written out by the pixel, without calls that make anything: this is where painting spends its time.
-  for (let j = j0; j < j1; j++) {
+  for (let j = area.j0; j < area.j1; j++) {
     const y = grid.y0 + (j + 0.5) / grid.pxPerMm
+    const i0 = spans ? Math.max(area.i0, mask.i0 + spans.first[j - mask.j0]!) : area.i0
+    const i1 = spans ? Math.min(area.i1, mask.i0 + spans.end[j - mask.j0]!) : area.i1
     for (
       let i = i0, p = j * grid.width + i0, m = (j - mask.j0) * mask.width + i0 - mask.i0;
       i < i1;

@@ -1,6 +1,7 @@
 import { boxOf, EMPTY_BOX, type Box, type Ring } from '../geometry'
 import { EMPTY_MASK, type Mask } from './coverage'
 import type { Grid } from './grid'
+import { RowSpans } from './rowSpans'
 
 /** Points of a ring that lie closer together than this are passed over, pixels: finer cannot be seen. */
 const CLOSE = 0.2
@@ -41,9 +42,11 @@ export function spreadCover(rings: readonly Ring[], spread: readonly number[], g
   // The middles of pixels are the whole numbers of this frame.
   const local = rings.map(ring => pixelRing(ring, grid, i0 + 0.5, j0 + 0.5))
   const data = new Float32Array(width * height)
-  const turns = windings(local, width, height, data)
-  local.forEach((ring, n) => nearEdge(data, turns, width, height, ring, (spread[n] ?? 0) * k))
-  return { i0, j0, width, height, data }
+  const spans = new RowSpans(width, height)
+  const turns = windings(local, width, height, data, spans)
+  const field: Field = { width, height, cover: data, turns, spans }
+  local.forEach((ring, n) => nearEdge(field, ring, (spread[n] ?? 0) * k))
+  return { i0, j0, width, height, data, spans }
 }
 
 /** A ring in pixels of a part of the grid, without points that lie too close together to be told apart. */
@@ -60,17 +63,27 @@ function pixelRing(ring: Ring, { x0, y0, pxPerMm: k }: Grid, i0: number, j0: num
   return out.subarray(0, n)
 }
 
+let room = new Int16Array(0)
+/** Noughts to count turns in: one store for all, as none of it is needed once a cover is made. */
+function blankTurns(n: number): Int16Array {
+  if (room.length < n) room = new Int16Array(n)
+  else room.fill(0, 0, n)
+  return room
+}
+
 /**
  * How often the rings run round the middle of each pixel.
  * @param data where they do it is set to 1
+ * @param spans takes in where they do it
  */
 function windings(
   rings: readonly Float64Array[],
   width: number,
   height: number,
   data: Float32Array,
+  spans: RowSpans,
 ): Int16Array {
-  const turns = new Int16Array(width * height)
+  const turns = blankTurns(width * height)
   for (const ring of rings) {
     const n = ring.length
     let ax = ring[n - 2]!
@@ -84,6 +97,8 @@ function windings(
       for (let j = Math.max(0, Math.ceil(down ? ay : by)); j < end; j++) {
         const x = Math.max(0, Math.ceil(ax + (j - ay) * slope))
         if (x < width) turns[j * width + x]! += down ? 1 : -1
+        // Where it ends too: what was counted there is summed up with the rest of the row.
+        spans.add(j, x, x < width ? x + 1 : width)
       }
       ax = bx
       ay = by
@@ -91,7 +106,7 @@ function windings(
   }
   for (let j = 0; j < height; j++) {
     let turn = 0
-    for (let p = j * width, end = p + width; p < end; p++) {
+    for (let p = j * width + spans.first[j]!, end = j * width + spans.end[j]!; p < end; p++) {
       turn += turns[p]!
       turns[p] = turn
       if (turn !== 0) data[p] = 1
@@ -100,55 +115,61 @@ function windings(
   return turns
 }
 
+/** What is covered so far, and how often rings run round each pixel. */
+interface Field {
+  readonly width: number
+  readonly height: number
+  /** Cover of each pixel, 0 to 1; changed in place. */
+  readonly cover: Float32Array
+  readonly turns: Int16Array
+  readonly spans: RowSpans
+}
+
+/**
+ * A short piece of an edge in numbers: x, y, dx, dy, how far the paint creeps past it and half the width of its
+ * edge, pixels. One store for all of them: numbers that are handed on one by one are wrapped each time.
+ */
+const piece = new Float64Array(6)
+
 /**
  * Covers the pixels near a ring: a half as far from it as the paint creeps.
- * @param out the cover so far; changed in place
  * @param e how far the paint creeps past the ring, pixels
  */
-function nearEdge(
-  out: Float32Array,
-  turns: Int16Array,
-  width: number,
-  height: number,
-  ring: Float64Array,
-  e: number,
-): void {
-  const soft = softness(e)
+function nearEdge(field: Field, ring: Float64Array, e: number): void {
   const n = ring.length
+  piece[4] = e
+  piece[5] = softness(e)
   let ax = ring[n - 2]!
   let ay = ring[n - 1]!
   for (let i = 0; i < n; i += 2) {
     const dx = ring[i]! - ax
     const dy = ring[i + 1]! - ay
     const pieces = Math.max(1, Math.ceil(Math.max(Math.abs(dx), Math.abs(dy)) / PIECE))
+    piece[2] = dx / pieces
+    piece[3] = dy / pieces
     for (let c = 0; c < pieces; c++) {
-      const x = ax + (dx * c) / pieces
-      const y = ay + (dy * c) / pieces
-      if (isWithin(turns, width, height, x + dx / pieces / 2, y + dy / pieces / 2, dx, dy)) continue
-      nearPiece(out, turns, width, height, x, y, dx / pieces, dy / pieces, e, soft)
+      piece[0] = ax + (dx * c) / pieces
+      piece[1] = ay + (dy * c) / pieces
+      if (!isWithin(field)) nearPiece(field)
     }
     ax = ring[i]!
     ay = ring[i + 1]!
   }
 }
 
-/** Whether a piece of an edge lies inside what another ring covers: then nothing ends there. */
-function isWithin(
-  turns: Int16Array,
-  width: number,
-  height: number,
-  x: number,
-  y: number,
-  dx: number,
-  dy: number,
-): boolean {
+/** Whether the piece lies inside what another ring covers: then nothing ends there. */
+function isWithin(field: Field): boolean {
+  const dx = piece[2]!
+  const dy = piece[3]!
   const l = Math.sqrt(dx * dx + dy * dy)
   if (l === 0) return false
+  const x = piece[0]! + dx / 2
+  const y = piece[1]! + dy / 2
   const nx = (-0.75 * dy) / l
   const ny = (0.75 * dx) / l
-  return turnsAt(turns, width, height, x + nx, y + ny) && turnsAt(turns, width, height, x - nx, y - ny)
+  return turnsAt(field, x + nx, y + ny) && turnsAt(field, x - nx, y - ny)
 }
-function turnsAt(turns: Int16Array, width: number, height: number, x: number, y: number): boolean {
+function turnsAt({ turns, width, height }: Field, x: number, y: number): boolean {
   const i = Math.round(x)
   const j = Math.round(y)
   return i >= 0 && j >= 0 && i < width && j < height && turns[j * width + i] !== 0
@@ -157,19 +178,14 @@ function turnsAt(turns: Int16Array, width: number, height: number, x: number, y:
 /** So much more of a row is looked at than what comes near, pixels: no rounding leaves a pixel out. */
 const HAIR = 1e-6
 
-/** The same for a short piece of an edge, from (x, y) to (x + dx, y + dy). */
-function nearPiece(
-  out: Float32Array,
-  turns: Int16Array,
-  width: number,
-  height: number,
-  x: number,
-  y: number,
-  dx: number,
-  dy: number,
-  e: number,
-  soft: number,
-): void {
+/** Covers the pixels near the piece. */
+function nearPiece({ width, height, cover: out, turns, spans }: Field): void {
+  const x = piece[0]!
+  const y = piece[1]!
+  const dx = piece[2]!
+  const dy = piece[3]!
+  const e = piece[4]!
+  const soft = piece[5]!
   const reach = e + soft
   const far = reach * reach
   const slope = 0.5 / soft
@@ -191,6 +207,7 @@ function nearPiece(
     const wide = Math.sqrt(rest) + HAIR
     const i0 = Math.max(0, Math.ceil(left - wide))
     const i1 = Math.min(width - 1, Math.floor(right + wide))
+    if (i0 <= i1) spans.add(j, i0, i1 + 1)
     for (let i = i0, p = j * width + i0; i <= i1; i++, p++) {
       const px = i - x
       const along = (px * dx + py * dy) * per

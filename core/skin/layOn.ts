@@ -57,12 +57,15 @@ export function layOn(surface: Surface, placement: Placement, quick = false): La
       for (let i = 0; i < ring.length; i += 2) {
         const x = ring[i]! - gx
         const y = ring[i + 1]! - gy
-        exponential.to(a * x + c * y, b * x + d * y, out, i)
+        out[i] = a * x + c * y
+        out[i + 1] = b * x + d * y
+        exponential.to(out, i)
       }
       return out
     },
     point(p) {
-      exponential.to(...flat(p), here, 0)
+      here.set(flat(p))
+      exponential.to(here, 0)
       return [here[0]!, here[1]!]
     },
     back([x, y]) {

@@ -1,4 +1,4 @@
-import { radians, type Point } from '../geometry'
+import { radians, ringOf, type Point, type Ring } from '../geometry'
 import type { Surface } from './surface'
 import type { Laid } from './layOn'
 
@@ -36,7 +36,7 @@ export function liftOf(
   laid: Laid,
   points: readonly Point[],
   gives = SKIN_GIVES,
-  places = placesOf(surface, points.map(laid.point)),
+  places = placesOf(surface, laid.ring(ringOf(points))),
 ): Lift {
   // A sheet bends round an arm as far as it likes and touches everywhere.
   if (surface.unrolls) return { rulings: 0, residual: 0, gaps: new Float64Array(points.length) }
@@ -44,10 +44,11 @@ export function liftOf(
   return { rulings: angle, residual, gaps: raised(sag, gives) }
 }
 
-/** Points of the skin in space, three numbers each, mm. */
-export function placesOf(surface: Surface, skin: readonly Point[]): Float64Array {
-  const places = new Float64Array(3 * skin.length)
-  skin.forEach(([x, y], i) => surface.position(x, y, places, 3 * i))
+/** Points of the skin (x, y, one after the other) in space, three numbers each, mm. */
+export function placesOf(surface: Surface, skin: Ring): Float64Array {
+  const n = skin.length / 2
+  const places = new Float64Array(3 * n)
+  for (let i = 0; i < n; i++) surface.position(skin[2 * i]!, skin[2 * i + 1]!, places, 3 * i)
   return places
 }
 
@@ -108,10 +109,10 @@ function bestFit(places: Float64Array, { origin, normal }: Frame, tries: Tries):
   }
   let best: Fit = { residual: Infinity, angle: 0, sag: new Float64Array(n) }
   let spare = new Float64Array(n)
-  const across = new Float64Array(n)
+  const room = new Room(n)
   const consider = (angle: number) => {
     const sag = spare
-    const residual = profileFit(u, v, w, angle, across, sag)
+    const residual = profileFit(u, v, w, angle, room, sag, best.residual)
     // A direction in which all samples of two strips coincide has no slope, and counts for nothing.
     if (!(residual < best.residual - 1e-9)) return
     spare = best.sag
@@ -141,7 +142,7 @@ export function pressedGaps(
   surface: Surface,
   laid: Laid,
   points: readonly Point[],
-  places = placesOf(surface, points.map(laid.point)),
+  places = placesOf(surface, laid.ring(ringOf(points))),
 ): Float64Array {
   const gaps = new Float64Array(points.length)
   if (surface.unrolls) return gaps
@@ -186,20 +187,56 @@ export function pressedGaps(
   return gaps
 }
 
+/** Room that a fit works in: of each sample one number, of each strip of the profile several. */
+class Room {
+  /** Where each sample lies across the rulings, mm. */
+  readonly across: Float64Array
+  /** Middles of the strips that have samples, heights there, and the slope from each to the next. */
+  xs = new Float64Array(0)
+  hs = new Float64Array(0)
+  slopes = new Float64Array(0)
+  /** How much of a sample counts for each strip. */
+  count = new Float64Array(0)
+  /** For each strip the last one up to it that has samples; strips without are passed over. */
+  until = new Int32Array(0)
+
+  constructor(samples: number) {
+    this.across = new Float64Array(samples)
+  }
+
+  /** Room for some strips and one to spare, with nothing in it. */
+  clear(strips: number): void {
+    const n = strips + 1
+    if (this.xs.length < n) {
+      this.xs = new Float64Array(2 * n)
+      this.hs = new Float64Array(2 * n)
+      this.slopes = new Float64Array(2 * n)
+      this.count = new Float64Array(2 * n)
+      this.until = new Int32Array(2 * n)
+      return
+    }
+    this.xs.fill(0, 0, n)
+    this.hs.fill(0, 0, n)
+    this.count.fill(0, 0, n)
+  }
+}
+
 /**
  * Writes skin minus profile at each sample into `sag`, for rulings in one direction (degrees clockwise from
  * up).
- * @param across room for one number a sample
- * @returns the root mean square of what is left, mm
+ * @param enough as soon as more than this is left it is given up, mm
+ * @returns the root mean square of what is left, mm; infinite where it was given up
  */
 function profileFit(
   u: Float64Array,
   v: Float64Array,
   w: Float64Array,
   angle: number,
-  across: Float64Array,
+  room: Room,
   sag: Float64Array,
+  enough: number,
 ): number {
+  const { across } = room
   const n = u.length
   const c = Math.cos(radians(angle))
   const s = Math.sin(radians(angle))
@@ -212,55 +249,49 @@ function profileFit(
     if (t < least) least = t
     if (t > most) most = t
   }
-  const { xs, hs, until } = profile(across, w, least, Math.max(1, Math.ceil((most - least) / STRIP)) + 1)
+  const last = profile(room, w, least, Math.max(1, Math.ceil((most - least) / STRIP)) + 1) - 2
+  const { xs, hs, slopes, until } = room
+  const most2 = enough * enough * n
   let squares = 0
   for (let i = 0; i < n; i++) {
+    if (squares > most2) return Infinity
     const t = across[i]!
     // The last strip whose middle lies at or before the sample; the strip that it falls into is beside it.
     let a = until[Math.floor((t - least) / STRIP)]!
     while (a > 0 && xs[a]! > t) a--
-    while (a < xs.length - 2 && xs[a + 1]! <= t) a++
-    a = Math.max(0, Math.min(a, xs.length - 2))
-    const slope = xs.length > 1 ? (hs[a + 1]! - hs[a]!) / (xs[a + 1]! - xs[a]!) : 0
-    const left = w[i]! - (hs[a]! + slope * (t - xs[a]!))
+    while (a < last && xs[a + 1]! <= t) a++
+    if (a > last) a = last < 0 ? 0 : last
+    const left = w[i]! - (hs[a]! + slopes[a]! * (t - xs[a]!))
     sag[i] = left
-    squares += left ** 2
+    squares += left * left
   }
   return Math.sqrt(squares / n)
 }
 
-/** A profile across the rulings: places of the strips' middles and heights there, both in mm. */
-interface Profile {
-  readonly xs: Float64Array
-  readonly hs: Float64Array
-  /** For each strip the last one up to it that has samples; strips without are passed over. */
-  readonly until: Int32Array
-}
-
-/** Mean heights of samples in strips across the rulings. */
-function profile(across: Float64Array, w: Float64Array, least: number, strips: number): Profile {
-  const xs = new Float64Array(strips)
-  const hs = new Float64Array(strips)
-  const count = new Float64Array(strips)
+/**
+ * Mean heights of samples in strips across the rulings, written into the room.
+ * @param least where the first strip begins, mm
+ * @returns how many strips have samples
+ */
+function profile(room: Room, w: Float64Array, least: number, strips: number): number {
+  room.clear(strips)
+  const { across, xs, hs, slopes, count, until } = room
   for (let i = 0; i < across.length; i++) {
     // Each sample counts for the two strips beside it, by how near it is to them, so that a strip's edge cuts
     // no ruling in two.
-    const t = (across[i]! - least) / STRIP
+    const x = across[i]!
+    const h = w[i]!
+    const t = (x - least) / STRIP
     const k = Math.min(strips - 1, Math.floor(t))
-    const here = 1 - (t - k)
     const next = t - k
-    if (here > 0) {
-      hs[k]! += here * w[i]!
-      xs[k]! += here * across[i]!
-      count[k]! += here
-    }
-    if (next > 0 && k + 1 < strips) {
-      hs[k + 1]! += next * w[i]!
-      xs[k + 1]! += next * across[i]!
-      count[k + 1]! += next
-    }
+    const here = 1 - next
+    hs[k]! += here * h
+    xs[k]! += here * x
+    count[k]! += here
+    hs[k + 1]! += next * h
+    xs[k + 1]! += next * x
+    count[k + 1]! += next
   }
-  const until = new Int32Array(strips)
   let kept = 0
   for (let k = 0; k < strips; k++) {
     if (count[k]! >= 1e-6) {
@@ -269,5 +300,7 @@ function profile(across: Float64Array, w: Float64Array, least: number, strips: n
     }
     until[k] = Math.max(0, kept - 1)
   }
-  return { xs: xs.subarray(0, kept), hs: hs.subarray(0, kept), until }
+  slopes[0] = 0
+  for (let a = 0; a < kept - 1; a++) slopes[a] = (hs[a + 1]! - hs[a]!) / (xs[a + 1]! - xs[a]!)
+  return kept
 }

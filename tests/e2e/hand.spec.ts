@@ -148,47 +148,44 @@ test('no demo look scrolls the bench into the blank', async ({ page }) => {
 
 test('every palette and popover opens whole inside the window', async ({ page }) => {
   await openNew(page)
-  const inside = async () => {
-    // A popover finds its place once it has its size.
-    await expect(page.locator('[data-floating]')).toBeVisible()
-    await drawn(page)
-    const box = (await page.locator('[data-floating]').boundingBox())!
-    expect(box.x).toBeGreaterThanOrEqual(0)
-    expect(box.y).toBeGreaterThanOrEqual(0)
-    expect(box.x + box.width).toBeLessThanOrEqual(1280)
-    expect(box.y + box.height).toBeLessThanOrEqual(800)
-    // Whatever shows is not covered by anything: the middle of every corner cell takes the press.
-    for (const [x, y] of [
-      [box.x + 12, box.y + 12],
-      [box.x + box.width - 24, box.y + 12],
-      [box.x + 12, box.y + box.height - 12],
-      [box.x + box.width - 24, box.y + box.height - 12],
-    ] as const) {
-      expect(
-        await page.evaluate(
-          ([a, b]) => Boolean(document.elementFromPoint(a!, b!)?.closest('[data-floating]')),
-          [x, y],
-        ),
-      ).toBe(true)
-    }
+  const panel = page.locator('[data-floating]')
+  /** Whether the panel lies in the window, and nothing lies over it: its corners take the press. */
+  const whole = () =>
+    panel.evaluate(shown => {
+      const { left, top, right, bottom } = shown.getBoundingClientRect()
+      const corners = [
+        [left + 12, top + 12],
+        [right - 24, top + 12],
+        [left + 12, bottom - 12],
+        [right - 24, bottom - 12],
+      ] as const
+      return {
+        within: left >= 0 && top >= 0 && right <= innerWidth && bottom <= innerHeight,
+        covered: corners.filter(
+          ([x, y]) => document.elementFromPoint(x, y)?.closest('[data-floating]') !== shown,
+        ).length,
+      }
+    })
+  // A popover finds its place once it has its size, and its size once what it shows was fetched.
+  const inside = () => expect.poll(whole).toEqual({ within: true, covered: 0 })
+  const close = async () => {
+    await inside()
+    await page.keyboard.press('Escape')
+    await expect(panel).toHaveCount(0)
   }
   for (const name of [/^skin/, 'Export']) {
     await page.getByRole('button', { name }).click()
-    await inside()
-    await page.keyboard.press('Escape')
+    await close()
   }
   await page.locator('[data-sheet]').first().click()
   await painted(page)
   await page.getByRole('button', { name: 'Test on the back of the hand' }).click()
-  await inside()
-  await page.keyboard.press('Escape')
+  await close()
   await page.getByRole('button', { name: 'Colour of layer 1' }).click()
-  await inside()
-  await page.keyboard.press('Escape')
+  await close()
   await tab(page, 'Line')
   await page.getByRole('button', { name: 'Colour of the next stroke' }).click()
-  await inside()
-  await page.keyboard.press('Escape')
+  await close()
   await page.locator('[data-shape="band"]').click()
   await page.getByLabel('How the brush is loaded').selectOption('double')
   await page.getByRole('button', { name: 'Light edge' }).click()

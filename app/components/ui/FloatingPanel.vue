@@ -18,7 +18,7 @@ const anchorElement = computed(() =>
     ? (props.anchor.$el as HTMLElement)
     : (props.anchor as HTMLElement | null),
 )
-const { floatingStyles } = useFloating(anchorElement, floating, {
+const { floatingStyles, isPositioned } = useFloating(anchorElement, floating, {
   strategy: 'fixed',
   placement: () => props.placement,
   whileElementsMounted: autoUpdate,
@@ -40,7 +40,13 @@ const { floatingStyles } = useFloating(anchorElement, floating, {
   <div
     ref="floating"
     class="z-40 overflow-auto rounded-xl border border-rule bg-card shadow-xl"
-    :style="{ ...floatingStyles, maxHeight: `min(${most}px, calc(100vh - 16px))` }"
+    :style="{
+      ...floatingStyles,
+      maxHeight: `min(${most}px, calc(100vh - 16px))`,
+      // Nothing is seen, and nothing pressed, at a place that is not its own yet.
+      opacity: isPositioned ? 1 : 0,
+      pointerEvents: isPositioned ? 'auto' : 'none',
+    }"
     data-floating
   >
     <slot />

@@ -37,7 +37,9 @@ export function twinMap(ground: Ground, { rule, about }: Twin): ((p: Point) => P
     const out = new Float64Array(2)
     return p => {
       const [u, v] = around.from(...p)
-      around.to(-u, -v, out, 0)
+      out[0] = -u
+      out[1] = -v
+      around.to(out, 0)
       return [out[0]!, out[1]!]
     }
   }
@@ -109,8 +111,8 @@ function middleOn(points: readonly Point[], { ground, quick }: OnGround): Point 
     const from = ground.surface.exponential(at, quick)
     const [u, v] = anchorOf(points.map(p => from.from(...p)))
     if (Math.hypot(u, v) < 0.02) break
-    const out = new Float64Array(2)
-    from.to(u, v, out, 0)
+    const out = Float64Array.of(u, v)
+    from.to(out, 0)
     at = [out[0]!, out[1]!]
   }
   return at

@@ -1,13 +1,4 @@
-import {
-  boxOf,
-  pointsOf,
-  polygonHolds,
-  ringCentroid,
-  ringHolds,
-  ringOf,
-  type Point,
-  type Ring,
-} from '../../geometry'
+import { boxOf, pointsOf, ringCentroid, ringHolds, ringOf, type Point } from '../../geometry'
 import {
   landmarkList,
   layOn,
@@ -21,6 +12,7 @@ import {
 } from '../../skin'
 import type { Stencil } from '../../stencil'
 import type { OnGround } from './handles'
+import { onSkinOf, samplesOf } from './sheetSamples'
 import { whereIs } from './where'
 
 /** How a sheet seats on the skin. All lengths are estimates from the relief. */
@@ -41,51 +33,10 @@ export interface Seating {
   readonly sentence: string
 }
 
-/** Spacing of the samples over the sheet, mm, and how many there are at most. */
-const SPACING = 3.5
+/** How many samples of a sheet there are at most. */
 const MOST = 1600
 /** Closer than this the sheet touches, mm. */
 const TOUCHES = 0.25
-
-/** Samples of a sheet, and which of them tell of each of its openings. */
-interface Samples {
-  /** Its openings' middles first, in their order, then the solid all over it; mm. */
-  readonly points: readonly Point[]
-  /** Of each opening the sample in its middle, and of large ones all within. */
-  readonly within: readonly (readonly number[])[]
-}
-const known = new WeakMap<Stencil, Map<number, Samples>>()
-
-/** Samples of a sheet, made once: it lies elsewhere each time, and stays the same. */
-function samplesOf(sheet: Stencil, most: number): Samples {
-  const kept = known.get(sheet) ?? new Map<number, Samples>()
-  known.set(sheet, kept)
-  const found = kept.get(most)
-  if (found) return found
-  const { minX, minY, maxX, maxY } = boxOf(sheet.outline)
-  const step = Math.max(SPACING, Math.sqrt(((maxX - minX) * (maxY - minY)) / most))
-  const points = sheet.openings.map(o => ringCentroid(o.outer))
-  for (let y = minY + step / 2; y < maxY; y += step)
-    for (let x = minX + step / 2; x < maxX; x += step) if (ringHolds(sheet.outline, x, y)) points.push([x, y])
-  const samples = { points, within: sheet.openings.map((o, i) => [i, ...heldBy(o, points, sheet)]) }
-  kept.set(most, samples)
-  return samples
-}
-
-/** Which of the samples of the solid lie in an opening. */
-function heldBy(opening: Stencil['openings'][number], points: readonly Point[], sheet: Stencil): number[] {
-  const { minX, minY, maxX, maxY } = boxOf(opening.outer)
-  const held: number[] = []
-  for (let k = sheet.openings.length; k < points.length; k++) {
-    const [x, y] = points[k]!
-    if (x < minX || x > maxX || y < minY || y > maxY) continue
-    if (polygonHolds(opening, x, y)) held.push(k)
-  }
-  return held
-}
-
-/** A ring of fewer points: whether a sample lies on the skin needs no fine edge. */
-const coarse = (ring: Ring): Ring => (ring.length < 400 ? ring : ring.filter((_, i) => (i >> 1) % 8 === 0))
 
 /**
  * The sheet counts this far around what is painted through it, mm: fingers press it down there (common
@@ -93,7 +44,10 @@ const coarse = (ring: Ring): Ring => (ring.length < 400 ? ring : ring.filter((_,
  */
 const PRESSED_MM = 10
 
-/** A sheet as it stands off the skin: the samples of it that lie there, and the gaps at its openings. */
+/**
+ * A sheet as it stands off the skin: the samples of it that lie there, in its own frame and on the skin (x, y,
+ * one after the other; mm), and the gaps at its openings.
+ */
 function standing(
   sheet: Stencil,
   placement: Placement,
@@ -112,25 +66,26 @@ function standing(
         y > b.minY - PRESSED_MM &&
         y < b.maxY + PRESSED_MM,
     )
-  const extent = ground.extent.map(coarse)
+  const onSkin = onSkinOf(ground)
   const { points: all, within } = samplesOf(sheet, most)
-  const samples: Sample[] = []
+  const every = [...all.keys()]
+  const asked = painted.size === n ? every : every.filter(i => (i < n ? painted.has(i) : near(all[i]!)))
+  const lying = laid.ring(ringOf(asked.map(i => all[i]!)))
+  const points: Point[] = []
+  const skin: number[] = []
   /** Where each sample of the sheet stands among those on the skin; -1 where it does not. */
   const among = new Int32Array(all.length).fill(-1)
-  all.forEach((at, i) => {
-    if (painted.size !== n && !(i < n ? painted.has(i) : near(at))) return
-    const skin = laid.point(at)
+  asked.forEach((i, k) => {
+    const x = lying[2 * k]!
+    const y = lying[2 * k + 1]!
     // What hangs in the air past the skin's edge says nothing of how the rest seats.
-    if (!extent.some(r => ringHolds(r, ...skin))) return
-    among[i] = samples.length
-    samples.push({ at, skin })
+    if (!onSkin(x, y)) return
+    among[i] = points.length
+    points.push(all[i]!)
+    skin.push(x, y)
   })
-  if (samples.length === 0) return null
-  const points = samples.map(s => s.at)
-  const places = placesOf(
-    ground.surface,
-    samples.map(s => s.skin),
-  )
+  if (points.length === 0) return null
+  const places = placesOf(ground.surface, Float64Array.from(skin))
   const lift = liftOf(ground.surface, laid, points, undefined, places)
   const fingers = pressedGaps(ground.surface, laid, points, places)
   const worstOf = (gap: (k: number) => number) =>
@@ -143,17 +98,12 @@ function standing(
   // Fingers never leave more of a gap than the sheet has by itself.
   return {
     laid,
-    samples,
+    points,
+    skin,
     lift,
     gaps: worstOf(k => lift.gaps[k]!),
     pressed: worstOf(k => Math.min(lift.gaps[k]!, fingers[k]!)),
   }
-}
-
-/** A point of a sheet (mm), and where it comes to lie on the skin. */
-interface Sample {
-  readonly at: Point
-  readonly skin: Point
 }
 
 /**
@@ -196,15 +146,15 @@ export function seatingOf(
       pull: 0,
       sentence: 'The stencil lies beside the skin.',
     }
-  const { laid, samples, lift, gaps, pressed } = stands
+  const { laid, points, skin, lift, gaps, pressed } = stands
   const count = gaps.reduce((sum, g) => sum + (Number.isNaN(g) ? 0 : 1), 0)
   const share = (list: Float64Array) =>
     list.reduce((sum, g) => sum + (g <= SEATS_MM ? 1 : 0), 0) / Math.max(1, count)
   const seatedPressed = share(pressed)
-  const strains = samples.filter((_, i) => i % 4 === 0).map(s => laid.stretch(s.at))
+  const strains = points.filter((_, i) => i % 4 === 0).map(laid.stretch)
   const touching = new Map<string, number>()
-  samples.forEach((s, k) => {
-    const zone = lift.gaps[k]! < TOUCHES ? zoneAt(ground, s.skin) : null
+  points.forEach((_, k) => {
+    const zone = lift.gaps[k]! < TOUCHES ? zoneAt(ground, [skin[2 * k]!, skin[2 * k + 1]!]) : null
     if (zone && zone !== 'face' && zone !== 'arm')
       touching.set(zoneWords(zone), (touching.get(zoneWords(zone)) ?? 0) + 1)
   })

@@ -87,7 +87,6 @@ function byFeatures(face: Landmarks, own: Placement): Placement {
 /** Half a turn of the skin about one of its points. */
 function halfTurned({ surface }: Ground, own: Placement, about: Point): Placement {
   const around = surface.exponential(about)
-  const out = new Float64Array(4)
   const [u, v] = around.from(...own.at)
   const reach = 12
   const up: Point = [
@@ -95,8 +94,9 @@ function halfTurned({ surface }: Ground, own: Placement, about: Point): Placemen
     own.at[1] - reach * Math.cos(radians(own.tilt)),
   ]
   const [p, q] = around.from(...up)
-  around.to(-u, -v, out, 0)
-  around.to(-p, -q, out, 2)
+  const out = Float64Array.of(-u, -v, -p, -q)
+  around.to(out, 0)
+  around.to(out, 2)
   return {
     ...own,
     at: [out[0]!, out[1]!],

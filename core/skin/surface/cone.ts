@@ -137,10 +137,12 @@ export function cone({ half, growth, flat }: ConeShape): ConeSurface {
       const c = Math.cos(t)
       const s = way * Math.sin(t)
       return {
-        to(u, v, out, k) {
+        to(points, k) {
+          const u = points[k]!
+          const v = points[k + 1]!
           const [x, y] = rolled(ox + u * c + v * s, oy - u * s + v * c)
-          out[k] = x
-          out[k + 1] = y
+          points[k] = x
+          points[k + 1] = y
         },
         from(x, y) {
           const [px, py] = unrolled(x, y)

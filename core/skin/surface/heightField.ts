@@ -20,6 +20,7 @@ const FARTHEST = 420
  */
 export function heightField(table: HeightTable, box: Readonly<Box>): Surface {
   const jet = new Float64Array(6)
+  const here = new Float64Array(2)
   return {
     position(x, y, out, k = 0) {
       out[k] = x
@@ -27,7 +28,9 @@ export function heightField(table: HeightTable, box: Readonly<Box>): Surface {
       out[k + 2] = table.z(x, y)
     },
     normal(x, y, out) {
-      table.jet(x, y, jet)
+      here[0] = x
+      here[1] = y
+      table.jet(here, jet)
       const l = 1 / Math.sqrt(1 + jet[1]! ** 2 + jet[2]! ** 2)
       out[0] = -jet[1]! * l
       out[1] = -jet[2]! * l
@@ -51,6 +54,8 @@ class Fan implements Exponential {
   private readonly ways: Float64Array
   private readonly jet = new Float64Array(6)
   private readonly bent = new Float64Array(2)
+  /** Where a ray is on its way within a step, and where it heads: x, y, x', y'. */
+  private readonly here = new Float64Array(4)
   /** The tangent plane's own axes as the picture shows them. */
   private readonly e1: Point
   private readonly e2: Point
@@ -63,7 +68,7 @@ class Fan implements Exponential {
     private readonly at: Point,
     private readonly grid: { rays: number; step: number },
   ) {
-    table.jet(at[0], at[1], this.jet)
+    table.jet(Float64Array.from(at), this.jet)
     const l = 1 / Math.sqrt(1 + this.jet[1]! ** 2 + this.jet[2]! ** 2)
     const nx = -this.jet[1]! * l
     const ny = -this.jet[2]! * l
@@ -84,8 +89,10 @@ class Fan implements Exponential {
     }
   }
 
-  to(u: number, v: number, out: Float64Array, k: number): void {
+  to(points: Float64Array, k: number): void {
     const { rays, step } = this.grid
+    const u = points[k]!
+    const v = points[k + 1]!
     const r = Math.sqrt(u * u + v * v) / step
     const ring = Math.min(FARTHEST / step - 1, Math.floor(r))
     const f = Math.min(1, r - ring)
@@ -125,7 +132,7 @@ class Fan implements Exponential {
         w1 * sag[outer + here + c]! +
         w2 * sag[outer + next + c]! +
         w3 * sag[outer + after + c]!
-      out[k + c] = this.at[c]! + u * this.e1[c]! + v * this.e2[c]! + near + f * (far - near)
+      points[k + c] = this.at[c]! + u * this.e1[c]! + v * this.e2[c]! + near + f * (far - near)
     }
   }
 
@@ -140,7 +147,9 @@ class Fan implements Exponential {
       best: Point = [u, v],
       least = Infinity
     for (let n = 0; n < 24; n++) {
-      this.to(u, v, here, 0)
+      here[0] = u
+      here[1] = v
+      this.to(here, 0)
       const fx = x - here[0]!
       const fy = y - here[1]!
       const miss = Math.hypot(fx, fy)
@@ -150,8 +159,12 @@ class Fan implements Exponential {
       }
       if (miss < 1e-7) break
       const h = 0.4
-      this.to(u + h, v, here, 2)
-      this.to(u, v + h, here, 4)
+      here[2] = u + h
+      here[3] = v
+      here[4] = u
+      here[5] = v + h
+      this.to(here, 2)
+      this.to(here, 4)
       const a = (here[2]! - here[0]!) / h
       const b = (here[4]! - here[0]!) / h
       const c = (here[3]! - here[1]!) / h
@@ -183,16 +196,15 @@ class Fan implements Exponential {
   }
 
   private space(r: number, a: number): [number, number, number] {
-    const out = new Float64Array(2)
-    this.to(r * Math.cos(a), r * Math.sin(a), out, 0)
+    const out = Float64Array.of(r * Math.cos(a), r * Math.sin(a))
+    this.to(out, 0)
     return [out[0]!, out[1]!, this.table.z(out[0]!, out[1]!)]
   }
 
   /** Follows a ray step by step (fourth-order Runge-Kutta) until it has that many rings. */
   private grow(ray: number, rings: number): void {
     const { rays, step: h } = this.grid
-    const { head, at, e1, e2 } = this
-    const d = this.bent
+    const { head, at, e1, e2, here, bent: d } = this
     if (2 * rays * (rings + 1) > this.sag.length) {
       const more = new Float64Array(2 * rays * (rings + 33))
       more.set(this.sag)
@@ -207,22 +219,38 @@ class Fan implements Exponential {
     let p = head[o + 2]!
     let q = head[o + 3]!
     for (let n = this.rings[ray]! + 1; n <= rings; n++) {
-      this.bend(x, y, p, q, d)
+      here[0] = x
+      here[1] = y
+      here[2] = p
+      here[3] = q
+      this.bend()
       const ax = d[0]!
       const ay = d[1]!
       const p2 = p + (h / 2) * ax
       const q2 = q + (h / 2) * ay
-      this.bend(x + (h / 2) * p, y + (h / 2) * q, p2, q2, d)
+      here[0] = x + (h / 2) * p
+      here[1] = y + (h / 2) * q
+      here[2] = p2
+      here[3] = q2
+      this.bend()
       const bx = d[0]!
       const by = d[1]!
       const p3 = p + (h / 2) * bx
       const q3 = q + (h / 2) * by
-      this.bend(x + (h / 2) * p2, y + (h / 2) * q2, p3, q3, d)
+      here[0] = x + (h / 2) * p2
+      here[1] = y + (h / 2) * q2
+      here[2] = p3
+      here[3] = q3
+      this.bend()
       const cx = d[0]!
       const cy = d[1]!
       const p4 = p + h * cx
       const q4 = q + h * cy
-      this.bend(x + h * p3, y + h * q3, p4, q4, d)
+      here[0] = x + h * p3
+      here[1] = y + h * q3
+      here[2] = p4
+      here[3] = q4
+      this.bend()
       x += (h / 6) * (p + 2 * p2 + 2 * p3 + p4)
       y += (h / 6) * (q + 2 * q2 + 2 * q3 + q4)
       p += (h / 6) * (ax + 2 * bx + 2 * cx + d[0]!)
@@ -240,18 +268,23 @@ class Fan implements Exponential {
     this.rings[ray] = rings
   }
 
-  private bend(x: number, y: number, p: number, q: number, out: Float64Array): void {
-    const { box, jet } = this
+  /** How a geodesic bends at the place and in the direction that `here` tells: x'' and y'', into `bent`. */
+  private bend(): void {
+    const { box, jet, here, bent } = this
+    const x = here[0]!
+    const y = here[1]!
     if (x < box.minX || x > box.maxX || y < box.minY || y > box.maxY) {
-      out[0] = 0
-      out[1] = 0
+      bent[0] = 0
+      bent[1] = 0
       return
     }
-    this.table.jet(x, y, jet)
+    this.table.jet(here, jet)
+    const p = here[2]!
+    const q = here[3]!
     const zx = jet[1]!
     const zy = jet[2]!
     const k = (jet[3]! * p * p + 2 * jet[4]! * p * q + jet[5]! * q * q) / (1 + zx * zx + zy * zy)
-    out[0] = -zx * k
-    out[1] = -zy * k
+    bent[0] = -zx * k
+    bent[1] = -zy * k
   }
 }

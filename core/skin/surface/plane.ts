@@ -14,9 +14,9 @@ export const PLANE: Surface = {
     out[2] = 1
   },
   exponential: ([x, y]): Exponential => ({
-    to(u, v, out, k) {
-      out[k] = x + u
-      out[k + 1] = y + v
+    to(points, k) {
+      points[k]! += x
+      points[k + 1]! += y
     },
     from: (px, py) => [px - x, py - y],
     stretch: () => 0,

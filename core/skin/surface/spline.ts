@@ -5,9 +5,11 @@ export interface HeightTable {
   /** Height at (x, y), mm. */
   z: (x: number, y: number) => number
   /**
-   * Writes height and derivatives z, z_x, z_y, z_xx, z_xy, z_yy at (x, y) into `out` (6 values; mm, 1, 1/mm).
+   * Writes height and derivatives z, z_x, z_y, z_xx, z_xy, z_yy into `out` (6 values; mm, 1, 1/mm).
+   * @param at x and y where they are asked for: by their store, as numbers that are handed on one by one are
+   *   wrapped each time, and rays ask a hundred thousand times
    */
-  jet: (x: number, y: number, out: Float64Array) => void
+  jet: (at: Float64Array, out: Float64Array) => void
 }
 
 /**
@@ -77,9 +79,9 @@ export function tabulated(relief: (x: number, y: number) => number, box: Readonl
           (a0 * grid[row]! + a1 * grid[row + 1]! + a2 * grid[row + 2]! + s3 * grid[row + 3]!)
       return sum / 36
     },
-    jet(x, y, out) {
-      const u = locate(x - x0, nx)
-      const v = locate(y - y0, ny)
+    jet(at, out) {
+      const u = locate(at[0]! - x0, nx)
+      const v = locate(at[1]! - y0, ny)
       const i = Math.min(nx - 4, Math.floor(u))
       const j = Math.min(ny - 4, Math.floor(v))
       const s = u - i

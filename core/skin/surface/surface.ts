@@ -6,8 +6,11 @@ import type { Point } from '../../geometry'
  * through the point.
  */
 export interface Exponential {
-  /** Writes the skin point of (u, v) into out[k], out[k + 1]; mm. */
-  readonly to: (u: number, v: number, out: Float64Array, k: number) => void
+  /**
+   * Brings tangent coordinates, points[k] and points[k + 1], to the skin point where they come to lie, in place;
+   * mm. By their store, as numbers that are handed on one by one are wrapped each time.
+   */
+  readonly to: (points: Float64Array, k: number) => void
   /** The tangent coordinates of a skin point, mm. */
   readonly from: (x: number, y: number) => Point
   /**

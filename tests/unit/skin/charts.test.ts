@@ -149,7 +149,7 @@ describe('a height table', () => {
     const jet = new Float64Array(6)
     const x = 3.3
     const y = -7.7
-    table.jet(x, y, jet)
+    table.jet(Float64Array.of(x, y), jet)
     const exact = [
       f(x, y),
       0.2 + 0.004 * y + 0.02 * x,
@@ -172,8 +172,8 @@ describe('a height table', () => {
     const a = new Float64Array(6)
     const b = new Float64Array(6)
     for (let x = -10; x <= 10; x++) {
-      table.jet(x - 1e-7, 3.4, a)
-      table.jet(x + 1e-7, 3.4, b)
+      table.jet(Float64Array.of(x - 1e-7, 3.4), a)
+      table.jet(Float64Array.of(x + 1e-7, 3.4), b)
       for (let k = 0; k < 6; k++) expect(a[k]!).toBeCloseTo(b[k]!, 5)
     }
   })
