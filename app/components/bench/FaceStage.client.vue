@@ -57,8 +57,7 @@ const { picture, near, busy, slow, problem, standing } = useStandingPicture({
 })
 const { at, ghosts, grip, press, drag, release, cancel } = useHand({ holder, view, whole, fitting, picking })
 const keyHand = useKeyHand({ view, fitting, grip })
-const cursor = keyHand.at
-const { holding, told } = keyHand
+const { at: cursor, holding, told } = keyHand
 const moved = computed(
   () => new Set(session.look?.canvas.kind === 'face' ? Object.keys(session.look.canvas.nudges) : []),
 )
@@ -203,6 +202,12 @@ useEventListener(window, 'keydown', event => {
       >The cursor moves by 1 mm with the arrows, by 5 with Shift; Page Down goes to the next thing to take
       hold of, Home to the nearest landmark. Space presses, Enter takes hold and sets down, Escape ends.</span
     >
+    <SheetOutlines
+      v-if="session.look && !fitting && playTo === null"
+      :view="view"
+      :size="[width, height]"
+      :ghosts="ghosts"
+    />
     <KeyCursor v-if="cursor" :at="cursor" :holding="holding" />
     <StageToolbar
       :inert="turned"

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import {
   compose,
   difference,
+  holderOf,
   inverse,
   intersection,
   mapRing,
@@ -35,6 +36,23 @@ const square = (x: number, y: number, s: number): Polygon => ({
 const total = (list: Polygon[]) => list.reduce((a, p) => a + polygonArea(p), 0)
 
 describe('rings', () => {
+  it('hold a point by the band exactly when they hold it edge by edge', () => {
+    const coordinate = fc.integer({ min: -20, max: 20 }).map(v => v / 2)
+    const point = fc.tuple(coordinate, coordinate)
+    fc.assert(
+      fc.property(
+        fc.array(point, { minLength: 3, maxLength: 40 }),
+        fc.array(point, { minLength: 20, maxLength: 20 }),
+        (corners, asked) => {
+          const ring = ringOf(corners)
+          const holds = holderOf(ring)
+          // Corners and the places between them too: there a band ends and the next begins.
+          for (const [x, y] of [...asked, ...corners]) expect(holds(x, y)).toBe(ringHolds(ring, x, y))
+        },
+      ),
+    )
+  })
+
   it('measures a rectangle', () => {
     const ring = ringOf([
       [0, 0],

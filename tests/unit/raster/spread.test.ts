@@ -43,6 +43,41 @@ function halfWay(mask: Mask, grid: Grid, [x, y]: Point, [dx, dy]: Point, most: n
 }
 
 describe('paint that creeps past an edge', () => {
+  it('knows of each row where it begins and ends, whatever the shape and wherever the picture cuts it', () => {
+    const grid = gridOver({ minX: -10, minY: -8, maxX: 10, maxY: 8 }, 3)
+    const star = (cx: number, cy: number, r: number, corners: number): Ring =>
+      ringOf(
+        Array.from({ length: 2 * corners }, (_, i): Point => {
+          const a = (Math.PI * i) / corners + 0.3
+          return [cx + (i % 2 ? r : 0.4 * r) * Math.cos(a), cy + (i % 2 ? r : 0.4 * r) * Math.sin(a)]
+        }),
+      )
+    const RINGS = [
+      [star(0, 0, 6, 5)],
+      [star(-9, 0, 6, 7), star(9, -7, 5, 4)],
+      // Two that cross, and one far off the picture.
+      [star(-1, 1, 5, 3), star(2, -1, 5, 6), star(40, 0, 3, 5)],
+    ]
+    for (const rings of RINGS) {
+      const { width, height, data, spans } = covered(
+        rings,
+        rings.map((_, n) => 0.2 + 0.3 * n),
+        grid,
+      )
+      let outside = 0
+      let tight = 0
+      for (let j = 0; j < height; j++) {
+        for (let i = 0; i < width; i++) {
+          const within = i >= spans!.first[j]! && i < spans!.end[j]!
+          if (!within && data[j * width + i] !== 0) outside++
+          if (within) tight++
+        }
+      }
+      expect(outside).toBe(0)
+      expect(tight).toBeLessThan(width * height)
+    }
+  })
+
   const SPREADS = [0.05, 0.15, 0.4, 0.73, 1.8]
 
   it.each([1, 2, 3, 4, 8])('covers half at its spread, at %d px/mm and every angle', px => {

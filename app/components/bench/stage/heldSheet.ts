@@ -4,7 +4,7 @@ import { layOn, type Placement } from '#core/skin'
 import { usePlacing } from '~/composables/usePlacing'
 import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
-import { handlesOf } from './selection'
+import { handlesOf } from './handles'
 import type { View } from './view'
 
 /** The sheet that the hand has, or its unlinked twin: where it lies, and where it is laid. */

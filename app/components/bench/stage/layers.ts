@@ -1,8 +1,7 @@
 import Konva from 'konva'
-import { watchEffect, type Ref } from 'vue'
+import { computed, watchEffect, type Ref } from 'vue'
 import type { Box, Point } from '#core/geometry'
-import { labOf, linearOf, typologyAngle } from '#core/paint'
-import { BREAKS, isMark, laidOf, ofKind, type Look, type SheetStep, type World } from '#core/look'
+import { BREAKS, isMark, laidOf, ofKind, type Look, type SheetStep } from '#core/look'
 import { useAnalysis } from '~/stores/analysis'
 import { useChoice } from '~/stores/choice'
 import { useLoops } from '~/composables/useLoops'
@@ -15,14 +14,13 @@ import { useSettings } from '~/stores/settings'
 import { useTape } from '~/stores/tape'
 import { drawGuides, drawLandmarkHandles, drawRuler } from './guides'
 import { drawLift, drawSheetGrid } from './lift'
-import { lightened } from './lighter'
+import { coarse } from './lighter'
 import { drawFlow, drawSpots } from './flow'
-import { drawAxis, drawHeldLoop, drawSnap, drawTape } from './shapes'
+import { drawAxis, drawHeldLoop, drawLoop, drawSnap, drawTape } from './shapes'
 import { drawGuideSteps, drawMarks } from './marks'
 import { drawChoice } from './openings'
 import type { NearPicture } from './near'
 import type { StandingPicture } from './standing'
-import { drawLoop, drawOutlines, drawSelection } from './selection'
 import type { Ghosts } from './tools'
 import { toScreen, type View } from './view'
 
@@ -41,10 +39,29 @@ export interface Shown {
   readonly ghosts: Ghosts
 }
 
-/** Skin of a typology angle below this is so dark that light shows better on it, degrees. */
-const TAN = 20
-
 const layer = () => new Konva.Layer({ listening: false })
+
+/**
+ * Shows what a layer drew last as a still picture in its place. A browser without a graphics card copies each
+ * canvas that is drawn on with every frame in which any of them changes, and stills never.
+ */
+function still(on: Konva.Layer): void {
+  const drawn = on.getNativeCanvasElement()
+  const shown = document.createElement('canvas')
+  const picture = shown.getContext('bitmaprenderer')
+  if (!picture) return
+  drawn.style.visibility = 'hidden'
+  on.on('draw', () => {
+    const { width, height } = drawn
+    if (width === 0 || height === 0) return
+    const copy = new OffscreenCanvas(width, height)
+    copy.getContext('2d')!.drawImage(drawn, 0, 0)
+    picture.transferFromImageBitmap(copy.transferToImageBitmap())
+    const { width: wide, height: high } = drawn.style
+    Object.assign(shown.style, { position: 'absolute', left: '0', top: '0', width: wide, height: high })
+    if (!shown.isConnected) drawn.before(shown)
+  })
+}
 
 /** Draws a layer anew whenever something that it shows changes. */
 const kept = (on: Konva.Layer, draw: () => void) =>
@@ -127,16 +144,6 @@ function guideLayer({ view, width, height, fitting, moved, ghosts }: Shown): Kon
   return on
 }
 
-/** While something moves it is laid more coarsely, so that no frame waits for it. */
-const coarse = (world: World): World => ({
-  ...world,
-  quick: true,
-  stencil: id => {
-    const sheet = world.stencil(id)
-    return sheet && lightened(sheet)
-  },
-})
-
 /** A cross where paint closes a bridge. */
 const cross = (x: number, y: number) =>
   new Konva.Text({
@@ -149,7 +156,7 @@ const cross = (x: number, y: number) =>
     listening: false,
   })
 
-/** What is selected, with its handles; what is chosen; and what moves under the hand. */
+/** What is told of what is selected; strokes and marks with their handles; what is chosen and what snaps. */
 function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
   const on = layer()
   const selection = useSelection()
@@ -158,7 +165,6 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
   const choice = useChoice()
   const settings = useSettings()
   const gradient = useGradient()
-  const session = useSession()
   const { loops } = useLoops()
 
   function marks(): void {
@@ -183,20 +189,14 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
     const axis = ghosts.axis.value ?? gradient.now
     if (axis) drawAxis(on, axis, view.value)
   }
+  // Where it moves to is none of this layer's: it would be drawn anew for nothing with each move.
+  const moving = computed(() => ghosts.preview.value !== null)
   kept(on, () => {
     if (fitting.value || playing()) return
-    for (const step of ofKind('sheet', selection.steps))
-      if (step.id !== selection.id) drawOutlines(on, step, scene.world, view.value)
     marks()
-    const moving = ghosts.preview.value
-    const step = moving ?? selection.sheet
-    const world = moving ? coarse(scene.world) : scene.world
-    if (step) {
-      const dark = typologyAngle(labOf(linearOf(session.look!.skin.colour))) < TAN
-      drawSelection(on, step, world, view.value, moving !== null, selection.holdsTwin, dark)
-    }
-    if (step && !moving) told(step)
-    if (!moving && !ghosts.shaped.value && !choice.now) shapes()
+    const step = selection.sheet
+    if (step && !moving.value) told(step)
+    if (!moving.value && !ghosts.shaped.value && !choice.now) shapes()
     if (choice.now)
       drawChoice(on, choice.now.step, choice.now.chosen, choice.now.may, scene.world, view.value)
     if (ghosts.snap.value) drawSnap(on, ghosts.snap.value, view.value)
@@ -205,9 +205,9 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
   return on
 }
 
-/** The layers of the stage, from the picture up. */
-export const stageLayers = (shown: Shown): Konva.Layer[] => [
-  pictureLayer(shown),
-  guideLayer(shown),
-  handleLayer(shown),
-]
+/** The layers of the stage, from the picture up; the first two rest while something moves under the hand. */
+export function stageLayers(shown: Shown): Konva.Layer[] {
+  const resting = [pictureLayer(shown), guideLayer(shown)]
+  resting.forEach(still)
+  return [...resting, handleLayer(shown)]
+}

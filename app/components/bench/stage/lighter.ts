@@ -1,4 +1,5 @@
 import { ringOf, type Point } from '#core/geometry'
+import type { World } from '#core/look'
 import { prepared, type PreparedSheet } from '#core/stencil'
 
 /** As many points as a moving sheet's openings are drawn with. */
@@ -37,3 +38,13 @@ export function lightened(sheet: PreparedSheet): PreparedSheet {
   lighter.set(sheet, light)
   return light
 }
+
+/** While something moves it is laid more coarsely, so that no frame waits for it. */
+export const coarse = (world: World): World => ({
+  ...world,
+  quick: true,
+  stencil: id => {
+    const sheet = world.stencil(id)
+    return sheet && lightened(sheet)
+  },
+})

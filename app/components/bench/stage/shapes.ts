@@ -115,3 +115,10 @@ export function drawTape(layer: Konva.Layer, ends: readonly [Point, Point], view
       }),
     )
 }
+
+/** Draws the loop that the hand draws around openings. */
+export function drawLoop(layer: Konva.Layer, loop: readonly Point[], view: View): void {
+  const points = loop.flatMap(p => toScreen(view, p))
+  const line = rimmedLine({ points, closed: true, dash: [4, 3], fill: 'rgba(122,46,93,0.12)' })
+  for (const shape of line) layer.add(shape)
+}
