@@ -409,7 +409,11 @@ async function dragRow(table: Table, browser: Browser): Promise<void> {
     }[]
   }
   await page.mouse.up()
-  const main = trace.traceEvents.find(e => e.name === 'thread_name' && e.args?.name === 'CrRendererMain')
+  // Each page has such a thread: this one's is the busiest.
+  const mains = trace.traceEvents.filter(e => e.name === 'thread_name' && e.args?.name === 'CrRendererMain')
+  const busy = (m: (typeof mains)[number]) =>
+    trace.traceEvents.filter(e => e.pid === m.pid && e.tid === m.tid).length
+  const [main] = mains.sort((a, b) => busy(b) - busy(a))
   const tasks = trace.traceEvents
     .filter(
       e => e.name === 'RunTask' && e.ph === 'X' && (!main || (e.pid === main.pid && e.tid === main.tid)),

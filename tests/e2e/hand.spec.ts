@@ -402,3 +402,65 @@ test('a cake that looks use is not changed behind their backs, and is only as sa
   expect(paints.find(p => p.id === cake.id)!.strips[0]!.name).not.toBe('Flare Pink')
   expect(paints.find(p => p.name === `${cake.name} (new)`)).toMatchObject({ eyeSafe: false })
 })
+
+test('a stencil is drawn where the hand has it, at the edge of the stage too, and nothing stays when it is left', async ({
+  page,
+}) => {
+  await openBench(page, 'plain-fern-stag?probe')
+  await page.locator('[data-step]').nth(1).click()
+  const outlines = page.getByTestId('sheet-outlines')
+  /** Where something is drawn, px of the window; null where nothing is. */
+  const drawnBox = () =>
+    outlines.evaluate((canvas: HTMLCanvasElement) => {
+      const { width, height } = canvas
+      if (!width || !height) return null
+      const { data } = canvas.getContext('2d')!.getImageData(0, 0, width, height)
+      const at = canvas.getBoundingClientRect()
+      let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity]
+      for (let p = 0; p < width * height; p++) {
+        if (data[4 * p + 3] === 0) continue
+        left = Math.min(left, p % width)
+        right = Math.max(right, p % width)
+        top = Math.min(top, Math.floor(p / width))
+        bottom = Math.max(bottom, Math.floor(p / width))
+      }
+      const k = at.width / width
+      if (right < 0) return null
+      return {
+        left: at.x + k * left,
+        top: at.y + k * top,
+        right: at.x + k * right,
+        bottom: at.y + k * bottom,
+      }
+    })
+  const stage = (await page.getByTestId('stage').boundingBox())!
+  const middle = () =>
+    page.evaluate(
+      () =>
+        (
+          window as unknown as { faceStage: { handles: () => { middle: [number, number] } | null } }
+        ).faceStage.handles()!.middle,
+    )
+  await expect.poll(drawnBox).not.toBeNull()
+  const rests = (await drawnBox())!
+  const [x, y] = await middle()
+  await page.mouse.move(stage.x + x, stage.y + y)
+  await page.mouse.down()
+  for (let i = 1; i <= 8; i++) await page.mouse.move(stage.x + x, stage.y + y + 10 * i)
+  // As far as the hand went, it is drawn farther down.
+  await expect.poll(async () => (await drawnBox())!.bottom - rests.bottom).toBeGreaterThan(40)
+  await page.mouse.move(stage.x + stage.width - 4, stage.y + stage.height - 4, { steps: 6 })
+  // Past the stage nothing is drawn, and no canvas is made larger than it.
+  await expect
+    .poll(async () => {
+      const box = (await outlines.boundingBox())!
+      return (
+        box.x + box.width <= stage.x + stage.width + 1 && box.y + box.height <= stage.y + stage.height + 1
+      )
+    })
+    .toBe(true)
+  await page.mouse.up()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Escape')
+  await expect.poll(drawnBox).toBeNull()
+})

@@ -86,5 +86,6 @@ onBeforeUnmount(() => cancelAnimationFrame(frame))
       height: `${room.maxY - room.minY}px`,
     }"
     aria-hidden="true"
+    data-testid="sheet-outlines"
   />
 </template>

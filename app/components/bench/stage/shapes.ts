@@ -36,23 +36,34 @@ export function drawHeldLoop(layer: Konva.Layer, { points, middle, free }: HeldL
 
 /** Draws the line to which a sheet was drawn, with what it is. */
 export function drawSnap(layer: Konva.Layer, { line, words }: SnapLine, view: View): void {
-  const points = line.flatMap(p => toScreen(view, p))
-  const [x, y] = toScreen(view, line[Math.floor(line.length / 2)]!)
-  const label = new Konva.Label({ x: x + 8, y: y - 26, listening: false })
-  label.add(
-    new Konva.Tag({ fill: '#23201D', opacity: 0.86, cornerRadius: 5 }),
-    new Konva.Text({
-      text: `at ${words}`,
-      padding: 4,
-      fontSize: 12,
-      fontFamily: 'Atkinson Hyperlegible Next Variable',
-      fill: PAPER,
-    }),
-  )
+  const points = line.map(p => toScreen(view, p))
+  const [x, y] = points[Math.floor(points.length / 2)]!
+  const told = `at ${words}`
+  // One shape drawn by hand: a label of the library's is measured and drawn apart, within a frame of the drag.
   layer.add(
-    new Konva.Line({ points, stroke: PAPER, strokeWidth: 4, listening: false }),
-    new Konva.Line({ points, stroke: MULBERRY, strokeWidth: 2, dash: [5, 3], listening: false }),
-    label,
+    new Konva.Shape({
+      listening: false,
+      sceneFunc(ctx) {
+        const c = ctx._context
+        c.beginPath()
+        points.forEach((at, n) => (n ? c.lineTo(...at) : c.moveTo(...at)))
+        c.lineWidth = 4
+        c.strokeStyle = PAPER
+        c.stroke()
+        c.setLineDash([5, 3])
+        c.lineWidth = 2
+        c.strokeStyle = MULBERRY
+        c.stroke()
+        c.font = "12px 'Atkinson Hyperlegible Next Variable'"
+        c.textBaseline = 'middle'
+        c.beginPath()
+        c.roundRect(x + 8, y - 26, c.measureText(told).width + 8, 20, 5)
+        c.fillStyle = 'rgba(35,32,29,0.86)'
+        c.fill()
+        c.fillStyle = PAPER
+        c.fillText(told, x + 12, y - 15.5)
+      },
+    }),
   )
 }
 
