@@ -240,6 +240,8 @@ test('readings of the ladder move the model, with mean, count and spread; the la
 test('what a tool lets go, holds and how wide it is can be read without scales, and looks follow', async ({
   page,
 }) => {
+  // The house paints all its pictures anew, three times: about half a minute each with two cores to itself.
+  test.setTimeout(420_000)
   await page.goto('/kit')
   await page.getByRole('tab', { name: 'Tools and calibration' }).click()
   const form = page.getByRole('form', { name: 'Reading of a tool' })
@@ -260,7 +262,7 @@ test('what a tool lets go, holds and how wide it is can be read without scales, 
         async () =>
           (await (await page.request.get('/api/looks')).json()).some((l: { awaits: boolean }) => l.awaits),
         {
-          timeout: 60_000,
+          timeout: 150_000,
         },
       )
       .toBe(false)

@@ -86,7 +86,7 @@ test('a stencil that is moved goes to a line of the face, not with the switch of
         const { faceStage } = window as unknown as {
           faceStage: { stage: { find: (s: string) => unknown[] } }
         }
-        return faceStage.stage.find('Label').length > 0
+        return faceStage.stage.find('.snap').length > 0
       })
     }
     await page.mouse.up()

@@ -42,6 +42,7 @@ export function drawSnap(layer: Konva.Layer, { line, words }: SnapLine, view: Vi
   // One shape drawn by hand: a label of the library's is measured and drawn apart, within a frame of the drag.
   layer.add(
     new Konva.Shape({
+      name: 'snap',
       listening: false,
       sceneFunc(ctx) {
         const c = ctx._context
