@@ -1,12 +1,4 @@
-/** Cover of part of a field of pixels; see Mask. */
-interface Covered {
-  readonly i0: number
-  readonly j0: number
-  readonly width: number
-  readonly height: number
-  readonly data: Float32Array
-  readonly spans?: RowSpans
-}
+import type { Mask } from './coverage'
 
 /**
  * Of each row of a field of pixels those in question, from the first to the one after the last; a row in which
@@ -52,7 +44,7 @@ export class RowSpans {
    * Takes in what a mask covers: as it knows it by the row, or else as it is found.
    * @param i0 where the mask's first pixel lies in this field; and j0
    */
-  addMask({ width, height, data, spans }: Covered, i0: number, j0: number): void {
+  addMask({ width, height, data, spans }: Mask, i0: number, j0: number): void {
     for (let j = 0; j < height; j++) {
       let from = spans ? spans.first[j]! : 0
       let to = spans ? spans.end[j]! : width

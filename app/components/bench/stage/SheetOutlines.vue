@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { EMPTY_BOX } from '#core/geometry'
 import { labOf, linearOf, typologyAngle } from '#core/paint'
-import { ofKind, placementsOf } from '#core/look'
+import { ofKind } from '#core/look'
 import { drawHandles, drawnSheets, drawSheet, inkOn, roomFor } from './drawnSheets'
-import { handlesOf } from './handles'
+import { heldHandles } from './handles'
 import { coarse } from './lighter'
 import type { Ghosts } from './tools'
 import type { View } from './view'
@@ -38,13 +38,7 @@ const inHand = computed(() => {
   const moving = ghosts.preview.value !== null
   return held.value ? drawnSheets(held.value, moving ? coarse(scene.world) : scene.world, moving) : []
 })
-const handles = computed(() => {
-  const step = held.value
-  const sheet = step && scene.world.stencil(step.stencil)
-  const placement = step && placementsOf(step, scene.world)[selection.holdsTwin ? 1 : 0]
-  if (!sheet || !placement) return null
-  return { at: handlesOf(placement, scene.world, sheet, view), side: placement.side }
-})
+const handles = computed(() => heldHandles(held.value, selection.holdsTwin, scene.world, view))
 
 function draw(): void {
   const c = canvas.value?.getContext('2d')

@@ -1,5 +1,5 @@
 import type { Point } from '#core/geometry'
-import type { World } from '#core/look'
+import { placementsOf, type SheetStep, type World } from '#core/look'
 import { layOn, type Placement } from '#core/skin'
 import type { Stencil } from '#core/stencil'
 import { toScreen, type View } from './view'
@@ -15,7 +15,7 @@ export interface Handles {
  * Where a sheet's handles stand on the stage: turning above its top edge, flipping off its right edge, both
  * where the sheet goes on in the air.
  */
-export function handlesOf(placement: Placement, world: World, sheet: Stencil, view: View): Handles {
+function handlesOf(placement: Placement, world: World, sheet: Stencil, view: View): Handles {
   const laid = layOn(world.ground.surface, placement, true)
   const top = toScreen(view, laid.point([0, -sheet.height / 2]))
   const right = toScreen(view, laid.point([sheet.width / 2, 0]))
@@ -27,4 +27,13 @@ export function handlesOf(placement: Placement, world: World, sheet: Stencil, vi
     return [p[0] + (dx / l) * 16, p[1] + (dy / l) * 16]
   }
   return { turn: beyond(top), flip: beyond(right), top, middle }
+}
+
+/**
+ * The handles of a step's sheet, or of its twin, and the side that lies up; null where there is no such sheet.
+ */
+export function heldHandles(step: SheetStep | null, twin: boolean, world: World, view: View) {
+  const sheet = step && world.stencil(step.stencil)
+  const placement = step && placementsOf(step, world)[twin ? 1 : 0]
+  return sheet && placement ? { at: handlesOf(placement, world, sheet, view), side: placement.side } : null
 }

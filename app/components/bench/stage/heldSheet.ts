@@ -1,10 +1,10 @@
 import type { Point } from '#core/geometry'
-import { placementOf, placementsOf, type SheetStep } from '#core/look'
+import { placementOf, type SheetStep } from '#core/look'
 import { layOn, type Placement } from '#core/skin'
 import { usePlacing } from '~/composables/usePlacing'
 import { useScene } from '~/stores/scene'
 import { useSelection } from '~/stores/selection'
-import { handlesOf } from './handles'
+import { heldHandles } from './handles'
 import type { View } from './view'
 
 /** The sheet that the hand has, or its unlinked twin: where it lies, and where it is laid. */
@@ -43,11 +43,7 @@ export function useHeldSheet() {
     },
     flip: placing.flip,
     /** Where the handles of the sheet that is held stand on the stage; null when none is. */
-    handlesOn(view: View) {
-      const step = selection.sheet
-      const sheet = step && scene.world.stencil(step.stencil)
-      const held = step && placementsOf(step, scene.world)[selection.holdsTwin ? 1 : 0]
-      return held && sheet ? handlesOf(held, scene.world, sheet, view) : null
-    },
+    handlesOn: (view: View) =>
+      heldHandles(selection.sheet, selection.holdsTwin, scene.world, view)?.at ?? null,
   }
 }
