@@ -32,6 +32,7 @@ export function usePainter() {
   const onAsked = on(asked)
   return {
     ...stageOn(onStage),
+    ...middleOn(onAnalysis),
     paint: (look: Look, pxPerMm: number, upTo?: number): Promise<Picture> =>
       onAnalysis(p => p.paint(plain(look), pxPerMm, upTo)),
     thumbs: (look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> =>
@@ -99,6 +100,20 @@ const stageOn = (onStage: OnWorker) => ({
   /** The whole look at once and coarsely, for a stage that shows nothing yet. */
   coarse: (look: Look, light: LightId): Promise<Picture> =>
     onStage(p => p.paint(plain(look), COARSE_PX, undefined, light)),
+})
+
+/** The middle of what is seen, painted beside the stage's worker. */
+const middleOn = (onBeside: OnWorker) => ({
+  updateMiddle: (
+    look: Look,
+    pxPerMm: number,
+    box: Box,
+    upTo: number | undefined,
+    light: LightId,
+  ): Promise<Update | null> =>
+    onBeside(p => p.updateNear(plain(look), pxPerMm, plain(box), upTo, null, light)),
+  /** Nobody waits for it any more. */
+  noMiddle: (): Promise<void> => onBeside(p => p.noNear()),
 })
 
 /** Nine alternatives, painted where the picture of the stage is: its bare skin is there, and what paints is warm. */

@@ -124,7 +124,8 @@ const painter = {
     const ground = groundFor(look, memo)
     const pxPerMm = finenessOf(wholePicture(width, height, ruler, ground.box), devicePixels)
     if (await heads.holds(look, pxPerMm)) return
-    bares.of(look, ground, pxPerMm)
+    // A browser ends a worker at once only while it rests: else the head would be drawn on beside what is opened.
+    for (const _ of bares.inTurns(look, ground, pxPerMm)) await pause()
     // Those of looks that were opened stay before it.
     await heads.keep(bares, look, ground, pxPerMm, 0)
   },

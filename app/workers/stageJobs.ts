@@ -64,5 +64,9 @@ export function stageJobs({ worldOf, bares, heads, memo, keyOfSteps, pause }: Wo
       const wish = { look, world, pxPerMm, box, light, upTo: upTo ?? look.steps.length, have }
       return sent(await near.update(wish, keyOfSteps(look, world)))
     },
+    /** Nobody waits for such a part any more. */
+    noNear(): void {
+      near.giveUp()
+    },
   }
 }

@@ -63,6 +63,11 @@ export class StagePicture {
     private readonly compares = true,
   ) {}
 
+  /** Whatever is painted is given up: the wish answers null. */
+  giveUp(): void {
+    this.newest++
+  }
+
   /**
    * Brings the picture to a look: only from the changed step upward, and only where something changed. Null
    * when a newer wish came meanwhile.

@@ -4,7 +4,7 @@ import type { Look } from '../look'
 import type { LightId } from '../paint'
 import type { Ground } from '../skin'
 import { gridOver } from './grid'
-import { drawBare, drawSkin, type BareLook, type HeadPicture } from './head'
+import { bareInTurns, drawBare, drawSkin, type BareLook, type HeadPicture } from './head'
 import { spongeGrain } from './grain'
 
 /** What steps are printed on: the bare skin on a grid, and the grain of sponges there. */
@@ -72,17 +72,31 @@ export class BareSkinCache {
    * @throws RangeError when the fineness is out of bounds
    */
   of(look: Look, ground: Ground, pxPerMm: number, how: HowSeen = {}): Bare {
-    const { seen, box, light } = how
     const key = bareKey(look, pxPerMm, how)
-    let found = this.known.get(key)
-    if (!found) {
-      const bare = { ...bareLookOf(look), light }
-      const wrap = seen === 'wrap' ? ground.wrap() : null
-      const grid = gridOver(wrap?.box ?? box ?? ground.box, pxPerMm)
-      const head = wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare)
-      found = { head, grain: spongeGrain(head.grid) }
-      this.known.set(key, found)
-    }
-    return found
+    const found = this.known.get(key)
+    if (found) return found
+    const bare = drawn(look, ground, pxPerMm, how)
+    this.known.set(key, bare)
+    return bare
   }
+
+  /**
+   * The same as seen from the front, layer by layer: it rests after each.
+   * @throws RangeError when the fineness is out of bounds
+   */
+  *inTurns(look: Look, ground: Ground, pxPerMm: number): Generator<void> {
+    const key = bareKey(look, pxPerMm)
+    if (this.known.has(key)) return
+    const head = yield* bareInTurns(gridOver(ground.box, pxPerMm), ground, bareLookOf(look))
+    this.known.set(key, withGrain(head))
+  }
+}
+
+const withGrain = (head: HeadPicture): Bare => ({ head, grain: spongeGrain(head.grid) })
+
+function drawn(look: Look, ground: Ground, pxPerMm: number, { seen, box, light }: HowSeen): Bare {
+  const bare = { ...bareLookOf(look), light }
+  const wrap = seen === 'wrap' ? ground.wrap() : null
+  const grid = gridOver(wrap?.box ?? box ?? ground.box, pxPerMm)
+  return withGrain(wrap ? drawSkin(grid, ground, bare, wrap.chart) : drawBare(grid, ground, bare))
 }

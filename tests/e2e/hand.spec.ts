@@ -1,3 +1,4 @@
+import type { Box } from '../../core/geometry'
 import { expect, test, type Page } from './site'
 import { complaints, drawn, idOf, look, openBench, openNew, painted, saved } from './helpers'
 
@@ -9,8 +10,8 @@ interface Fine {
   width: number
   wide: number
   fine: number
-  /** The same of what is seen from near. */
-  near: Omit<Fine, 'near'> | null
+  /** The same of parts that were painted by themselves, and what is shown of each, mm. */
+  parts: (Omit<Fine, 'parts'> & { seen: Box })[]
 }
 const fine = (page: Page): Promise<Fine> =>
   page.evaluate(() => (window as unknown as { faceStage: { picture: () => Fine } }).faceStage.picture())
@@ -76,10 +77,12 @@ test('the picture stays in register while the view changes quickly', async ({ pa
   await page.keyboard.press('d')
   for (let n = 0; n < 3; n++) await zoom.click()
   // What is seen from near is finer than the whole picture, and in register too.
-  await expect.poll(async () => (await fine(page)).near?.fine ?? 0).toBeGreaterThan((await fine(page)).fine)
-  const { near } = await fine(page)
-  expect(near!.width / near!.wide).toBeCloseTo(near!.fine, 2)
+  await expect
+    .poll(async () => (await fine(page)).parts[0]?.fine ?? 0)
+    .toBeGreaterThan((await fine(page)).fine)
   await painted(page)
+  const { parts } = await fine(page)
+  expect(parts.map(({ width, wide, fine: wanted }) => (width / wide / wanted).toFixed(3))).toEqual(['1.000'])
   await inRegister(page)
   const stage = (await page.getByTestId('stage').boundingBox())!
   await page.mouse.move(stage.x + 200, stage.y + 200)

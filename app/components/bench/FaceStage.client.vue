@@ -2,7 +2,7 @@
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { Crosshair } from '@lucide/vue'
 import Konva from 'konva'
-import { tenthPoint, type Point } from '#core/geometry'
+import { tenthPoint } from '#core/geometry'
 import { onCanvas, stepAt } from '#core/look'
 import { onSkin, SAME } from '#core/skin'
 import { RULER } from './stage/ruler'
@@ -13,7 +13,8 @@ import { stageLayers } from './stage/layers'
 import { LIFT_CLASSES } from './stage/lift'
 import { useSpot } from './stage/spot'
 import { useStandingPicture } from './stage/picture'
-import { finenessOf, toScreen, toSkin, wholePicture, zoomed, type View } from './stage/view'
+import { offerProbe } from './stage/probe'
+import { finenessOf, toSkin, wholePicture, zoomed, type View } from './stage/view'
 
 const props = defineProps<{ playTo: number | null }>()
 const emit = defineEmits<{ words: []; moves: [] }>()
@@ -48,7 +49,7 @@ const whole = computed(() =>
 )
 /** The whole picture stays as fine as it is seen whole. */
 const fineness = computed(() => finenessOf(whole.value, window.devicePixelRatio || 1))
-const { picture, near, busy, slow, problem, standing } = useStandingPicture({
+const { picture, parts, busy, slow, problem, standing } = useStandingPicture({
   view,
   size: () => [width.value, height.value],
   fineness,
@@ -63,7 +64,7 @@ const moved = computed(
 )
 
 const playing = () => props.playTo !== null
-const layers = stageLayers({ picture, near, view, width, height, fitting, moved, playing, ghosts })
+const layers = stageLayers({ picture, parts, view, width, height, fitting, moved, playing, ghosts })
 
 let stage: Konva.Stage | null = null
 onMounted(async () => {
@@ -73,31 +74,9 @@ onMounted(async () => {
   stage.content.style.pointerEvents = 'none'
   for (const layer of layers) stage.add(layer)
   fit()
-  if (import.meta.dev || window.location.search.includes('probe')) probe()
+  offerProbe({ stage, view, picture, parts, fineness, handles: () => held.handlesOn(view.value) })
 })
 onBeforeUnmount(() => stage?.destroy())
-
-/** What tests read off the stage. */
-function probe(): void {
-  Object.assign(window, {
-    faceStage: {
-      stage,
-      view: () => view.value,
-      handles: () => held.handlesOn(view.value),
-      screen: (p: Point) => toScreen(view.value, p),
-      picture: () => ({
-        width: picture.value!.canvas.width,
-        wide: picture.value!.box.maxX - picture.value!.box.minX,
-        fine: fineness.value,
-        near: near.value && {
-          width: near.value.canvas.width,
-          wide: near.value.box.maxX - near.value.box.minX,
-          fine: near.value.of.fineness,
-        },
-      }),
-    },
-  })
-}
 
 watch([width, height, () => settings.ruler, () => JSON.stringify(ground.value.box)], fit)
 watch(ground, ({ front }) => {

@@ -30,25 +30,44 @@ export interface BareLook {
  * picture seen from the front shows it.
  */
 export function drawBare(grid: Grid, ground: Ground, look: BareLook): HeadPicture {
+  const drawing = bareInTurns(grid, ground, look)
+  for (;;) {
+    const { done, value } = drawing.next()
+    if (done) return value
+  }
+}
+
+/** The same layer by layer: it rests after each, for whoever may be told meanwhile that nobody waits for it. */
+export function* bareInTurns(grid: Grid, ground: Ground, look: BareLook): Generator<void, HeadPicture> {
   const easel = new SkinLayers(grid, ground.front, LIGHTS[look.light ?? 'lamp'])
-  const skin = linearOf(look.skinColour)
-  const { face, relief } = ground
   easel.prime(backdrop(easel))
-  if (ground.arm) drawArm(easel, ground.arm, skin)
-  else if (!relief) drawBoard(easel, ground)
-  else if (face) {
-    drawHairBehind(easel, face, look.hair)
-    neckAndCape(easel, face, relief, skin)
-    ears(easel, face, skin)
-    drawHairAround(easel, face, look.hair)
-    drawFace(easel, ground, face, relief, { skin, cut: look.hair.cut })
-    if (look.freckles) drawFreckles(easel, face, skin)
-    drawFeatures(easel, face, skin, look)
-    if (look.beard) drawBeard(easel, ground, look.beard, look.hair.colour)
-    drawHair(easel, face, look.hair)
-    if (ground.canvas.kind === 'face' && ground.canvas.part !== 'whole') veil(easel, ground)
+  for (const draw of layersOf(ground, look)) {
+    draw(easel)
+    yield
   }
   return easel
+}
+
+/** What draws the layers of something unpainted, from behind. */
+function layersOf(ground: Ground, look: BareLook): ((easel: SkinLayers) => void)[] {
+  const skin = linearOf(look.skinColour)
+  const { arm, face, relief, canvas } = ground
+  if (arm) return [easel => drawArm(easel, arm, skin)]
+  if (!relief) return [easel => drawBoard(easel, ground)]
+  if (!face) return []
+  const { beard, hair } = look
+  return [
+    easel => drawHairBehind(easel, face, hair),
+    easel => neckAndCape(easel, face, relief, skin),
+    easel => ears(easel, face, skin),
+    easel => drawHairAround(easel, face, hair),
+    easel => drawFace(easel, ground, face, relief, { skin, cut: hair.cut }),
+    easel => look.freckles && drawFreckles(easel, face, skin),
+    easel => drawFeatures(easel, face, skin, look),
+    easel => beard && drawBeard(easel, ground, beard, hair.colour),
+    easel => drawHair(easel, face, hair),
+    easel => canvas.kind === 'face' && canvas.part !== 'whole' && veil(easel, ground),
+  ]
 }
 
 /** The quiet colour around, which is the page's own and under no light. */

@@ -4,7 +4,8 @@ import type { Grid } from '../grid'
 
 /**
  * Values that change slowly over the skin, worked out for cells of at most 0.75 mm of a mask and read linearly
- * for each pixel of the grid.
+ * for each pixel of the grid. A cell is worked out when a pixel first asks for it: a mask may cover little of its
+ * box.
  * @param n how many values there are
  * @param values writes them for a place, mm
  * @returns what writes them for a pixel
@@ -19,31 +20,41 @@ export function onCells(
   const nx = Math.ceil(mask.width / cell) + 1
   const ny = Math.ceil(mask.height / cell) + 1
   const data = new Float32Array(nx * ny * n)
+  const known = new Uint8Array(nx * ny)
   const here = new Float64Array(n)
-  for (let v = 0; v < ny; v++) {
-    for (let u = 0; u < nx; u++) {
-      values(
-        grid.x0 + (mask.i0 + u * cell + 0.5) / grid.pxPerMm,
-        grid.y0 + (mask.j0 + v * cell + 0.5) / grid.pxPerMm,
-        here,
-      )
-      const o = (v * nx + u) * n
-      for (let k = 0; k < n; k++) data[o + k] = here[k]!
-    }
+  /** Where the values of a cell stand. */
+  const at = (u: number, v: number): number => {
+    const c = v * nx + u
+    const o = c * n
+    if (known[c]) return o
+    known[c] = 1
+    values(
+      grid.x0 + (mask.i0 + u * cell + 0.5) / grid.pxPerMm,
+      grid.y0 + (mask.j0 + v * cell + 0.5) / grid.pxPerMm,
+      here,
+    )
+    for (let k = 0; k < n; k++) data[o + k] = here[k]!
+    return o
   }
   return (pixel, out) => {
     const i = (pixel % grid.width) - mask.i0
     const j = Math.floor(pixel / grid.width) - mask.j0
     const u = Math.floor(i / cell)
     const v = Math.floor(j / cell)
+    const p = at(u, v)
+    if (cell === 1) {
+      for (let k = 0; k < n; k++) out[k] = data[p + k]!
+      return
+    }
     const s = i / cell - u
     const t = j / cell - v
-    const p = (v * nx + u) * n
-    const q = p + nx * n
+    const right = at(u + 1, v)
+    const down = at(u, v + 1)
+    const far = at(u + 1, v + 1)
     for (let k = 0; k < n; k++)
       out[k] =
-        (data[p + k]! * (1 - s) + data[p + n + k]! * s) * (1 - t) +
-        (data[q + k]! * (1 - s) + data[q + n + k]! * s) * t
+        (data[p + k]! * (1 - s) + data[right + k]! * s) * (1 - t) +
+        (data[down + k]! * (1 - s) + data[far + k]! * s) * t
   }
 }
 

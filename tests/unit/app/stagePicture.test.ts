@@ -80,6 +80,18 @@ describe('the picture of the stage', () => {
     expect(Buffer.from(page.rgba).equals(Buffer.from(whole(look, 1.5)))).toBe(true)
   })
 
+  it('gives up what nobody waits for any more', async () => {
+    const queue: (() => void)[] = []
+    const stage = new StagePicture(bares, () => new Promise(resolve => queue.push(resolve)))
+    const given = stage.update(wish(look, 1, null), keyOf)
+    await new Promise(resolve => setTimeout(resolve))
+    stage.giveUp()
+    queue.splice(0).forEach(go => go())
+    expect(await given).toBeNull()
+    // One step was laid, and the others not.
+    expect(queue).toEqual([])
+  })
+
   it('sends the whole to a page that has nothing, or another picture', async () => {
     const stage = new StagePicture(bares, () => Promise.resolve())
     const a = (await stage.update(wish(look, 1, null), keyOf))!

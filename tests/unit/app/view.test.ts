@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { groundOf, PLAIN_FACE } from '#core/skin'
 import {
   finenessOf,
+  middleOf,
   nearOf,
+  seenIn,
   serves,
   toScreen,
   toSkin,
@@ -107,5 +109,38 @@ describe('what is seen from near', () => {
 
   it('is nothing where a view shows no skin', () => {
     expect(nearOf({ k: 10, ox: 99_999, oy: 0 }, [700, 624], whole, 1)).toBeNull()
+  })
+})
+
+describe('the middle of what is seen', () => {
+  const { box } = groundOf(PLAIN_FACE, 30)
+
+  it('lies in the middle, a quarter of it, on pixels of the whole plane, with a thin rim', () => {
+    const fineness = 2.25
+    const { seen, painted, fineness: painting } = middleOf(box, { box, fineness })
+    expect(painting).toBe(fineness)
+    const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY]
+    expect((seen.minX + seen.maxX) / 2).toBeCloseTo((box.minX + box.maxX) / 2, 0)
+    expect((seen.minY + seen.maxY) / 2).toBeCloseTo((box.minY + box.maxY) / 2, 0)
+    const share = ((seen.maxX - seen.minX) * (seen.maxY - seen.minY)) / (wide * high)
+    expect(share).toBeGreaterThan(0.24)
+    expect(share).toBeLessThan(0.27)
+    expect(seen.minX - painted.minX).toBeGreaterThanOrEqual(3 - 1e-9)
+    expect(seen.minX - painted.minX).toBeLessThan(4)
+    for (const at of [seen.minX, seen.maxX, painted.minX, painted.maxX]) {
+      const pixels = (at - box.minX) * fineness
+      expect(Math.abs(pixels - Math.round(pixels))).toBeLessThan(1e-6)
+    }
+  })
+
+  it('follows the view: what is seen of a stage that shows a corner is that corner', () => {
+    const base = wholePicture(700, 624, 18, box)
+    const view = zoomed(base, base, 3, [60, 40])
+    const seen = seenIn(view, [700, 624], box)!
+    const middle = middleOf(seen, { box, fineness: 6 })
+    expect(middle.seen.maxX).toBeLessThan((box.minX + box.maxX) / 2)
+    expect(middle.seen.maxY).toBeLessThan((box.minY + box.maxY) / 2)
+    // Whole at the edge of the plane: no rim where there is nothing.
+    expect(middleOf(box, { box, fineness: 6 }).painted.minX).toBeGreaterThan(box.minX)
   })
 })

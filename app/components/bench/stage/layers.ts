@@ -19,7 +19,7 @@ import { drawFlow, drawSpots } from './flow'
 import { drawAxis, drawHeldLoop, drawLoop, drawSnap, drawTape } from './shapes'
 import { drawGuideSteps, drawMarks } from './marks'
 import { drawChoice } from './openings'
-import type { NearPicture } from './near'
+import type { NearPicture } from './middle'
 import type { StandingPicture } from './standing'
 import type { Ghosts } from './tools'
 import { toScreen, type View } from './view'
@@ -27,8 +27,8 @@ import { toScreen, type View } from './view'
 /** What the layers of the stage show. */
 export interface Shown {
   readonly picture: Readonly<Ref<StandingPicture | null>>
-  /** What is seen from near, over the whole picture. */
-  readonly near: Readonly<Ref<NearPicture | null>>
+  /** Parts that were painted by themselves, over the whole picture. */
+  readonly parts: Readonly<Ref<readonly NearPicture[]>>
   readonly view: Readonly<Ref<View>>
   readonly width: Readonly<Ref<number>>
   readonly height: Readonly<Ref<number>>
@@ -94,13 +94,13 @@ function laid(
   })
 }
 
-/** The picture itself, and over it what is seen from near. */
-function pictureLayer({ picture, near, view }: Shown): Konva.Layer {
+/** The picture itself, and over it what was painted by itself. */
+function pictureLayer({ picture, parts, view }: Shown): Konva.Layer {
   const on = layer()
   kept(on, () => {
     if (!picture.value) return
     on.add(laid(picture.value, picture.value.box, view.value))
-    if (near.value) on.add(laid(near.value, near.value.of.seen, view.value))
+    for (const part of parts.value) on.add(laid(part, part.of.seen, view.value))
   })
   return on
 }

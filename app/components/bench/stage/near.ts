@@ -4,16 +4,12 @@ import type { Look } from '#core/look'
 import { usePainter } from '~/composables/usePainter'
 import { useScene } from '~/stores/scene'
 import { useSettings } from '~/stores/settings'
-import { patched, type StandingPicture } from './standing'
+import { useMiddle, type NearPicture } from './middle'
+import { patched } from './standing'
 import { nearOf, serves, type Near, type View } from './view'
 
 /** A view that moves asks for nothing until it has stood for so long, ms. */
 const STANDS_MS = 140
-
-/** What is seen from near as it stands on the stage, beside what was wished for. */
-export interface NearPicture extends StandingPicture {
-  readonly of: Near
-}
 
 /** What the near picture follows from. */
 export interface NearWish {
@@ -32,6 +28,7 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
   const painter = usePainter()
   const settings = useSettings()
   const standing = shallowRef<NearPicture | null>(null)
+  const middle = useMiddle()
   let have: number | null = null
   let painting: Near | null = null
   const asked = computed(() =>
@@ -50,6 +47,7 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
   })
   /** Seen whole, nothing of it is shown; seen from near again at once, it is there still. */
   const shown = computed(() => (asked.value ? standing.value : null))
+  const shownMiddle = computed(() => (asked.value ? middle.standing.value : null))
 
   /** Paints what is seen from near of a look; done at once where nothing is. */
   async function paint(look: Look, steps: number | undefined): Promise<void> {
@@ -57,11 +55,13 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
     if (!near) return void (standing.value = null)
     // A picture of another place is no base for a patch.
     if (painting !== near) [painting, have] = [near, null]
-    const answer = await painter.updateNear(look, near.fineness, near.painted, steps, have, settings.light)
+    const { fineness: fine, seen } = near
+    const asking = painter.updateNear(look, fine, near.painted, steps, have, settings.light)
+    const answer = await (have === null ? middle.before({ look, steps, fineness: fine, seen }, asking) : asking)
     if (!answer || wish.value !== near) return
     have = answer.picture
     const canvas = patched(standing.value?.of === near ? standing.value.canvas : null, answer)
     standing.value = { canvas, box: near.painted, of: near }
   }
-  return { near: shown, wish, paint }
+  return { near: shown, middle: shownMiddle, wish, paint }
 }

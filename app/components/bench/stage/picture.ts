@@ -1,4 +1,4 @@
-import { ref, shallowRef, watch, type Ref } from 'vue'
+import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Look } from '#core/look'
 import { canvasOf, usePainter } from '~/composables/usePainter'
 import { usePictureAhead } from '~/composables/usePictureAhead'
@@ -8,8 +8,10 @@ import { useKit } from '~/stores/kit'
 import { useScene } from '~/stores/scene'
 import { useSession } from '~/stores/session'
 import { useSettings } from '~/stores/settings'
+import { useMiddle, type NearPicture } from './middle'
 import { useNearPicture, type NearWish } from './near'
 import { patched, type StandingPicture } from './standing'
+import { seenIn } from './view'
 
 /** After so long the painter is told that the picture is being painted, ms. */
 const LATE_MS = 500
@@ -91,6 +93,16 @@ function useBusy() {
   return { busy, slow, during }
 }
 
+/** Those parts of the picture that stand, from below. */
+const standingOf = (parts: readonly Readonly<Ref<NearPicture | null>>[]) =>
+  computed(() => parts.map(part => part.value).filter(part => part !== null))
+
+/** What is said when the picture could not be painted. */
+function sentenceOn(error: unknown): string {
+  const what = error instanceof Error ? error.message : String(error)
+  return `The picture could not be painted (${what}). The look itself is safe; reload the page to try again.`
+}
+
 /** Keeps the stage's picture up with the look. */
 export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWish) {
   const session = useSession()
@@ -110,6 +122,8 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
   const show = (next: StandingPicture, as: Standing) => void ([picture.value, standing.value] = [next, as])
 
   const close = useNearPicture({ fineness, ...seen })
+  const middle = useMiddle()
+  const parts = standingOf([middle.standing, close.near, close.middle])
   const { firstCard, coarsely } = useFirstSight(() => have !== null, show)
 
   /** @param stale whether something newer is wished for by now */
@@ -122,7 +136,10 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
     if (stale()) return
     // A newer change makes the worker give this one up.
     const first = have === null && steps === undefined ? ahead.take(look, fineness.value) : null
-    const answer = await (first ?? painter.update(look, fineness.value, steps, have, settings.light))
+    const asking = first ?? painter.update(look, fineness.value, steps, have, settings.light)
+    const inView = have === null ? seenIn(seen.view.value, seen.size(), box) : null
+    const painting = { look, steps, fineness: fineness.value }
+    const answer = await (inView ? middle.before({ ...painting, seen: inView }, asking) : asking)
     if (!answer) return
     have = answer.picture
     show({ canvas: patched(picture.value?.canvas ?? null, answer), box }, 'fine')
@@ -140,8 +157,7 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
     try {
       await during(paint)
     } catch (error) {
-      const what = error instanceof Error ? error.message : String(error)
-      problem.value = `The picture could not be painted (${what}). The look itself is safe; reload the page to try again.`
+      problem.value = sentenceOn(error)
     }
   }
   const known = [() => kit.paints, () => kit.readings, () => drawer.shapes, () => settings.light]
@@ -152,5 +168,5 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
       immediate: true,
     },
   )
-  return { picture, near: close.near, busy, slow, problem, standing }
+  return { picture, parts, busy, slow, problem, standing }
 }

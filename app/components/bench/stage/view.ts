@@ -69,7 +69,13 @@ const STEP_MM = 10
  */
 const MARGIN_MM = 14
 
-/** A part of the whole picture that is to be painted finer than that. */
+/** A whole picture's plane, mm, and the fineness of a painting of it, px/mm. */
+interface Whole {
+  readonly box: Readonly<Box>
+  readonly fineness: number
+}
+
+/** A part of the whole picture that is to be painted by itself: finer than that, or sooner. */
 export interface Near {
   readonly fineness: number
   /** What is shown of it, mm. */
@@ -81,36 +87,62 @@ export interface Near {
 /**
  * What a view shows from near; null when the whole picture is as fine as it.
  * @param size of the stage, px
- * @param whole the whole picture's plane, mm, and its fineness, px/mm
+ * @param whole the whole picture as it stands beneath
  */
 export function nearOf(
   { k, ox, oy }: Pick<View, 'k' | 'ox' | 'oy'>,
   [width, height]: readonly [number, number],
-  whole: { readonly box: Readonly<Box>; readonly fineness: number },
+  whole: Whole,
   devicePixels: number,
 ): Near | null {
   const fineness = Math.min(NEAREST, Math.round(k * Math.min(2, devicePixels) * 2) / 2)
   if (fineness < whole.fineness + FINER) return null
-  const { box } = whole
+  const seen = seenIn({ k, ox, oy }, [width, height], whole.box)
+  return seen && { fineness, seen, painted: withRim(seen, MARGIN_MM, { box: whole.box, fineness }) }
+}
+
+/** What a stage shows of a picture's plane, mm, in whole steps; null when that is nothing. */
+export function seenIn(
+  { k, ox, oy }: Pick<View, 'k' | 'ox' | 'oy'>,
+  [width, height]: readonly [number, number],
+  box: Readonly<Box>,
+): Box | null {
   const seen: Box = {
     minX: Math.max(box.minX, Math.floor(-ox / k / STEP_MM) * STEP_MM),
     minY: Math.max(box.minY, Math.floor(-oy / k / STEP_MM) * STEP_MM),
     maxX: Math.min(box.maxX, Math.ceil((width - ox) / k / STEP_MM) * STEP_MM),
     maxY: Math.min(box.maxY, Math.ceil((height - oy) / k / STEP_MM) * STEP_MM),
   }
-  if (seen.minX >= seen.maxX || seen.minY >= seen.maxY) return null
+  return seen.minX >= seen.maxX || seen.minY >= seen.maxY ? null : seen
+}
+
+/** A part of the whole picture with a rim of some mm, between pixels of the whole plane. */
+function withRim(part: Readonly<Box>, rim: number, { box, fineness }: Whole): Box {
   const down = (at: number, from: number) => from + Math.floor((at - from) * fineness) / fineness
   const up = (at: number, from: number) => from + Math.ceil((at - from) * fineness) / fineness
   return {
-    fineness,
-    seen,
-    painted: {
-      minX: down(Math.max(box.minX, seen.minX - MARGIN_MM), box.minX),
-      minY: down(Math.max(box.minY, seen.minY - MARGIN_MM), box.minY),
-      maxX: up(Math.min(box.maxX, seen.maxX + MARGIN_MM), box.minX),
-      maxY: up(Math.min(box.maxY, seen.maxY + MARGIN_MM), box.minY),
-    },
+    minX: down(Math.max(box.minX, part.minX - rim), box.minX),
+    minY: down(Math.max(box.minY, part.minY - rim), box.minY),
+    maxX: up(Math.min(box.maxX, part.maxX + rim), box.minX),
+    maxY: up(Math.min(box.maxY, part.maxY + rim), box.minY),
   }
+}
+
+/** So much of the width and of the height of what is seen is its middle. */
+const MIDDLE = 0.5
+/** The middle stands for a moment only: most edges have ended within so many mm. */
+const MIDDLE_RIM_MM = 3
+
+/**
+ * The middle of what is seen, to be painted before the rest of it.
+ * @param seen mm
+ */
+export function middleOf(seen: Readonly<Box>, whole: Whole): Near {
+  const dx = ((1 - MIDDLE) / 2) * (seen.maxX - seen.minX)
+  const dy = ((1 - MIDDLE) / 2) * (seen.maxY - seen.minY)
+  const middle = { minX: seen.minX + dx, minY: seen.minY + dy, maxX: seen.maxX - dx, maxY: seen.maxY - dy }
+  const part = withRim(middle, 0, whole)
+  return { fineness: whole.fineness, seen: part, painted: withRim(part, MIDDLE_RIM_MM, whole) }
 }
 
 /** Whether a near picture still serves a wish: as fine, and all that is seen is in it. */
