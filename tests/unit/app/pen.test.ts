@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { linearOf, SIX_SKINS } from '../../../core/paint'
 import { paints } from '../../../demo/paints'
-import { MULBERRY, PAPER } from '../../../app/components/bench/stage/pen'
+import { MULBERRY, PAPER } from '../../../app/components/bench/stage/ink'
 
 /** Relative luminance and contrast ratio (WCAG 2.2, from the definitions). */
 const luminance = (hex: string): number => {

@@ -1,7 +1,7 @@
 import Konva from 'konva'
 import type { FlowElement } from '#core/look'
 import type { EmptySpot } from '#core/raster'
-import { MULBERRY } from './pen'
+import { MULBERRY } from './ink'
 import { toScreen, type View } from './view'
 
 /**

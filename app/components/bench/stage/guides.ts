@@ -1,7 +1,8 @@
 import Konva from 'konva'
 import type { Point } from '#core/geometry'
 import type { NamedLandmark } from '#core/skin'
-import { MULBERRY, PAPER, rimmedCircle, rimmedLine } from './pen'
+import { MULBERRY, PAPER } from './ink'
+import { rimmedCircle, rimmedLine } from './pen'
 import { RULER } from './ruler'
 import { toPicture, toScreen, type View } from './view'
 

@@ -11,7 +11,7 @@ import {
   type Step,
   type World,
 } from '#core/look'
-import { edged, MULBERRY, PAPER } from './pen'
+import { edged, MULBERRY, PAPER } from './ink'
 import { toScreen, trace, type View } from './view'
 
 /** The handle of a step under a point of the stage; null when there is none. */

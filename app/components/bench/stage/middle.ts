@@ -7,9 +7,6 @@ import { useSettings } from '~/stores/settings'
 import { patched, type StandingPicture } from './standing'
 import { middleOf, type Near } from './view'
 
-/** A painting that takes no longer than this needs no middle before it, ms. */
-const SOON_MS = 100
-
 /** A part of the picture as it stands on the stage, beside what was wished for. */
 export interface NearPicture extends StandingPicture {
   readonly of: Near
@@ -29,8 +26,9 @@ interface Painting {
 /**
  * The middle of what is seen, where the painter looks: painted by itself by a second worker while all of it takes
  * long, and shown until that stands.
+ * @param after how long all of it is waited for alone, ms: a second worker that paints makes the first slower
  */
-export function useMiddle() {
+export function useMiddle(after: number) {
   const painter = usePainter()
   const scene = useScene()
   const settings = useSettings()
@@ -53,7 +51,7 @@ export function useMiddle() {
       begun = true
       // What goes wrong is told by all of it.
       void paint(painting, stale).catch(() => {})
-    }, SOON_MS)
+    }, after)
     try {
       return await all
     } finally {

@@ -10,6 +10,8 @@ import { nearOf, serves, type Near, type View } from './view'
 
 /** A view that moves asks for nothing until it has stood for so long, ms. */
 const STANDS_MS = 140
+/** What is seen from near always takes so long, ms, that its middle is worth it. */
+const MIDDLE_AFTER_MS = 100
 
 /** What the near picture follows from. */
 export interface NearWish {
@@ -28,7 +30,7 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
   const painter = usePainter()
   const settings = useSettings()
   const standing = shallowRef<NearPicture | null>(null)
-  const middle = useMiddle()
+  const middle = useMiddle(MIDDLE_AFTER_MS)
   let have: number | null = null
   let painting: Near | null = null
   const asked = computed(() =>
@@ -57,7 +59,9 @@ export function useNearPicture({ view, size, fineness }: NearWish) {
     if (painting !== near) [painting, have] = [near, null]
     const { fineness: fine, seen } = near
     const asking = painter.updateNear(look, fine, near.painted, steps, have, settings.light)
-    const answer = await (have === null ? middle.before({ look, steps, fineness: fine, seen }, asking) : asking)
+    const answer = await (have === null
+      ? middle.before({ look, steps, fineness: fine, seen }, asking)
+      : asking)
     if (!answer || wish.value !== near) return
     have = answer.picture
     const canvas = patched(standing.value?.of === near ? standing.value.canvas : null, answer)

@@ -1,13 +1,7 @@
 import Konva from 'konva'
 import type { Ring } from '#core/geometry'
+import { edged, MULBERRY, PAPER } from './ink'
 import { trace, type View } from './view'
-
-/**
- * What is drawn over the picture is mulberry with a light rim: on whatever skin or paint, one of the two stands
- * out by 3 to 1 or more (WCAG 2.2, 1.4.11).
- */
-export const MULBERRY = '#722A57'
-export const PAPER = '#FFFFFF'
 
 /**
  * A line of a layer in mulberry on a light rim; `config` may give its width and dashes.
@@ -30,16 +24,6 @@ export function rimmedCircle(config: Konva.CircleConfig): Konva.Circle[] {
     new Konva.Circle({ ...both, stroke: PAPER, strokeWidth: strokeWidth + 2 }),
     new Konva.Circle({ ...both, stroke: MULBERRY, strokeWidth, dash }),
   ]
-}
-
-/** Strokes the path that is drawn in mulberry with a light rim. */
-export function edged(c: CanvasRenderingContext2D, rim: number, line: number, light = PAPER): void {
-  c.lineWidth = rim
-  c.strokeStyle = light
-  c.stroke()
-  c.lineWidth = line
-  c.strokeStyle = MULBERRY
-  c.stroke()
 }
 
 /**

@@ -15,6 +15,11 @@ import { seenIn } from './view'
 
 /** After so long the painter is told that the picture is being painted, ms. */
 const LATE_MS = 500
+/**
+ * A whole picture that takes longer than this gets its middle first, ms. While the bench is laid out both cores of a
+ * small machine are busy: begun sooner, it made looks of usual size stand later.
+ */
+const MIDDLE_AFTER_MS = 800
 
 /**
  * What the stage shows: at some px/mm, once it has its size, and only the first steps while the build is
@@ -122,7 +127,7 @@ export function useStandingPicture({ fineness, sized, upTo, ...seen }: PictureWi
   const show = (next: StandingPicture, as: Standing) => void ([picture.value, standing.value] = [next, as])
 
   const close = useNearPicture({ fineness, ...seen })
-  const middle = useMiddle()
+  const middle = useMiddle(MIDDLE_AFTER_MS)
   const parts = standingOf([middle.standing, close.near, close.middle])
   const { firstCard, coarsely } = useFirstSight(() => have !== null, show)
 

@@ -3,7 +3,8 @@ import type { Point } from '#core/geometry'
 import type { HeldLoop } from '~/composables/useLoops'
 import type { SnapLine } from '#core/look'
 import { endsOf, type HeldAxis } from '~/stores/gradient'
-import { MULBERRY, PAPER, rimmedCircle, rimmedLine } from './pen'
+import { MULBERRY, PAPER } from './ink'
+import { rimmedCircle, rimmedLine } from './pen'
 import { toScreen, type View } from './view'
 
 /** Draws a drawn shape of the selected step, with the knob in its middle that moves it. */
