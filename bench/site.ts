@@ -153,6 +153,53 @@ async function openRows(table: Table, browser: Browser): Promise<void> {
   await page.context().close()
 }
 
+/** A look zoomed into: when the middle of what is seen stands, and when all of it does. */
+async function nearRow(table: Table, browser: Browser): Promise<void> {
+  const page = await opened(browser, 'demo-ember-wing')
+  await wait(3000)
+  const stage = (await page.getByTestId('stage').boundingBox())!
+  const middles: number[] = []
+  const wholes: number[] = []
+  for (const [n, zoom] of [-500, -250, -250].entries()) {
+    await page.evaluate(NEAR_SEEN)
+    await page.mouse.move(stage.x + stage.width / 2 + 9 * n, stage.y + stage.height / 2)
+    await page.mouse.wheel(0, zoom)
+    const [middle, whole] = (await page.evaluate('nearSeen')) as [number, number]
+    middles.push(middle)
+    wholes.push(whole)
+  }
+  table.row(
+    'zoomed in: the middle of what is seen stands',
+    median(middles),
+    { ratio: 0.8 },
+    { words: 'all of what is seen', value: median(wholes) },
+  )
+  await page.context().close()
+}
+
+/**
+ * Tells when a part stands that was not there, and when the picture is painted, ms from when the view first moves;
+ * run in the page.
+ */
+const NEAR_SEEN = `
+  window.nearSeen = new Promise(done => {
+    const told = () => JSON.stringify(faceStage.picture().parts)
+    const state = () => document.querySelector('[data-testid=picture-state]').textContent.trim()
+    const before = told()
+    const k = faceStage.view().k
+    let began = 0
+    let middle = 0
+    const ear = setInterval(() => {
+      if (!began && faceStage.view().k !== k) began = performance.now()
+      if (began && !middle && told() !== before) middle = performance.now() - began
+      if (!middle || state() !== 'painted') return
+      clearInterval(ear)
+      done([middle, performance.now() - began])
+    }, 5)
+  })
+  0
+`
+
 /** What a newcomer does: from the gallery to the first painted stencil, on a first and on a later visit. */
 async function firstStencilRows(table: Table, browser: Browser): Promise<void> {
   const page = await freshPage(browser)
@@ -313,7 +360,8 @@ async function killRows(table: Table, server: Server, kills: number): Promise<vo
   for (let n = 0; n < kills; n++) {
     let { look, version } = await read()
     let answered = version
-    const stop = setTimeout(() => void server.stop('SIGKILL'), 40 + ((n * 7) % 90))
+    // From the first answer on: a server that has just begun takes its time over its first save.
+    let stop: ReturnType<typeof setTimeout> | undefined
     for (;;) {
       look = { ...look, notes: `kill ${n}, save over ${version}` }
       const answer = await fetch(`${SITE}/api/looks/${id}`, {
@@ -323,6 +371,7 @@ async function killRows(table: Table, server: Server, kills: number): Promise<vo
       if (!answer?.ok) break
       version = answered = ((await answer.json()) as { version: number }).version
       kept++
+      stop ??= setTimeout(() => void server.stop('SIGKILL'), (n * 7) % 90)
     }
     clearTimeout(stop)
     await server.stop('SIGKILL')
@@ -478,6 +527,7 @@ export async function siteRows(table: Table): Promise<void> {
   try {
     await galleryRows(table, server, browser)
     await openRows(table, browser)
+    await nearRow(table, browser)
     await firstStencilRows(table, browser)
     await chairRows(table, browser, SITE)
     await photoPageRows(table, browser, SITE)
