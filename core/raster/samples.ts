@@ -2,22 +2,33 @@ import type { LinearRgb } from '../paint'
 import type { Mask } from './coverage'
 import type { HeadPicture } from './head'
 import type { PixelBox } from './painted'
+import { RowSpans } from './rowSpans'
 
 /** A print that a coarse picture hardly shows, such as a hair line, is not judged by it. */
 const LEAST_COVER = 0.2
 
-/** What all masks together cover, one value a pixel of their box. */
-function coverOf(masks: readonly Mask[], box: PixelBox): Float32Array {
-  const w = box.i1 - box.i0
-  const cover = new Float32Array(Math.max(0, w) * Math.max(0, box.j1 - box.j0))
+/** What all masks together cover, one value a pixel of their box, and where there may be any. */
+interface Cover {
+  readonly values: Float32Array
+  readonly spans: RowSpans
+}
+
+function coverOf(masks: readonly Mask[], box: PixelBox): Cover {
+  const w = Math.max(0, box.i1 - box.i0)
+  const h = Math.max(0, box.j1 - box.j0)
+  const values = new Float32Array(w * h)
+  const spans = new RowSpans(w, h)
   for (const m of masks) {
-    for (let j = 0; j < m.height; j++)
-      for (let i = 0; i < m.width; i++) {
-        const at = (m.j0 + j - box.j0) * w + m.i0 + i - box.i0
-        cover[at] = 1 - (1 - cover[at]!) * (1 - m.data[j * m.width + i]!)
-      }
+    const [i0, j0] = [m.i0 - box.i0, m.j0 - box.j0]
+    spans.addMask(m, i0, j0)
+    for (let j = 0; j < m.height; j++) {
+      const first = m.spans ? m.spans.first[j]! : 0
+      const end = m.spans ? m.spans.end[j]! : m.width
+      for (let i = first, at = (j0 + j) * w + i0 + first; i < end; i++, at++)
+        values[at] = 1 - (1 - values[at]!) * (1 - m.data[j * m.width + i]!)
+    }
   }
-  return cover
+  return { values, spans }
 }
 
 /**
@@ -79,21 +90,27 @@ export class Samples {
 
 /** Numbers of pixels of a box that are well covered, every so many of them. */
 function pixelsOf(
-  cover: Float32Array,
+  { values, spans: { first, end, width } }: Cover,
   box: PixelBox,
   { over, skin, grid }: HeadPicture,
   most: number,
 ): Int32Array {
   let fullest = 0
-  for (let n = 0; n < cover.length; n++) if (cover[n]! > fullest) fullest = cover[n]!
+  let within = 0
+  for (let j = 0; j < first.length; j++) {
+    within += Math.max(0, end[j]! - first[j]!)
+    for (let n = j * width + first[j]!; n < j * width + end[j]!; n++)
+      if (values[n]! > fullest) fullest = values[n]!
+  }
   const inside = 0.75 * fullest
   if (inside < LEAST_COVER) return new Int32Array(0)
-  const all = new Int32Array(cover.length)
+  const all = new Int32Array(within)
   let count = 0
-  for (let j = box.j0, n = 0; j < box.j1; j++) {
-    for (let i = box.i0, p = j * grid.width + box.i0; i < box.i1; i++, n++, p++) {
+  for (let j = 0; j < first.length; j++) {
+    const row = (box.j0 + j) * grid.width + box.i0
+    for (let i = first[j]!, n = j * width + i, p = row + i; i < end[j]!; i++, n++, p++) {
       // Pixels at the edge, and such as hair covers, say nothing of the print.
-      if (cover[n]! >= inside && over[4 * p + 3]! < 0.1 && skin[p]! > 0.9) all[count++] = n
+      if (values[n]! >= inside && over[4 * p + 3]! < 0.1 && skin[p]! > 0.9) all[count++] = n
     }
   }
   const every = Math.max(1, Math.floor(count / most))

@@ -25,7 +25,7 @@ describe('a bare skin drawn in turns', () => {
     const cache = new BareSkinCache(1e8)
     const drawing = cache.inTurns(look, ground, 1)
     drawing.next()
-    drawing.return()
+    drawing.return(undefined)
     expect(cache.has(bareKey(look, 1))).toBe(false)
   })
 })
