@@ -137,6 +137,7 @@ function budget(event: Event): void {
       <component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" /><span
         data-testid="save-state"
         :data-state="state"
+        :class="state === 'saved' && 'max-[1260px]:sr-only'"
         >{{ save.words }}</span
       >
     </button>
@@ -155,7 +156,7 @@ function budget(event: Event): void {
     >
       <strong :class="look.budget !== null && seconds > look.budget ? 'text-stop' : ''" data-testid="time">{{
         timed ? clock(seconds) : '…'
-      }}</strong><span class="text-sm text-soft">limit</span>
+      }}</strong><span class="text-sm text-soft max-[1320px]:sr-only">limit</span>
       <input
         class="field w-15! px-1! text-center"
         v-kept="look.budget === null ? '' : clock(look.budget)"
@@ -272,6 +273,8 @@ function budget(event: Event): void {
     >
       <Ellipsis :size="18" />
     </button>
-    <button class="btn-main shrink-0" @click="go('chair')"><PersonStanding :size="16" />Chair</button>
+    <button class="btn-main shrink-0" @click="go('chair')">
+      <PersonStanding :size="16" /><span class="max-[1160px]:sr-only">Chair</span>
+    </button>
   </header>
 </template>
