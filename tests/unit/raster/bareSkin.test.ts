@@ -15,7 +15,9 @@ describe('a bare skin drawn in turns', () => {
     const inTurns = turns.of(look, ground, 1)
     const atOnce = new BareSkinCache(1e8).of(look, ground, 1)
     for (const layer of ['albedo', 'light', 'gloss', 'skin', 'hair', 'over'] as const)
-      expect(Buffer.from(inTurns.head[layer].buffer).equals(Buffer.from(atOnce.head[layer].buffer))).toBe(true)
+      expect(Buffer.from(inTurns.head[layer].buffer).equals(Buffer.from(atOnce.head[layer].buffer))).toBe(
+        true,
+      )
     expect(inTurns.grain).toEqual(atOnce.grain)
     // One that is there is not drawn again.
     expect([...turns.inTurns(look, ground, 1)]).toEqual([])
