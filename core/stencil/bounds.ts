@@ -51,12 +51,13 @@ export class Crossings {
   }
 }
 
+/** To which side of the straight piece at `a` the point at `k` lies, by its sign. */
+const side = (p: Float64Array, a: number, k: number): number =>
+  (p[a + 2]! - p[a]!) * (p[k + 1]! - p[a + 1]!) - (p[a + 3]! - p[a + 1]!) * (p[k]! - p[a]!)
+
 /** Whether two straight pieces cross, other than at an end. */
-function cross(p: Float64Array, a: number, b: number): boolean {
-  const turn = (i: number, j: number, k: number) =>
-    (p[j]! - p[i]!) * (p[k + 1]! - p[i + 1]!) - (p[j + 1]! - p[i + 1]!) * (p[k]! - p[i]!)
-  return turn(a, a + 2, b) * turn(a, a + 2, b + 2) < 0 && turn(b, b + 2, a) * turn(b, b + 2, a + 2) < 0
-}
+const cross = (p: Float64Array, a: number, b: number): boolean =>
+  side(p, a, b) * side(p, a, b + 2) < 0 && side(p, b, a) * side(p, b, a + 2) < 0
 
 /** Work that may be done for one file: whoever does some says so, and is stopped when it becomes too much. */
 export class Budget {
