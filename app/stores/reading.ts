@@ -75,7 +75,8 @@ function picture() {
   }
   /** How the picture is measured, or what is missing. */
   function sizing(): Sizing | string {
-    const corners = points.value as unknown as Corners
+    const [a, b, c, d] = points.value
+    const corners: Corners = [a!, b!, c!, d!]
     const { by, of, width, height, mm, bar } = size.value
     if (by === 'card') return { by, crosses: corners, scale: bar / 100 }
     if (by === 'distance') {

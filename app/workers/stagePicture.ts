@@ -63,9 +63,10 @@ export class StagePicture {
     private readonly compares = true,
   ) {}
 
-  /** Whatever is painted is given up: the wish answers null. */
+  /** Whatever is painted is given up, the wish answers null, and nothing of the picture is kept. */
   giveUp(): void {
     this.newest++
+    this.kept = null
   }
 
   /**

@@ -10,11 +10,12 @@ export function viewBoxOf(text: string | undefined): ViewBox | null {
     .trim()
     .split(/[\s,]+/)
     .map(Number)
-  if (v.length !== 4 || v.some(n => !Number.isFinite(n)) || !(v[2]! > 0 && v[3]! > 0))
+  const [x, y, width, height] = v
+  if (v.length !== 4 || v.some(n => !Number.isFinite(n)) || !(width! > 0 && height! > 0))
     throw new RangeError(
       `The viewBox "${text.slice(0, 60)}" needs four numbers, with a width and height above zero.`,
     )
-  return v as unknown as ViewBox
+  return [x!, y!, width!, height!]
 }
 
 const SHIFT: Readonly<Record<string, number>> = { Min: 0, Mid: 0.5, Max: 1 }
