@@ -6,7 +6,7 @@ import { paints } from '../demo/paints'
 import { shelf, shelfSvg } from '../demo/shelf'
 import { findingsOf } from '../core/checks'
 import { lookSvg } from '../core/formats'
-import { groundFor, kindOf, lookSeconds, withSteps, type Look, type Step, type World } from '../core/look'
+import { groundFor, kindOf, timesOf, withSteps, type Look, type Step, type World } from '../core/look'
 import { BareSkinCache, finishedPicture, printSteps } from '../core/raster'
 import { analyse, prepared, readSvg, summaryOf } from '../core/stencil'
 import { looks as testLooks } from '../tests/looks'
@@ -53,7 +53,7 @@ function line(look: Look): string {
     svg: digest(lookSvg(look, world)),
     words: told(look.steps.map(step => stepWords(step, world))),
     findings: told(findingsOf(look, world, paints, [], TODAY)),
-    seconds: lookSeconds(look, world).toFixed(3),
+    seconds: timesOf(look, world).finish.toFixed(3),
   }
   return `${look.name.padEnd(20)} ${Object.entries(parts).flat().join(' ')}`
 }

@@ -1,4 +1,5 @@
 import { proxy, type Remote } from 'comlink'
+import type { Habits } from '#core/checks'
 import type { Box } from '#core/geometry'
 import type { LightId } from '#core/paint'
 import type { Fit } from '#core/stencil'
@@ -37,8 +38,8 @@ export function usePainter() {
       onAnalysis(p => p.paint(plain(look), pxPerMm, upTo)),
     thumbs: (look: Look, pxPerMm: number, have: number | null): Promise<Thumbs | null> =>
       onAnalysis(p => p.thumbs(plain(look), pxPerMm, have)),
-    findings: (look: Look, today: string, shows: readonly Shows[], ways: Ways, driesBy: number) =>
-      onAnalysis(p => p.findings(plain(look), today, plain([...shows]), plain(ways), driesBy)),
+    findings: (look: Look, today: string, shows: readonly Shows[], ways: Ways) =>
+      onAnalysis(p => p.findings(plain(look), today, plain([...shows]), plain(ways))),
     composition: (look: Look) => onAnalysis(p => p.composition(plain(look))),
     inWords: (look: Look) => onAsked(p => p.inWords(plain(look))),
     wrapped: (look: Look, pxPerMm: number, upTo?: number): Promise<Wrapped> =>
@@ -61,15 +62,12 @@ export function usePainter() {
       onAnalysis(p => p.samples(plain([...looks]), plain(seen), pxPerMm)),
     nine: nineOn(onStage),
     noNine: (): Promise<void> => onStage(p => p.noNine()),
-    plan: (look: Look, driesBy: number): Promise<Planned | OrderConflict> =>
-      onAsked(async p => p.plan(plain(look), driesBy)),
-    shortened: (
-      look: Look,
-      driesBy: number,
-      budgets: readonly number[],
-      points: number,
-      behind: readonly string[] = [],
-    ) => onAsked(p => p.shortened(plain(look), driesBy, [...budgets], points, [...behind])),
+    plan: (look: Look): Promise<Planned | OrderConflict> => onAsked(async p => p.plan(plain(look))),
+    shortened: (look: Look, budgets: readonly number[], points: number, behind: readonly string[] = []) =>
+      onAsked(p => p.shortened(plain(look), [...budgets], points, [...behind])),
+    sitting: (look: Look, finger: number, bridges: ReadonlyMap<string, number | null>) =>
+      onAsked(p => p.sitting(plain(look), finger, bridges)),
+    forgotten: (look: Look, habits: Habits | null) => onAsked(p => p.forgotten(plain(look), plain(habits))),
     /** Gives up what was asked for by a press. */
     stop: () => asked.giveUp(),
   }

@@ -17,7 +17,6 @@ const WORN_PX = 3
 export function useTryPictures(looks: () => readonly Look[], pxPerMm: () => number) {
   const painter = usePainter()
   const ways = useWays()
-  const settings = useSettings()
   const pictures = shallowRef<ReadonlyMap<string, PaintedTry>>(new Map())
   const facts = shallowRef<ReadonlyMap<string, TryFacts>>(new Map())
   /** How many are painted of those that are being painted; null when none is. */
@@ -28,7 +27,7 @@ export function useTryPictures(looks: () => readonly Look[], pxPerMm: () => numb
     const list = looks()
     if (!list.length) return
     const px = pxPerMm()
-    const told = { ways: ways.now, today: today(), driesBy: settings.driesBy }
+    const told = { ways: ways.now, today: today() }
     done.value = 0
     try {
       await painter.sideBySide(list, px, told, (n, picture, weighed) => {

@@ -1,13 +1,15 @@
-import { gatesOf, type Gate } from '#core/chair'
-import { groundFor, stepsOff, withSteps, type Look, type Step, type World } from '#core/look'
+import { handsRest, type Gate, type StepFacts } from '#core/chair'
+import { groundFor, sheetsOf, stepsOff, withSteps, type Look, type Step, type World } from '#core/look'
 import { ownTools } from '#core/paint'
 import type { LookRecord } from '~~/server/db/looks'
+import type { SittingFacts } from '~/workers/sitting'
 
 /** The look in the chair, and what it is read against. */
 export function sittingLook() {
   const drawer = useDrawer()
   const kit = useKit()
   const settings = useSettings()
+  const painter = usePainter()
   const record = shallowRef<LookRecord | null>(null)
   const look = computed<Look | null>(() => record.value?.look ?? null)
   const world = computed<World>(() => {
@@ -21,9 +23,6 @@ export function sittingLook() {
         paint: p => kit.find(p),
         ...ownTools(kit.readings),
         finger: settings.finger,
-        driesBy: settings.driesBy,
-        // Where something lies need not be known more finely than a hand lays it.
-        quick: true,
       },
       of.steps,
       stepsOff(of),
@@ -37,11 +36,22 @@ export function sittingLook() {
   })
   /** Whether its sheets and paints are there. */
   const filled = ref(false)
-  /** Gates take a moment to work out: the page stands before. */
-  const timed = ref(false)
-  const gates = computed<Gate[]>(() => (timed.value ? gatesOf(look.value!, world.value) : []))
+  /** What takes long to work out is worked out once, by the worker; null until it is. */
+  const known = shallowRef<SittingFacts | null>(null)
+  const facts = computed<ReadonlyMap<string, StepFacts>>(
+    () => new Map(known.value?.steps.map(s => [s.id, s])),
+  )
+  const gates = computed<readonly Gate[]>(() => known.value?.gates ?? [])
+  const rests = computed(() => handsRest(world.value))
+  /** Works out what is to be known of the steps before anything is painted. */
+  async function work(): Promise<void> {
+    const of = look.value!
+    const bridges = new Map(sheetsOf(of).map(id => [id, drawer.find(id)?.analysis?.bridge ?? null]))
+    const answer = await painter.sitting(of, settings.finger, bridges)
+    if (look.value === of) known.value = answer
+  }
   const inOrder = (ids: readonly string[]): Step[] =>
     ids.flatMap(id => look.value!.steps.find(s => s.id === id) ?? [])
-  return { record, look, world, painted, filled, timed, gates, inOrder }
+  return { record, look, world, painted, filled, known, facts, gates, rests, work, inOrder }
 }
 export type SittingLook = ReturnType<typeof sittingLook>

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
-import type { Look, PaintUse, Shows } from '#core/look'
+import type { Look, LookTimes, PaintUse, Shows } from '#core/look'
 import type { Finding } from '#core/checks'
 import type { Outcome } from '~/workers/outcomes'
 import type { Told } from '~/workers/told'
+import { useKit } from './kit'
 import { useScene } from './scene'
 import { useSession } from './session'
 import { useSettings } from './settings'
@@ -14,20 +15,23 @@ const today = (): string => new Date().toISOString().slice(0, 10)
 function useTold() {
   const findings = shallowRef<readonly Finding[]>([])
   const outcomes = shallowRef<ReadonlyMap<string, Outcome>>(new Map())
-  /** Seconds to wait before each step. */
-  const waits = shallowRef<ReadonlyMap<string, number>>(new Map())
+  /** How long the look takes, drying included; null until it was told of it. */
+  const times = shallowRef<LookTimes | null>(null)
+  /** What the hands wait for before each step. */
+  const waits = computed(() => new Map(times.value?.waits.map(w => [w.before, w])))
   const paintUse = shallowRef<readonly PaintUse[]>([])
   function take(told: Told): void {
     findings.value = told.findings
     outcomes.value = new Map(told.outcomes.map(o => [o.stepId, o]))
-    waits.value = new Map(told.waits)
+    times.value = told.times
     paintUse.value = told.paintUse
   }
   function clear(): void {
     findings.value = []
     outcomes.value = new Map()
+    times.value = null
   }
-  return { findings, outcomes, waits, paintUse, take, clear }
+  return { findings, outcomes, times, waits, paintUse, take, clear }
 }
 
 /**
@@ -40,6 +44,7 @@ export const useAnalysis = defineStore('analysis', () => {
   const painter = usePainter()
   const ways = useWays()
   const settings = useSettings()
+  const kit = useKit()
   const shows = shallowRef<ReadonlyMap<string, Shows>>(new Map())
   const { take, clear, ...told } = useTold()
   /**
@@ -57,7 +62,7 @@ export const useAnalysis = defineStore('analysis', () => {
     const now = session.look
     if (!now || !scene.loaded) return
     const complete = seen.value === now
-    const found = await painter.findings(now, today(), [...shows.value.values()], ways.now, settings.driesBy)
+    const found = await painter.findings(now, today(), [...shows.value.values()], ways.now)
     if (!found || session.look?.id !== now.id) return
     if (complete) checked.value = now
     take(found)
@@ -69,7 +74,7 @@ export const useAnalysis = defineStore('analysis', () => {
     seen.value = of
     void check()
   }
-  watch([() => ways.now, () => settings.driesBy], () => void check())
+  watch([() => ways.now, () => kit.readings], () => void check())
   // Under another light it is not known how steps show until the look is painted under it.
   watch(
     () => settings.light,

@@ -97,7 +97,6 @@ function deeds(
     problems.value = []
     heard.value = null
     changes.value = 0
-    of.timed.value = true
     frame.value = {
       id: nanoid(16),
       look: { id, name, version: of.record.value!.version },
@@ -157,14 +156,15 @@ function loading({ events, frame, tell, of, clock }: Store, { changes }: ReturnT
     ])
     events.value = []
     frame.value = null
-    of.filled.value = of.timed.value = false
+    of.filled.value = false
+    of.known.value = null
     of.record.value = fetched
     // The look itself is shown at once; its sheets and paints come in a moment.
     const fill = async (): Promise<void> => {
       await rest
       await drawer.ensure(sheetsOf(fetched.look))
       of.filled.value = true
-      of.timed.value ||= open !== null
+      await of.work()
     }
     if (!open) return void fill().catch(error => tell(sentencesOf(error).join(' ')))
     await fill()
@@ -177,9 +177,9 @@ export const useChair = defineStore('chair', () => {
   const store = sitting()
   const { frame, problems, of, progress, live, view } = store
   const kept = keeping(store)
-  const { record, look, world, painted, filled, timed, gates } = of
+  const { record, look, world, painted, filled, known, gates } = of
   return {
-    ...{ record, look, world, painted, filled, timed, gates },
+    ...{ record, look, world, painted, filled, known, gates },
     ...{ frame, problems, progress, live },
     ...view,
     heard: kept.heard,

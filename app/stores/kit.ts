@@ -18,7 +18,11 @@ function useReadings() {
   const unread = async (of: 'edges' | 'tools', id: number): Promise<void> => {
     readings.value = await $fetch<KeptReadings>(`/api/readings/${of}/${id}`, { method: 'DELETE' })
   }
-  return { readings, readAgain, read, unread }
+  /** Lets films dry as in a room that the server has not heard of: so many times as long as usual. */
+  function dryAs(driesBy: number): void {
+    readings.value = { ...readings.value, driesBy }
+  }
+  return { readings, readAgain, dryAs, read, unread }
 }
 
 /** Strip cakes that are cut out of other paints. */
@@ -44,7 +48,7 @@ function useMade(paints: Ref<Paint[]>) {
 /** The paints of the kit, and the painter's own readings of tools. */
 export const useKit = defineStore('kit', () => {
   const paints = shallowRef<Paint[]>([])
-  const { readings, readAgain, read, unread } = useReadings()
+  const { readings, readAgain, dryAs, read, unread } = useReadings()
   async function load(): Promise<void> {
     ;[paints.value, readings.value] = await Promise.all([
       $fetch<Paint[]>('/api/paints'),
@@ -85,6 +89,7 @@ export const useKit = defineStore('kit', () => {
     cakes,
     load,
     readAgain,
+    dryAs,
     find,
     refOf,
     cakeRefOf,

@@ -2,16 +2,12 @@ import { defineStore } from 'pinia'
 import {
   groundFor,
   hostsIn,
-  kindOf,
   paintedOpenings,
   placementsOf,
   seatingOf,
   sheetsOf,
   stepsOff,
-  type BaseStep,
-  type Step,
   type World,
-  stepEffort,
 } from '#core/look'
 import type { Point } from '#core/geometry'
 import { ownTools } from '#core/paint'
@@ -20,28 +16,6 @@ import { useKit } from './kit'
 import { useSelection } from './selection'
 import { useSession } from './session'
 import { useSettings } from './settings'
-
-/** Seconds of steps, each worked out again only when the step, what it goes around or the tools change. */
-class KnownSeconds {
-  private readonly kept = new WeakMap<Step, { from: readonly unknown[]; seconds: number }>()
-
-  of(step: Step, world: World): number {
-    const from = [...hostsOf(step, world), world.ground, world.stencil, world.tool]
-    const found = this.kept.get(step)
-    if (found?.from.length === from.length && from.every((v, i) => v === found.from[i])) return found.seconds
-    const { seconds } = stepEffort(step, world)
-    this.kept.set(step, { from, seconds })
-    return seconds
-  }
-}
-
-/** The steps that one goes around, and those that they go around. */
-function hostsOf(step: Step, world: World): BaseStep[] {
-  return kindOf(step)
-    .follows(step)
-    .flatMap(id => world.host?.(id, step.id)?.step ?? [])
-    .flatMap(host => [host, ...hostsOf(host as Step, world)])
-}
 
 /**
  * What the look on the bench is read against: what it is painted on, the sheets, the kit, and how the
@@ -59,7 +33,6 @@ export const useScene = defineStore('scene', () => {
     const { canvas, skin } = session.look!
     return groundFor({ canvas, skin }, pageMemo)
   })
-  const known = new KnownSeconds()
   const tools = computed(() => ownTools(kit.readings))
   const stencil = computed(() => {
     const { shapes } = drawer
@@ -83,12 +56,6 @@ export const useScene = defineStore('scene', () => {
       session.look !== null &&
       sheetsOf(session.look).every(id => drawer.shapes.has(id) || drawer.lost.has(id)),
   )
-  const seconds = computed(() =>
-    (session.look?.steps ?? []).reduce(
-      (sum, step) => sum + (world.value.off?.has(step.id) ? 0 : known.of(step, world.value)),
-      0,
-    ),
-  )
   /** How the selected sheet and its twin seat on the skin, while that is shown. */
   const seating = computed(() => {
     const step = selection.sheet
@@ -107,5 +74,5 @@ export const useScene = defineStore('scene', () => {
   }
   /** Where something goes when nobody says: the picked spot, else the middle. */
   const nextSpot = (): Point => selection.spot ?? middle()
-  return { ground, world, loaded, seconds, seating, middle, nextSpot }
+  return { ground, world, loaded, seating, middle, nextSpot }
 })

@@ -53,6 +53,7 @@ export const useSettings = defineStore('settings', () => {
       await useKit().readAgain()
     } catch {
       // While the server is away the room counts on this device alone.
+      useKit().dryAs(driesBy.value)
     }
   }
   /** The currency in which prices are typed, ISO 4217. */

@@ -38,6 +38,7 @@ import { movingJob } from './moving'
 import { nineJob } from './nine'
 import type { Picture, Wrapped } from './picture'
 import { planned, shorter, type Planned, type ShorterLooks } from './planned'
+import { sittingJobs } from './sitting'
 import { stageJobs } from './stageJobs'
 import { keyIn } from './stagePicture'
 import { toldJobs } from './toldJobs'
@@ -184,25 +185,19 @@ const painter = {
     )
   },
   /** The shortest order of a look; see planOf. */
-  plan: (look: Look, driesBy: number): Planned | OrderConflict =>
-    planned(look, { ...worldOf(look), driesBy }),
+  plan: (look: Look): Planned | OrderConflict => planned(look, worldOf(look)),
   /**
    * What a look is for less time; see shorter.
    * @param behind ids of steps that are done already, or will not be
    */
   shortened: (
     look: Look,
-    driesBy: number,
     budgets: readonly number[],
     points: number,
     behind: readonly string[],
   ): ShorterLooks =>
-    shorter(
-      { steps: look.steps.filter(s => !behind.includes(s.id)) },
-      { ...worldOf(look), driesBy },
-      budgets,
-      points,
-    ),
+    shorter({ steps: look.steps.filter(s => !behind.includes(s.id)) }, worldOf(look), budgets, points),
+  ...sittingJobs({ worldOf }),
   /**
    * The painted skin without light on the chart that leaves steep skin its width, and the back of a head: for the
    * turned head.

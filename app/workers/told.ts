@@ -1,16 +1,16 @@
 import type { Finding } from '#core/checks'
-import type { Flow, PaintUse } from '#core/look'
+import type { Flow, LookTimes, PaintUse } from '#core/look'
 import type { Balance, EmptySpot } from '#core/raster'
 import type { Outcome } from './outcomes'
 
 /**
- * Everything that is told of a look besides its picture: findings, outcomes, seconds to wait before each
- * step, and what it takes of each paint.
+ * Everything that is told of a look besides its picture: findings, outcomes, how long it takes with what is
+ * waited for, and what it takes of each paint.
  */
 export interface Told {
   readonly findings: Finding[]
   readonly outcomes: Outcome[]
-  readonly waits: [string, number][]
+  readonly times: LookTimes
   readonly paintUse: PaintUse[]
 }
 

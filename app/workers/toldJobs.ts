@@ -1,5 +1,5 @@
 import { findingsIn, type Finding } from '#core/checks'
-import { beneathAll, flowOf, paintUseOf, type Look, type Shows, type Ways, type World } from '#core/look'
+import { flowOf, paintUseOf, timesOf, type Look, type Shows, type Ways, type World } from '#core/look'
 import type { Paint } from '#core/paint'
 import { balanceOf, emptySpots, printSteps, type BareSkinCache } from '#core/raster'
 import { outcomeOf, type Outcome } from './outcomes'
@@ -25,15 +25,8 @@ export function toldJobs({ worldOf, bares, kit, pause }: Workshop) {
      * What there is to say of a look, and what comes of its steps.
      * @param ways how the painter works
      * @param shows how steps show in the stage's picture, as far as it is painted
-     * @param driesBy how many times as long as usual films take to dry
      */
-    async findings(
-      look: Look,
-      today: string,
-      shows: Shows[],
-      ways: Ways,
-      driesBy: number,
-    ): Promise<Told | null> {
+    async findings(look: Look, today: string, shows: Shows[], ways: Ways): Promise<Told | null> {
       const mine = ++checks
       const world = { ...worldOf(look), ways }
       const findings: Finding[] = []
@@ -50,7 +43,7 @@ export function toldJobs({ worldOf, bares, kit, pause }: Workshop) {
         if (mine !== checks) return null
       }
       return {
-        waits: [...beneathAll(look.steps, { ...world, driesBy })].map(([id, under]) => [id, under.wait]),
+        times: timesOf(look, world),
         paintUse: paintUseOf(look, world),
         findings,
         outcomes,

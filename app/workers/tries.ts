@@ -1,16 +1,14 @@
 import { transfer } from 'comlink'
 import {
-  beneathAll,
   checkWork,
   differencesOf,
   flowOf,
   handlingsOf,
   isKind,
-  kindOf,
   paintUseOf,
   sheetsOf,
-  stepEffort,
   stepsOff,
+  timesOf,
   withSteps,
   type Difference,
   type Look,
@@ -34,7 +32,7 @@ import type { Picture } from './picture'
 
 /** What there is to weigh of a try, against others: all of it estimates. */
 export interface TryFacts {
-  /** Seconds of the hands, and without the optional steps; null when there are none. */
+  /** Seconds of hands and waiting, and without the optional steps; null when there are none. */
   readonly seconds: number
   readonly shorter: number | null
   /** Seconds that the hands wait for something to dry. */
@@ -56,24 +54,19 @@ export interface TryFacts {
   readonly findings: Readonly<Record<Finding['level'], number>>
 }
 
-/** By what a try is told: how the painter works, the date, and how films dry in the room. */
+/** By what a try is told: how the painter works, and the date. */
 export interface ToTellBy {
   readonly ways: Ways
   readonly today: string
-  /** How many times as long as usual films take to dry. */
-  readonly driesBy: number
 }
 
 /** Kinds of steps that must show by themselves. */
 const MUST_SHOW: readonly string[] = ['sheet', 'line', 'dots', 'lips', 'pull']
 
-const secondsOf = (look: Look, world: World): number =>
-  look.steps.reduce((sum, s) => sum + (world.off?.has(s.id) ? 0 : stepEffort(s, world).seconds), 0)
-
 /** The seconds of a look without its optional steps; null when there are none to leave out. */
 function withoutOptional(look: Look, world: World): number | null {
   if (!look.steps.some(s => s.optional && !world.off?.has(s.id))) return null
-  return secondsOf(look, withSteps(world, look.steps, stepsOff({ ...look, shorter: true })))
+  return timesOf(look, withSteps(world, look.steps, stepsOff({ ...look, shorter: true }))).finish
 }
 
 function weakestOf(look: Look, shows: readonly Shows[]): TryFacts['weakest'] {
@@ -93,7 +86,8 @@ function factsOfTry(
   kit: readonly Paint[],
   told: ToTellBy,
 ): TryFacts {
-  const own = { ...world, ways: told.ways, driesBy: told.driesBy }
+  const own = { ...world, ways: told.ways }
+  const times = timesOf(look, own)
   const painted = look.steps.filter(s => !world.off?.has(s.id))
   const uses = paintUseOf(look, own)
   const outcomes = painted.flatMap(s => outcomeOf(s, own)?.passes ?? [])
@@ -103,12 +97,9 @@ function factsOfTry(
   const findings = findingsOf(look, own, [...kit], [...shows], told.today)
   const count = (level: Finding['level']) => findings.filter(f => f.level === level).length
   return {
-    seconds: secondsOf(look, own),
+    seconds: times.finish,
     shorter: withoutOptional(look, own),
-    wait: [...beneathAll(look.steps, own)].reduce(
-      (sum, [id, under]) => sum + (painted.some(s => s.id === id && kindOf(s).waits(s)) ? under.wait : 0),
-      0,
-    ),
+    wait: times.waiting,
     grams: uses.reduce((sum, u) => sum + u.grams, 0),
     cost: uses.some(u => u.cost !== null) ? uses.reduce((sum, u) => sum + (u.cost ?? 0), 0) : null,
     sheets: sheetsOf({ ...look, steps: painted }).length,

@@ -129,7 +129,10 @@ class CardSetter {
       if (page) pen.line(page, line, left, at, { ...text, bold: true })
       at += pen.leading(text)
     }
-    const says = [step.wait > 0 ? `first dry ~${step.wait} s` : '', step.optional ? 'can be left out' : '']
+    const says = [
+      step.wait > 0 ? `wait ~${step.wait} s until dry` : '',
+      step.optional ? 'can be left out' : '',
+    ]
     // Where there is little room its kind is told by its lines.
     const about = [...(style.close ? [] : [step.words]), ...says].filter(Boolean)
     const rows = [...(about.length ? [{ label: '', text: about.join(', ') }] : []), ...step.lines]

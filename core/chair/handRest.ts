@@ -32,17 +32,28 @@ export const around = (boxes: readonly Box[]): Box | null =>
       )
     : null
 
+/** What of a step matters to a hand that rests: where it lies, and whether it is wet at first. */
+export interface Resting {
+  readonly boxes: readonly Box[]
+  readonly wet: boolean
+}
+
+export const restingOf = (step: Step, world: World): Resting => ({
+  boxes: kindOf(step).boxes(step, world),
+  wet: kindOf(step).dries(step, world) > 0,
+})
+
+/** Whether a hand that works on a step rests on the wet paint of the one before. */
+export const restsOnWet = (step: Resting, before: Resting): boolean =>
+  // Side by side: a pair does not reach over what lies between.
+  before.wet && step.boxes.some(work => before.boxes.some(box => restsOn(work, box)))
+
+/** Whether hands rest on what is painted: an arm lies on the table and a board does too, the hand rests beside them. */
+export const handsRest = ({ ground }: Pick<World, 'ground'>): boolean => ground.kind === 'face'
+
 /** The step, of those before, on whose wet paint the hand would rest; null when there is none. */
 export function handRestsOn(step: Step, before: readonly Step[], world: World): Step | null {
-  // An arm lies on the table and a board does too: the hand rests beside them.
-  if (world.ground.kind !== 'face') return null
   // What was painted just before is wet for sure; what lies further back has had time to dry.
-  const last = before.filter(s => !world.off?.has(s.id)).at(-1)
-  if (!last || kindOf(last).dries(last, world) <= 0) return null
-  // Side by side: a pair does not reach over what lies between.
-  const painted = kindOf(last).boxes(last, world)
-  const rests = kindOf(step)
-    .boxes(step, world)
-    .some(work => painted.some(box => restsOn(work, box)))
-  return rests ? last : null
+  const last = handsRest(world) ? before.filter(s => !world.off?.has(s.id)).at(-1) : undefined
+  return last && restsOnWet(restingOf(step, world), restingOf(last, world)) ? last : null
 }

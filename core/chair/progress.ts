@@ -256,7 +256,7 @@ export function finishOf(
   for (const id of order) {
     for (const g of gates) {
       const before = g.to === id ? done.get(g.from) : undefined
-      if (before !== undefined) now = Math.max(now, before + g.least - g.lead)
+      if (before !== undefined) now = Math.max(now, before + Math.max(0, g.least - g.lead))
     }
     now += secondsOf(id)
     done.set(id, now)

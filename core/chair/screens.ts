@@ -1,18 +1,21 @@
 import type { Box, Ring } from '../geometry'
 import {
   cardLines,
+  copiesOf,
   GUIDE_TOOLS,
-  handlingsOf,
+  handlingsFrom,
   isKind,
   kindOf,
   placementsOf,
   placeWords,
   SHUT_AFTER,
   stepEffort,
-  stepLead,
   taskOf,
+  withEyes,
   workOf,
   type CardLine,
+  type Effort,
+  type EyesAt,
   type Handling,
   type Look,
   type Pass,
@@ -23,8 +26,7 @@ import {
 } from '../look'
 import { BRUSHES, TOOLS, type ToolId, type Wetness } from '../paint'
 import { summed, type HandTask } from '../order'
-import type { PreparedSheet } from '../stencil'
-import { around, handRestsOn } from './handRest'
+import { around, handsRest, restingOf, restsOnWet, type Resting } from './handRest'
 import type { Gate } from './progress'
 
 /** A tool with what is on it. */
@@ -50,38 +52,51 @@ export interface Prompt {
 
 /** A sheet as it is held: its top is where `tilt` says, and the side that is seen is not the one on the skin. */
 export interface SheetHeld {
-  readonly sheet: PreparedSheet
+  /** Id of the sheet. */
+  readonly stencil: string
   readonly side: 'A' | 'B'
   readonly tilt: number
   readonly where: string
   readonly turned: string
 }
 
-/** What the chair shows of one step. */
-export interface Screen {
+/**
+ * What is known of a step by itself, wherever it comes in the order: all that takes long to work out, as plain data.
+ */
+export interface StepFacts {
   readonly id: string
   readonly label: string
   readonly words: string
   readonly task: string
   readonly optional: boolean
+  /** Seconds of the hands at the painter's own pace and by the starting values alone, without those for the eyes. */
+  readonly effort: Effort
+  readonly usual: Effort
+  readonly lines: readonly CardLine[]
+  readonly tools: readonly ToolInHand[]
+  /** The sheet for the step, and for its twin. */
+  readonly sheets: readonly SheetHeld[]
+  /** Outlines of the sheets as they lie, mm. */
+  readonly outlines: readonly Ring[]
+  /** What it covers, its twin in it, mm; null where that is nowhere. */
+  readonly box: Box | null
+  readonly resting: Resting
+  /** How many copies there are of its sheet. */
+  readonly copies: number
+  /** For the hand test: what is dabbed first. */
+  readonly handTest: { readonly tool: ToolId; readonly wetness: Wetness } | null
+  /** What could bleed: the narrowest bridge there (mm), and what it is dabbed with. */
+  readonly bridge: { readonly tool: ToolId; readonly wetness: Wetness; readonly width: number } | null
+}
+
+/** What the chair shows of one step, at its place in the order. */
+export interface Screen extends Omit<StepFacts, 'effort' | 'usual' | 'resting' | 'copies'> {
   /** Seconds at the painter's own pace, and by the starting values alone. */
   readonly planned: number
   readonly usual: number
   /** What the hands do for it, with the seconds of each kind of task. */
   readonly tasks: readonly HandTask[]
-  readonly lines: readonly CardLine[]
-  readonly tools: readonly ToolInHand[]
-  /** The sheet for the step, and for its twin. */
-  readonly sheets: readonly SheetHeld[]
   readonly prompts: readonly Prompt[]
-  /** Outlines of the sheets as they lie, mm. */
-  readonly outlines: readonly Ring[]
-  /** What it covers, its twin in it, mm; null where that is nowhere. */
-  readonly box: Box | null
-  /** For the hand test: what is dabbed first. */
-  readonly handTest: { readonly tool: ToolId; readonly wetness: Wetness } | null
-  /** What could bleed: the narrowest bridge there (mm), and what it is dabbed with. */
-  readonly bridge: { readonly tool: ToolId; readonly wetness: Wetness; readonly width: number } | null
 }
 
 const refsOfPass = (step: SheetStep, index: number): PaintRef[] =>
@@ -124,10 +139,9 @@ function toolsOf(step: Step): ToolInHand[] {
 }
 
 function sheetsOf(step: Step, world: World): SheetHeld[] {
-  const sheet = isKind('sheet', step) && world.stencil(step.stencil)
-  if (!sheet || !isKind('sheet', step)) return []
+  if (!isKind('sheet', step) || !world.stencil(step.stencil)) return []
   return placementsOf(step, world).map(placement => ({
-    sheet,
+    stencil: step.stencil,
     side: placement.side,
     tilt: placement.tilt,
     ...placeWords(step, placement, world),
@@ -177,21 +191,30 @@ function kindPrompts(step: Step): Prompt[] {
   return []
 }
 
+/** A step at its place in an order. */
+interface Placed {
+  readonly step: Step
+  readonly facts: StepFacts
+}
+
 /** What is done before, in the middle of and after a step. */
 function promptsOf(
-  step: Step,
-  before: readonly Step[],
+  { step, facts }: Placed,
+  before: readonly Placed[],
   handlings: readonly Handling[],
-  world: World,
+  rests: boolean,
+  eyes: EyesAt,
 ): Prompt[] {
   const test = dabbedWith(step)
-  const same = before
-    .map(dabbedWith)
-    .some(t => t && test && t.tool === test.tool && t.wetness === test.wetness)
-  const sponges = before.some(s => dabbedWith(s)?.tool === test?.tool)
-  const wet = handRestsOn(step, before, world)
+  const tests = before.map(b => dabbedWith(b.step))
+  const same = tests.some(t => t && test && t.tool === test.tool && t.wetness === test.wetness)
+  const sponges = tests.some(t => t?.tool === test?.tool)
+  const last = before.at(-1)
+  const wet = rests && last && restsOnWet(facts.resting, last.facts.resting)
+  const shut = step.eyes === 'shut'
   return [
-    ...(step.eyes === 'shut' ? [prompt('before', 'eyes', 'Ask, then eyes shut.')] : []),
+    ...(shut && eyes.asked ? [prompt('before', 'eyes', 'Ask, then eyes shut.')] : []),
+    ...(shut && !eyes.asked ? [prompt('before', 'eyes', 'Eyes stay shut.')] : []),
     ...(test && !sponges
       ? [prompt('before', 'sponge', `A clean ${TOOLS[test.tool].name} for this person.`)]
       : []),
@@ -199,9 +222,9 @@ function promptsOf(
     ...kindPrompts(step),
     ...(test && !same ? [prompt('before', 'hand test', 'Test the load on the back of your hand.')] : []),
     ...(wet
-      ? [prompt('before', 'off hand', `Keep your hand off "${wet.label}" below: it may still be wet.`)]
+      ? [prompt('before', 'off hand', `Keep your hand off "${last.facts.label}" below: it may still be wet.`)]
       : []),
-    ...(step.eyes === 'shut'
+    ...(shut && eyes.open
       ? [prompt('after', 'eyes', 'Eyes stay shut while it dries; then open.', SHUT_AFTER)]
       : []),
   ]
@@ -220,17 +243,15 @@ function bridgeOf(step: Step, narrowest: BridgeOf): Screen['bridge'] {
 }
 
 /**
- * What the chair shows of each step, in the order in which it is painted.
- * @param steps those that are painted, in their order
+ * What is known of each step by itself.
  * @param narrowest the narrowest bridge of a sheet: measuring it anew would take long
  */
-export function screensOf(steps: readonly Step[], world: World, narrowest: BridgeOf): Screen[] {
+export function factsOf(steps: readonly Step[], world: World, narrowest: BridgeOf): StepFacts[] {
   const usual = { ...world, pace: () => 1 }
-  const handlings = handlingsOf(steps, world)
-  return steps.map((step, i) => {
+  return steps.map(step => {
     const kind = kindOf(step)
-    const boxes = kind.boxes(step, world)
-    const box = around(boxes)
+    const resting = restingOf(step, world)
+    const box = around(resting.boxes)
     const test = dabbedWith(step)
     return {
       id: step.id,
@@ -238,30 +259,73 @@ export function screensOf(steps: readonly Step[], world: World, narrowest: Bridg
       words: kind.words,
       task: taskOf(step),
       optional: step.optional,
-      planned: stepEffort(step, world).seconds,
-      usual: stepEffort(step, usual).seconds,
-      tasks: summed(stepEffort(step, world).tasks),
+      effort: stepEffort(step, world, NO_EYES),
+      usual: stepEffort(step, usual, NO_EYES),
       lines: cardLines(step, world),
       tools: toolsOf(step),
       sheets: sheetsOf(step, world),
-      prompts: promptsOf(step, steps.slice(0, i), handlings, world),
       outlines: kind.outlines(step, world).map(o => o.ring),
       box: box && Number.isFinite(box.minX) ? box : null,
+      resting,
+      copies: isKind('sheet', step) ? copiesOf(step.stencil, world) : 1,
       handTest: test && { tool: test.tool, wetness: test.wetness },
       bridge: bridgeOf(step, narrowest),
     }
   })
 }
+const NO_EYES: EyesAt = { asked: false, open: false }
+
+/**
+ * What the chair shows of each step at its place in an order: quick, from what is known of each by itself.
+ * @param steps those that are painted, in their order
+ * @param rests whether the hand rests on what is painted: on a face it does, an arm or a board lies on the table
+ */
+export function screensFrom(
+  steps: readonly Step[],
+  known: ReadonlyMap<string, StepFacts>,
+  rests: boolean,
+): Screen[] {
+  const placed = steps.flatMap((step): Placed[] => {
+    const facts = known.get(step.id)
+    return facts ? [{ step, facts }] : []
+  })
+  const handlings = handlingsFrom(
+    placed.flatMap(({ step, facts: { copies, sheets } }) =>
+      isKind('sheet', step)
+        ? [{ stepId: step.id, stencil: step.stencil, copies, sides: sheets.map(s => s.side) }]
+        : [],
+    ),
+  )
+  return placed.map((at, i) => {
+    const eyes = {
+      asked: placed[i - 1]?.step.eyes !== 'shut',
+      open: placed[i + 1]?.step.eyes !== 'shut',
+    }
+    const { effort, usual, resting: _resting, copies: _copies, ...facts } = at.facts
+    const own = withEyes(effort, at.step, eyes)
+    return {
+      ...facts,
+      planned: own.seconds,
+      usual: withEyes(usual, at.step, eyes).seconds,
+      tasks: summed(own.tasks),
+      prompts: promptsOf(at, placed.slice(0, i), handlings, rests, eyes),
+    }
+  })
+}
+
+/** Both at once, for a look that is at hand; see factsOf and screensFrom. */
+export const screensOf = (steps: readonly Step[], world: World, narrowest: BridgeOf): Screen[] =>
+  screensFrom(steps, new Map(factsOf(steps, world, narrowest).map(f => [f.id, f])), handsRest(world))
 
 /** What must be dry before what, and what is only wet so long, for the steps that are painted. */
 export function gatesOf(look: Pick<Look, 'steps'>, world: World): Gate[] {
-  const { lags, steps } = workOf(look, world)
+  const { lags, steps, leads } = workOf(look, world)
   return lags.map(({ from, to, dry = 0, most, why }) => ({
     from: steps[from]!.id,
     to: steps[to]!.id,
     least: dry,
     most,
-    lead: dry > 0 ? stepLead(steps[to]!, world) : 0,
+    lead: dry > 0 ? leads[to]! : 0,
     bound: why !== 'stays',
   }))
 }

@@ -30,11 +30,18 @@ const FEATURE_WORDS: Readonly<Record<Feature, string>> = {
   lips: 'painted lips',
 }
 
+/** Whether a step is glitter or gems, or has glitter strewn on it while it is wet or before its sheet is lifted. */
+const hasSparkle = (step: Step): boolean =>
+  isKind('gem', step) ||
+  isKind('glitter', step) ||
+  (isKind('wash', step) && step.glitter) ||
+  (isKind('sheet', step) && step.passes.some(p => p.glitter))
+
 const HAS: Readonly<Record<Feature, (step: Step) => boolean>> = {
   highlights: isHighlight,
   outlines: s => isKind('line', s) && s.of !== null,
   dots: s => isKind('dots', s),
-  sparkle: s => isKind('gem', s) || isKind('glitter', s),
+  sparkle: hasSparkle,
   lips: s => isKind('lips', s),
 }
 

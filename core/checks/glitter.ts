@@ -8,7 +8,7 @@ import {
   type GlitterStep,
   type Step,
   type World,
-  stepEffort,
+  enteredTimes,
 } from '../look'
 import { LEAVE_OUT, ofOneKind, type Case, type Check, type Fix, type Found } from './finding'
 import { keptOff } from './keepOff'
@@ -118,16 +118,16 @@ const gems = ofOneKind('gem', ofGem)
 export const sparkle: Check = at => [...glitter(at), ...gems(at)]
 
 /** Fine glitter whose paint is dry by the time it is strewn falls off. */
-function driedBy(at: Case, host: Step, from: number): Found[] {
-  const { look, index, world } = at
-  const seconds = look.steps.slice(from + 1, index).reduce((s, b) => s + stepEffort(b, world).seconds, 0)
+function driedBy({ look, step, world }: Case, host: Step): Found[] {
+  const times = enteredTimes(look, world)
+  const passed = (times.get(step.id)?.start ?? 0) - (times.get(host.id)?.end ?? 0)
   const wet = drySeconds(host, world) / 2
-  if (seconds <= wet) return []
+  if (passed <= wet) return []
   return [
     {
       level: 'warning',
       title: `${host.label} is dry by then`,
-      why: `Its paint stays wet for about ${Math.round(wet)} s and ${Math.round(seconds)} s of work lie between (estimate): fine glitter would fall off. Move this step right behind it.`,
+      why: `Its paint stays wet for about ${Math.round(wet)} s and ${Math.round(passed)} s lie between (estimate): fine glitter would fall off. Move this step right behind it.`,
       fix: behind(host),
     },
   ]
@@ -165,5 +165,5 @@ export const glitterHost = ofOneKind('glitter', at => {
         fix: behind(host),
       },
     ]
-  return step.sort === 'gel' || step.sort === 'chunky' ? [] : driedBy(at, host, from)
+  return step.sort === 'gel' || step.sort === 'chunky' ? [] : driedBy(at, host)
 })

@@ -1,13 +1,16 @@
 import {
+  beneathAll,
   FOLLOWS,
   kindOf,
-  overlap,
+  movedBehind,
   paintedOpenings,
   placementsOf,
   seatingOf,
+  withSteps,
+  workOf,
   type SheetStep,
+  type Step,
   type World,
-  stepEffort,
 } from '../look'
 import type { Stencil } from '../stencil'
 import type { Case, Fix } from './finding'
@@ -61,20 +64,30 @@ export function seatedNear(
   return null
 }
 
+/** So many of the next steps are tried as places for a step that comes too early. */
+const LATER = 12
+
 /**
- * Puts a step behind the next ones, when these take long enough for what lies beneath to dry, and do not
- * touch it.
+ * Puts a step behind the first of the next ones after which nothing wet lies beneath it any more, read off from the
+ * same times as everything else; null when it touches one of them, or when none is enough.
  */
-export function drawnLater({ look, step, index, world, under }: Case): Fix | null {
-  const own = kindOf(step).boxes(step, world)
-  let seconds = 0
-  for (const next of look.steps.slice(index + 1)) {
-    if (overlap(own, kindOf(next).boxes(next, world))) return null
-    seconds += stepEffort(next, world).seconds
-    if (seconds >= under.wait)
-      return { words: `Draw it after "${next.label}"`, sets: [], goes: { behind: next.id } }
+export function drawnLater({ look, step, index, world }: Case): Fix | null {
+  const { touches, steps } = workOf(look, world)
+  const own = steps.findIndex(s => s.id === step.id)
+  const order = [...look.steps]
+  for (let n = own + 1; n <= Math.min(steps.length - 1, own + LATER); n++) {
+    const behind = steps[n]!
+    if (touches(n, own) || isBoundTo(behind, step)) return null
+    const moved = movedBehind(order, step.id, behind.id)
+    if (moved.indexOf(step) === index) continue
+    if (beneathAll(moved, withSteps(world, moved, world.off)).get(step.id)?.state === 'dry')
+      return { words: `Draw it after "${behind.label}"`, sets: [], goes: { behind: behind.id } }
   }
   return null
 }
+
+/** Whether a step goes around another or onto its wet paint: it cannot come before it. */
+const isBoundTo = (step: Step, to: Step): boolean =>
+  kindOf(step).boundTo(step) === to.id || kindOf(step).follows(step).includes(to.id)
 
 const round = (v: number): number => Math.round(v * 10) / 10

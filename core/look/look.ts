@@ -15,7 +15,7 @@ import {
   upgraded,
   waysSchema,
 } from './document'
-import { stepEffort, KINDS, kindOf, type World } from './kinds'
+import { KINDS, kindOf } from './kinds'
 
 /** As many steps a look has at most: nobody sits for more. */
 export const MOST_STEPS = 80
@@ -165,10 +165,4 @@ export function stepsOff({ steps, switches, shorter }: Look): ReadonlySet<string
   return new Set(
     steps.flatMap(s => ((shorter && s.optional) || (s.switch && off.has(s.switch)) ? [s.id] : [])),
   )
-}
-
-/** Seconds to paint what of a look is painted, drying left out: an estimate from common practice. */
-export function lookSeconds(look: Look, world: World): number {
-  const off = stepsOff(look)
-  return look.steps.reduce((sum, s) => sum + (off.has(s.id) ? 0 : stepEffort(s, world).seconds), 0)
 }

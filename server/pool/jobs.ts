@@ -2,7 +2,7 @@ import { habitsOf, type Habits } from '../../core/checks'
 import { cut, type CutReport } from '../../core/cutter'
 import { draftOf, draftSvg } from '../../core/draft'
 import { escapeXml, lookSvg, sheetDxf, sheetFromJson, sheetJson, sheetSvg } from '../../core/formats'
-import { lookSeconds, parseLook, type ParsedLook } from '../../core/look'
+import { timesOf, parseLook, type ParsedLook } from '../../core/look'
 import type { Memo } from '../../core/memo'
 import {
   analyse,
@@ -76,7 +76,7 @@ export const jobs = {
   /** What a card of the gallery shows: the picture, and the seconds of painting. */
   card(sent: LookSent): Card {
     const { look, world } = worldSent(sent)
-    return { png: lookPng(look, world, CARD_PX), seconds: lookSeconds(look, world) }
+    return { png: lookPng(look, world, CARD_PX), seconds: timesOf(look, world).finish }
   },
   /** The look as SVG text at true size. */
   lookSvg(sent: LookSent): string {

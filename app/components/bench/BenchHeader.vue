@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { until } from '@vueuse/core'
 import { format } from 'date-fns'
 import {
   ChevronRight,
@@ -29,14 +28,13 @@ const scene = useScene()
 const analysis = useAnalysis()
 const exportButton = useTemplateRef<InstanceType<typeof MenuButton>>('exportButton')
 const look = computed(() => session.look!)
-/** Working out the time takes a while at first: the picture goes before it, if there is one. */
-const timed = ref(false)
-void until(() => analysis.shown)
-  .toBe(true, { timeout: 2000 })
-  .then(() => {
-    timed.value = true
-  })
-const seconds = computed(() => (timed.value ? scene.seconds : 0))
+/** How long it takes, drying included; of before the last change while that is being worked out. */
+const times = computed(() => analysis.times)
+const timeWords = computed(() =>
+  times.value
+    ? `${clock(times.value.hands)} of hands and ${clock(times.value.waiting)} of waiting for paint to dry, in this order: an estimate; and the limit that you set`
+    : 'Being worked out',
+)
 const grave = computed(() => analysis.findings.filter(f => f.level === 'problem').length)
 const care = computed(() => analysis.findings.filter(f => f.level === 'warning').length)
 /** Clear is said only when everything was checked. */
@@ -150,13 +148,17 @@ function budget(event: Event): void {
       <Frame :size="15" />{{ scene.ground.words }}, {{ look.skin.age }} y
     </button>
     <span v-show="wide || more"><SkinPanel /></span>
-    <span
-      class="flex shrink-0 items-center gap-1"
-      v-tip="'Painting time from common practice, drying left out; and the limit that you set'"
-    >
-      <strong :class="look.budget !== null && seconds > look.budget ? 'text-stop' : ''" data-testid="time">{{
-        timed ? clock(seconds) : '…'
-      }}</strong><span class="text-sm text-soft max-[1320px]:sr-only">limit</span>
+    <span class="flex shrink-0 items-center gap-1" v-tip="timeWords">
+      <strong
+        :class="[
+          look.budget !== null && times && times.finish > look.budget && 'text-stop',
+          analysis.checking && 'opacity-50',
+        ]"
+        data-testid="time"
+        :data-old="analysis.checking"
+        >{{ times ? clock(times.finish) : '…' }}</strong><span class="text-sm text-soft max-[1320px]:sr-only"
+        >limit</span
+      >
       <input
         class="field w-15! px-1! text-center"
         v-kept="look.budget === null ? '' : clock(look.budget)"

@@ -44,8 +44,13 @@ const colourDots = (step: Step) =>
 const gravest = (id: string) =>
   ['problem', 'warning'].find(level => analysis.findings.some(f => f.stepId === id && f.level === level)) ??
   null
-/** A gate stands before a sheet for which something must dry. */
-const gate = (step: Step) => (kindOf(step).waits(step) ? analysis.waits.get(step.id) || null : null)
+/** A gate stands where the hands wait: the same seconds as in the order, and what they wait for. */
+const gate = (step: Step) => {
+  const wait = analysis.waits.get(step.id)
+  return (
+    wait && { seconds: Math.round(wait.seconds), on: steps.value.find(s => s.id === wait.on)?.label ?? '' }
+  )
+}
 const toolName = (step: Step) => {
   const tool = kindOf(step).tool(step)
   return tool
@@ -190,7 +195,14 @@ function key(event: KeyboardEvent, i: number): void {
               :class="step.optional && 'border-t border-dashed border-soft bg-transparent'"
             />
             <template v-if="gate(step)"
-              ><span class="gate" data-gate v-tip="'Let it dry (estimate)'">= dry {{ gate(step) }} s =</span
+              ><span
+                class="gate"
+                :class="analysis.checking && 'opacity-50'"
+                data-gate
+                v-tip="
+                  `The hands wait until ${gate(step)!.on ? `&quot;${gate(step)!.on}&quot;` : 'it'} is dry (estimate)`
+                "
+                >wait {{ gate(step)!.seconds }} s</span
               ><span class="h-px w-2 bg-soft/50"
             /></template>
             <template v-if="before(step.id)"

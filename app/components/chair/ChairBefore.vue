@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { CircleAlert, ListChecks, Play } from '@lucide/vue'
 import { finishOf, type Length } from '#core/chair'
-import { forgottenIn, type Finding, type Habits } from '#core/checks'
+import type { Finding, Forgotten, Habits } from '#core/checks'
 import { waysFor, type OrderPlan, type Shortened } from '#core/look'
 
 /** Before somebody sits down: what is asked, what may have been forgotten, and how long the look may take. */
 const chair = useChair()
 const painter = usePainter()
-const settings = useSettings()
 const ways = useWays()
 const places = usePlaces()
 const look = computed(() => chair.look!)
@@ -15,49 +14,51 @@ const ticket = ref(look.value.sitting.ticket)
 
 const entered = computed(() => chair.painted.map(s => s.id))
 const timeOf = computed(() => new Map(chair.screens.map(s => [s.id, s.planned])))
-const timeFor = (order: readonly string[]) => finishOf(order, id => timeOf.value.get(id) ?? 0, chair.gates)
 interface Choice {
   readonly length: Length
   readonly words: string
   readonly order: readonly string[]
   readonly seconds: number
-  readonly budget?: number
 }
 const plan = shallowRef<OrderPlan | null>(null)
 const short = shallowRef<{ three: Shortened | null; ten: Shortened | null }>({ three: null, ten: null })
 const optional = computed(() => new Set(chair.painted.filter(s => s.optional).map(s => s.id)))
-/** How long it takes is worked out once the page stands. */
-const ready = ref(false)
+/** What must be done, in its shortest order. */
+const least = shallowRef<{ order: readonly string[]; seconds: number } | null>(null)
 const choices = computed<Choice[]>(() => {
-  if (!ready.value) return []
-  const made = (length: Length, words: string, order: readonly string[], budget?: number): Choice => ({
-    length,
-    words,
-    order,
-    seconds: timeFor(order),
-    ...(budget !== undefined && { budget }),
-  })
+  if (!chair.known) return []
   const { three, ten } = short.value
-  const without = entered.value.filter(id => !optional.value.has(id))
-  const saves = plan.value ? plan.value.entered.finish - plan.value.planned.finish : 0
+  const planned = plan.value?.planned
+  const saves = plan.value && planned ? plan.value.entered.finish - planned.finish : 0
+  const whole = finishOf(entered.value, id => timeOf.value.get(id) ?? 0, chair.gates)
+  const shortened = (length: Length, words: string, found: Shortened | null): Choice[] =>
+    found?.without.length
+      ? [{ length, words, order: found.timeline.order, seconds: found.timeline.finish }]
+      : []
   return [
-    made('whole', 'All of it, as entered', entered.value),
-    ...(plan.value && saves >= 1
-      ? [made('whole', 'All of it, planned order', plan.value.planned.order)]
+    { length: 'whole', words: 'All of it, as entered', order: entered.value, seconds: whole },
+    ...(planned && saves >= 1
+      ? [
+          {
+            length: 'whole' as const,
+            words: 'All of it, planned order',
+            order: planned.order,
+            seconds: planned.finish,
+          },
+        ]
       : []),
-    ...(three?.without.length
-      ? [made('three waiting', 'Three waiting', three.timeline.order, three.budget)]
+    ...shortened('three waiting', 'Three waiting', three),
+    ...shortened('ten waiting', 'Ten waiting', ten),
+    ...(least.value?.order.length
+      ? [{ length: 'shorter' as const, words: 'Only what must be', ...least.value }]
       : []),
-    ...(ten?.without.length ? [made('ten waiting', 'Ten waiting', ten.timeline.order, ten.budget)] : []),
-    ...(optional.value.size && without.length ? [made('shorter', 'Only what must be', without)] : []),
   ]
 })
 /** By its words: more choices come while one is made. */
 const chosen = ref('')
 const choice = computed(() => choices.value.find(c => c.words === chosen.value) ?? choices.value[0])
 const findings = shallowRef<readonly Finding[]>([])
-const habits = shallowRef<Habits | null>(null)
-const forgotten = computed(() => forgottenIn(look.value, chair.painted, chair.world, habits.value))
+const forgotten = shallowRef<readonly Forgotten[] | null>(null)
 const stops = computed(() => findings.value.filter(f => f.level === 'problem' || f.stepId === null))
 const QUESTIONS = ['allergies', 'skin', 'eyes', 'lips'] as const
 const open = computed(() => QUESTIONS.filter(q => look.value.sitting[q] === 'not asked'))
@@ -75,36 +76,35 @@ const REST_MS = 250
 /** What is worked out beside the first look: the page is of use without it. */
 async function work(): Promise<void> {
   const { queue } = look.value
-  habits.value = await $fetch<Habits>('/api/looks/habits', { query: { but: look.value.id } }).catch(
+  const habits = await $fetch<Habits>('/api/looks/habits', { query: { but: look.value.id } }).catch(
     () => null,
   )
   try {
-    const found = await painter.plan(look.value, settings.driesBy)
+    forgotten.value = await painter.forgotten(look.value, habits)
+    const found = await painter.plan(look.value)
     plan.value = 'planned' in found ? found : null
-    if (queue && optional.value.size) {
-      const told = await painter.shortened(look.value, settings.driesBy, [queue.three, queue.ten], 0)
+    if (optional.value.size) {
+      const told = await painter.shortened(look.value, queue ? [queue.three, queue.ten] : [], 0)
       short.value = { three: told.within[0] ?? null, ten: told.within[1] ?? null }
+      if (told.least !== null && told.leastOrder)
+        least.value = { order: told.leastOrder, seconds: told.least }
     }
     await ways.load().catch(() => {})
     const own = waysFor(look.value.ways, ways.house)
     const today = new Date().toISOString().slice(0, 10)
-    const told = await painter.findings(look.value, today, [], own, settings.driesBy)
+    const told = await painter.findings(look.value, today, [], own)
     if (told) findings.value = told.findings
   } catch (error) {
     if (!(error instanceof GivenUp)) chair.problems = [...chair.problems, ...sentencesOf(error)]
   }
 }
 watch(
-  () => chair.filled,
-  filled => {
-    if (!filled) return
-    setTimeout(() => {
-      chair.timed = true
-      ready.value = true
-      // The first picture is there before it is asked for.
-      places.ask(1)
-      setTimeout(() => void work(), REST_MS)
-    }, REST_MS)
+  () => chair.known !== null,
+  known => {
+    if (!known) return
+    // The first picture is there before it is asked for.
+    places.ask(1)
+    setTimeout(() => void work(), REST_MS)
   },
   { immediate: true },
 )
@@ -191,12 +191,12 @@ function begin(): void {
           <h2 class="flex items-center gap-2 font-display text-lg font-semibold">
             <ListChecks :size="20" />Anything forgotten?
           </h2>
-          <ul v-if="forgotten.length" class="space-y-1.5">
+          <ul v-if="forgotten?.length" class="space-y-1.5">
             <li v-for="f in forgotten" :key="f.text" class="border-l-3 border-care pl-2 leading-snug">
               {{ f.text }}
             </li>
           </ul>
-          <p v-else-if="ready" class="chair-soft">Nothing that can be seen from the look.</p>
+          <p v-else-if="forgotten" class="chair-soft">Nothing that can be seen from the look.</p>
         </section>
         <p class="chair-soft break-inside-avoid leading-snug">
           One clean sponge for one person; washed and disinfected stencils. No paint on broken or sore skin,
@@ -208,7 +208,7 @@ function begin(): void {
       <button
         class="chair-main w-full"
         data-testid="begin"
-        :disabled="!chair.filled || !chair.painted.length"
+        :disabled="!chair.known || !chair.painted.length"
         @click="begin"
       >
         <Play :size="26" />Begin

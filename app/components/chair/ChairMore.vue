@@ -19,7 +19,6 @@ defineProps<{ dark: boolean }>()
 const emit = defineEmits<{ close: []; dark: []; leave: []; giveUp: [] }>()
 const chair = useChair()
 const painter = usePainter()
-const settings = useSettings()
 const notice = ref('')
 const busy = ref('')
 const surely = ref(false)
@@ -48,7 +47,7 @@ async function shorten(length: Length & keyof typeof SHARES): Promise<void> {
   // What is behind, and what was left out before, does not come back.
   const behind = chair.look!.steps.map(s => s.id).filter(id => !chair.progress.left.includes(id))
   try {
-    const told = await painter.shortened(chair.look!, settings.driesBy, [Math.max(1, left)], 0, behind)
+    const told = await painter.shortened(chair.look!, [Math.max(1, left)], 0, behind)
     const found = told.within[0]
     const order = found ? found.timeline.order : told.leastOrder
     if (!order) notice.value = 'No order of what is left was found; nothing is changed.'

@@ -4,10 +4,12 @@ import { pathData } from '#core/formats'
 
 /** A sheet as it is held to the skin: turned as it lies, mirrored when it is flipped, its top marked. */
 const props = defineProps<{ held: SheetHeld; words: string }>()
-const reach = computed(() => Math.hypot(props.held.sheet.width, props.held.sheet.height) / 2 + 5)
+const drawer = useDrawer()
+const sheet = computed(() => drawer.shapes.get(props.held.stencil)!)
+const reach = computed(() => Math.hypot(sheet.value.width, sheet.value.height) / 2 + 5)
 const turned = computed(() => `rotate(${props.held.tilt})${props.held.side === 'B' ? ' scale(-1 1)' : ''}`)
-const outline = computed(() => pathData([props.held.sheet.outline]))
-const openings = computed(() => props.held.sheet.openings.map(o => pathData([o.outer, ...o.holes])).join(''))
+const outline = computed(() => pathData([sheet.value.outline]))
+const openings = computed(() => sheet.value.openings.map(o => pathData([o.outer, ...o.holes])).join(''))
 </script>
 
 <template>
@@ -16,19 +18,19 @@ const openings = computed(() => props.held.sheet.openings.map(o => pathData([o.o
       class="size-20 shrink-0 rounded-lg bg-stage md:size-28"
       :viewBox="`${-reach} ${-reach} ${2 * reach} ${2 * reach}`"
       role="img"
-      :aria-label="`${held.sheet.name}, side ${held.side}, ${held.turned}`"
+      :aria-label="`${sheet.name}, side ${held.side}, ${held.turned}`"
     >
       <g :transform="turned">
         <path :d="outline" fill="#fdfcf9" stroke="#7a2e5d" :stroke-width="reach / 60" />
         <path :d="openings" fill="#23201d" fill-rule="evenodd" />
         <path
-          :d="`M0 ${-held.sheet.height / 2 - reach / 40}l${reach / 14} ${reach / 9}h${-reach / 7}Z`"
+          :d="`M0 ${-sheet.height / 2 - reach / 40}l${reach / 14} ${reach / 9}h${-reach / 7}Z`"
           fill="#7a2e5d"
         />
       </g>
     </svg>
     <figcaption class="min-w-0 leading-snug">
-      <strong class="block">{{ words }}: {{ held.sheet.name }}</strong>
+      <strong class="block">{{ words }}: {{ sheet.name }}</strong>
       <span class="chair-soft block"
         ><b>side {{ held.side }}</b
         >{{ held.side === 'B' ? ', flipped' : '' }}, {{ held.turned }}</span

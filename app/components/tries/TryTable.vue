@@ -22,13 +22,13 @@ const balance = ({ balance: { right, words } }: TryFacts) =>
   right === null ? words : `${Math.round(100 * right)} : ${Math.round(100 - 100 * right)}, ${words}`
 
 const ROWS: readonly Row[] = [
-  { words: 'Painting', text: f => `${clock(f.seconds)} min`, least: f => f.seconds },
+  { words: 'Time, drying included', text: f => `${clock(f.seconds)} min`, least: f => f.seconds },
   {
     words: 'without optional steps',
     text: f => (f.shorter === null ? 'nothing is optional' : `${clock(f.shorter)} min`),
     least: f => f.shorter,
   },
-  { words: 'Waiting to dry', text: f => `${clock(f.wait)} min`, least: f => f.wait },
+  { words: 'of it waiting to dry', text: f => `${clock(f.wait)} min`, least: f => f.wait },
   {
     words: 'Paint',
     text: f => `${f.grams.toFixed(2)} g${f.cost === null ? '' : `, ${settings.money(f.cost)}`}`,

@@ -1,11 +1,9 @@
-import type { Box } from '../../geometry'
-import { leadOf, stateAfter } from '../../order'
+import { stateAfter } from '../../order'
 import type { FilmState } from '../../paint'
+import { drySeconds, hostsIn, kindOf, laysNothing, type Step, type World } from '../kinds'
 import { heldAll } from './carried'
-import { drySeconds, hostsIn, kindOf, type Step, type World, stepEffort } from '../kinds'
-
-export const overlap = (a: readonly Box[], b: readonly Box[]): boolean =>
-  a.some(p => b.some(q => p.minX < q.maxX && q.minX < p.maxX && p.minY < q.maxY && q.minY < p.maxY))
+import { workOf } from './tasks'
+import { enteredOf } from './timing'
 
 /**
  * The wettest film that a step finds beneath it, with the step that laid it and the seconds until it is dry.
@@ -22,42 +20,36 @@ const NONE: ReadonlyMap<string, FilmState> = new Map()
 const WET: readonly FilmState[] = ['dry', 'tacky', 'wet']
 
 /**
- * What every step finds beneath it, by the clock: the hands go on without waiting, but for steps that wait until
- * what lies beneath them is dry; everything dries meanwhile, wherever it lies.
+ * What every step finds beneath it at the moment at which it touches the skin, in the order as it stands: the very
+ * times of `timesOf`. For a step that waits until what lies beneath it is dry, it is the moment at which it would
+ * touch the skin if the hands did not wait, and its wait is that of the hands.
  */
 export function beneathAll(steps: readonly Step[], world: World): Map<string, Beneath> {
-  const painted = steps.filter(s => !world.off?.has(s.id))
   const found = new Map<string, Beneath>(
-    steps.map(s => [s.id, { state: 'dry', by: null, wait: 0, films: new Map() }]),
+    steps.map(s => [s.id, { state: 'dry', by: null, wait: 0, films: NONE }]),
   )
-  const laid: {
-    readonly step: Step
-    readonly boxes: readonly Box[]
-    readonly end: number
-    readonly dry: number
-  }[] = []
-  let now = 0
-  for (const step of painted) {
-    const boxes = kindOf(step).boxes(step, world)
+  const work = workOf({ steps: [...steps] }, world)
+  const { starts } = enteredOf(work)
+  const ends = work.problem.tasks.map((t, n) => starts[n]! + t.seconds)
+  work.steps.forEach((step, n) => {
+    const begins = kindOf(step).waits(step) ? (ends[n - 1] ?? 0) : starts[n]!
+    const at = begins + work.leads[n]!
     const films = new Map<string, FilmState>()
     let worst: Omit<Beneath, 'films'> = { state: 'dry', by: null, wait: 0 }
     let wait = 0
     // The last one first: of two that are as wet, it is the one that is told.
-    for (const below of laid.toReversed()) {
-      const state = stateAfter(now - below.end, below.dry - below.end)
-      if (state === 'dry' || !overlap(boxes, below.boxes)) continue
-      films.set(below.step.id, state)
-      wait = Math.max(wait, below.dry - now)
-      if (WET.indexOf(state) > WET.indexOf(worst.state))
-        worst = { state, by: below.step, wait: Math.ceil(below.dry - now) }
+    for (let k = n - 1; k >= 0; k--) {
+      const below = work.steps[k]!
+      const drying = laysNothing(below) ? 0 : drySeconds(below, world)
+      const state = stateAfter(at - ends[k]!, drying)
+      if (state === 'dry' || !work.touches(n, k)) continue
+      films.set(below.id, state)
+      const left = ends[k]! + drying - at
+      wait = Math.max(wait, left)
+      if (WET.indexOf(state) > WET.indexOf(worst.state)) worst = { state, by: below, wait: left }
     }
-    found.set(step.id, { ...worst, wait: Math.max(worst.wait, Math.ceil(wait)), films })
-    const { seconds, tasks } = stepEffort(step, world)
-    // Its tool is loaded while the place still dries.
-    if (kindOf(step).waits(step)) now += Math.max(0, wait - leadOf(tasks))
-    now += seconds
-    laid.push({ step, boxes, end: now, dry: now + drySeconds(step, world) })
-  }
+    found.set(step.id, { ...worst, wait: Math.ceil(wait), films })
+  })
   return found
 }
 

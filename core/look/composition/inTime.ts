@@ -1,8 +1,8 @@
 import { plainZone, zoneAt } from '../../skin'
 import { drySeconds, kindOf, laysNothing, SHUT_AFTER, type Step, type World } from '../kinds'
 import type { Look } from '../look'
-import type { Timeline } from './planning'
 import { workOf, type StepLag } from './tasks'
+import type { Timeline } from './timing'
 
 /** A step in time: from one second of the sitting to another. */
 export interface Span {

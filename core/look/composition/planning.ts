@@ -1,24 +1,8 @@
-import { Budget, Network, shortest, tidied, timed, type Plan, type Search, type Timed } from '../../order'
+import { Budget, shortest, tidied, type Plan, type Search, type Timed } from '../../order'
 import { kindOf, type Step, type World } from '../kinds'
 import type { Look } from '../look'
 import { workOf, type LookWork, type StepLag } from './tasks'
-
-/** A wait of the hands: how long, before which step, and for what. */
-interface Waiting {
-  readonly before: string
-  readonly seconds: number
-  /** The step that must dry first. */
-  readonly on: string | null
-}
-
-/** Steps with the second at which each begins. */
-export interface Timeline {
-  readonly order: readonly string[]
-  readonly starts: readonly number[]
-  readonly ends: readonly number[]
-  readonly finish: number
-  readonly waits: readonly Waiting[]
-}
+import { enteredOf, keepsWindows, TELLS, timeline, type Timeline } from './timing'
 
 /** What is proposed for the order of a look. */
 export interface OrderPlan {
@@ -34,30 +18,6 @@ export interface OrderPlan {
 /** Why a look cannot be painted in any order, and the least change that would do. */
 export interface OrderConflict {
   readonly sentences: readonly string[]
-}
-
-/** A wait shorter than this is not told of, s. */
-const TELLS = 0.5
-
-function timeline({ problem, lags, steps }: LookWork, { order, starts, finish }: Timed): Timeline {
-  const at = new Map(order.map((n, i) => [n, starts[i]!]))
-  const endOf = (n: number) => at.get(n)! + problem.tasks[n]!.seconds
-  const waits = order.flatMap((n, i): Waiting[] => {
-    const free = i ? endOf(order[i - 1]!) : 0
-    const seconds = starts[i]! - free
-    if (seconds < TELLS) return []
-    const cause = lags.find(
-      l => l.to === n && at.has(l.from) && Math.abs(endOf(l.from) + l.least - starts[i]!) < 1e-3,
-    )
-    return [{ before: steps[n]!.id, seconds, on: cause ? steps[cause.from]!.id : null }]
-  })
-  return {
-    order: order.map(n => steps[n]!.id),
-    starts,
-    ends: order.map(endOf),
-    finish,
-    waits,
-  }
 }
 
 /** A step that lies so much higher than the one before takes the hand back over wet paint, mm. */
@@ -109,16 +69,6 @@ function whyOf(entered: Timeline, planned: Timeline, steps: readonly Step[]): st
   return [...gains, ...left]
 }
 
-/** The order as it was entered, with what waits in it. */
-function enteredOf(work: LookWork): Timed | null {
-  const { problem, steps } = work
-  const all = problem.tasks.map(() => true)
-  const order = steps.map((_, n) => n)
-  // What was entered may keep no window: then it counts as it is.
-  const loose = { ...problem, lags: problem.lags.map(l => ({ ...l, most: Infinity })) }
-  return timed(new Network(problem, all), order) ?? timed(new Network(loose, all), order)
-}
-
 const tidyPlan = (work: LookWork, chosen: readonly boolean[], plan: Plan): Timed =>
   tidied(work.problem, chosen, plan, tasteOf(work))
 
@@ -135,10 +85,11 @@ export function planOf(
   const work = workOf(look, world, stays)
   const entered = enteredOf(work)
   const plan = shortest(work.problem, search)
-  if (!plan || !entered) return { sentences: conflictOf(work, search) }
+  if (!plan) return { sentences: conflictOf(work, search) }
   const all = work.problem.tasks.map(() => true)
-  // An order that saves nothing is no reason to change anything.
-  const better = plan.finish < entered.finish - TELLS ? tidyPlan(work, all, plan) : entered
+  // An order that saves nothing is no reason to change anything, unless something would come too late.
+  const inTime = keepsWindows(work, entered)
+  const better = plan.finish < entered.finish - TELLS || !inTime ? tidyPlan(work, all, plan) : entered
   const before = timeline(work, entered)
   const planned = timeline(work, better)
   return {

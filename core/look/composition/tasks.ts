@@ -1,17 +1,17 @@
-import { Network, timed, type Lag, type Problem, type Task } from '../../order'
+import { leadOf, Network, timed, type Lag, type Problem, type Task } from '../../order'
 import {
   drySeconds,
+  effortsOf,
   isKind,
   isSparkle,
   kindOf,
   laysNothing,
   ofKind,
-  stepEffort,
-  stepLead,
   type Step,
   type World,
 } from '../kinds'
 import type { Look } from '../look'
+import type { Ring } from '../../geometry'
 import { Cells } from './cells'
 import { toolWith } from './carried'
 import { usualWorth } from './worth'
@@ -31,12 +31,58 @@ export interface LookWork {
   readonly problem: Problem
   readonly lags: readonly StepLag[]
   readonly steps: readonly Step[]
+  /** Seconds of each step before anything touches the skin. */
+  readonly leads: readonly number[]
+  /** Whether a step touches what an earlier one has painted, by their numbers. */
+  readonly touches: (above: number, below: number) => boolean
 }
 
-/** What a step covers, for telling what lies above what; null where it is everywhere. */
-function cellsOf(step: Step, world: World): Cells | null {
-  if (isKind('rework', step) && step.area === 'all') return null
-  return new Cells(kindOf(step).silhouette(step, world))
+/**
+ * What the outlines of a step are made from, to be compared by value or identity: a worker is handed every look
+ * anew, with the same steps in it.
+ */
+function outlinedFrom(step: Step, world: World): unknown[] {
+  const kind = kindOf(step)
+  // Hosts are steps of the look: rooms below this one only know what all steps have in common.
+  const hosts = kind.follows(step).flatMap(id => world.host?.(id, step.id)?.madeFrom(world) ?? []) as unknown
+  return [step, ...(hosts as readonly Step[])].flatMap(s => [
+    JSON.stringify(s),
+    world.off?.has(s.id) ?? false,
+    ...kindOf(s).sheets(s).map(world.stencil),
+  ])
+}
+
+function cellsIn(kept: string, step: Step, world: World, rings: () => readonly Ring[]): Cells {
+  const make = () => new Cells(rings())
+  return world.memo
+    ? world.memo.recall(`${kept} ${step.id}`, [world.ground, ...outlinedFrom(step, world)], make)
+    : make()
+}
+
+/** What a step paints, for telling what lies above what; null where it is everywhere. */
+const paintedCells = (step: Step, world: World): Cells | null =>
+  isKind('rework', step) && step.area === 'all'
+    ? null
+    : cellsIn('painted', step, world, () => kindOf(step).silhouette(step, world))
+
+/** What a step touches: a stencil is pressed down under all of its outline, not only under its openings. */
+const touchedCells = (step: Step, world: World): Cells | null =>
+  isKind('sheet', step)
+    ? cellsIn('touched', step, world, () =>
+        kindOf(step)
+          .outlines(step, world)
+          .map(o => o.ring),
+      )
+    : paintedCells(step, world)
+
+/** Whether a step touches what another has painted before it. */
+function touching(steps: readonly Step[], world: World): LookWork['touches'] {
+  const painted = steps.map(s => paintedCells(s, world))
+  const touched = steps.map((s, i) => (isKind('sheet', s) ? touchedCells(s, world) : painted[i]!))
+  return (above, below) => {
+    const [a, b] = [touched[above]!, painted[below]!]
+    return !a || !b || a.meets(b)
+  }
 }
 
 /** Whether what lies beneath a step must be dry before it. */
@@ -51,15 +97,13 @@ const after = (from: number, to: number, why: Why, least = 0, most = Infinity): 
 })
 
 /** What lies over what, and how long it waits for it to dry. */
-function stacking(steps: readonly Step[], world: World): StepLag[] {
-  const cells = steps.map(s => cellsOf(s, world))
-  const meet = (a: Cells | null, b: Cells | null) => !a || !b || a.meets(b)
+function stacking({ steps, leads, touches }: Omit<LookWork, 'lags' | 'problem'>, world: World): StepLag[] {
   return steps.flatMap((above, to) =>
     steps.slice(0, to).flatMap((below, from): StepLag[] => {
-      if (isKind('guide', above) || isKind('guide', below) || !meet(cells[from]!, cells[to]!)) return []
+      if (isKind('guide', above) || isKind('guide', below) || !touches(to, from)) return []
       const dry = needsDry(above) && !laysNothing(below) ? drySeconds(below, world) : 0
       if (dry <= 0) return [after(from, to, 'lies over')]
-      return [{ ...after(from, to, 'must be dry', Math.max(0, dry - stepLead(above, world))), dry }]
+      return [{ ...after(from, to, 'must be dry', Math.max(0, dry - leads[to]!)), dry }]
     }),
   )
 }
@@ -162,12 +206,15 @@ export function workOf(
 ): LookWork {
   const steps = look.steps.filter(s => !world.off?.has(s.id))
   const quick: World = { ...world, flat: true, quick: true }
+  const efforts = effortsOf(steps, world)
   const tasks = steps.map((step): Task => ({
-    seconds: stepEffort(step, world).seconds,
+    seconds: efforts.get(step.id)!.seconds,
     worth: step.optional ? usualWorth(step) : null,
   }))
+  const leads = steps.map(s => leadOf(efforts.get(s.id)!.tasks))
+  const touches = touching(steps, quick)
   const entered = [
-    ...stacking(steps, quick),
+    ...stacking({ steps, leads, touches }, quick),
     ...belonging(steps, world),
     ...marks(steps),
     ...sameLoads(steps),
@@ -177,5 +224,5 @@ export function workOf(
   const needs = lags.flatMap(({ from, to, why }) =>
     why === 'goes on wet' || why === 'follows' ? [[to, from] as const] : [],
   )
-  return { problem: { tasks, lags, pairs: [], needs }, lags, steps }
+  return { problem: { tasks, lags, pairs: [], needs }, lags, steps, leads, touches }
 }

@@ -14,6 +14,20 @@ export const sourceRings = (source: Source, asking: string, world: World): Ring[
       ? source.steps.flatMap(id => world.host?.(id, asking)?.rings(null, world) ?? [])
       : (world.host?.(source.step, asking)?.rings(source.openings, world) ?? [])
 
+/**
+ * Everything that the rings of some steps depend on, to be compared by identity: results that are kept in a memo
+ * are made anew when any of it is another.
+ */
+export const madeFrom = (ids: readonly string[], asking: string, world: World): readonly unknown[] => [
+  world.ground,
+  world.stencil,
+  world.under,
+  world.flat,
+  world.quick,
+  world.off,
+  ...ids.flatMap(id => world.host?.(id, asking)?.madeFrom(world) ?? []),
+]
+
 /** Some rings as one region. */
 export const regionFrom = (rings: readonly Ring[]): Polygon[] => regionOf(rings, 'nonzero')
 

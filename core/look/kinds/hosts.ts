@@ -11,6 +11,10 @@ function hostFrom(step: Step): Host {
   const kept = new Map<string, { from: readonly unknown[]; rings: Ring[] }>()
   return {
     step,
+    madeFrom: world => [
+      step,
+      ...kind.follows(step).flatMap(id => world.host?.(id, step.id)?.madeFrom(world) ?? []),
+    ],
     anchor: kind.anchor(step),
     tips: world => (world.off?.has(step.id) ? [] : (kind.tips?.(step, world) ?? [])),
     ways: world => (world.off?.has(step.id) ? [] : (kind.ways?.(step, world) ?? [])),

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { effortFrom, leadOf, task } from '../../order'
+import { effortFrom, task } from '../../order'
 import { TOOLS } from '../../paint'
 import type { PaintRef } from '../document'
 import { dotsKind } from './dots'
@@ -63,20 +63,52 @@ export function taskWords(task: string): string {
   return by ? `${words}, ${by}` : words
 }
 
-/** What a step takes, at the painter's own pace and with the wait for shut eyes: seconds of the hands and loads. */
-export function stepEffort(step: Step, world: World): Effort {
+/** What is asked of the eyes at the beginning of a step, and at its end. */
+export interface EyesAt {
+  /** Whether they are asked to be shut: they are not where the step before had them shut already. */
+  readonly asked: boolean
+  /** Whether they open after it: they do not where the next step needs them shut. */
+  readonly open: boolean
+}
+const ALONE: EyesAt = { asked: true, open: true }
+
+/**
+ * What a step takes, at the painter's own pace and with the wait for shut eyes: seconds of the hands and loads.
+ * @param eyes what the steps before and after it leave to be asked; a step by itself asks for both
+ */
+export function stepEffort(step: Step, world: World, eyes = ALONE): Effort {
   const { loads, tasks } = kindOf(step).effort(step, world)
   const pace = world.pace?.(taskOf(step)) ?? 1
   const own = tasks.map(t => task(t.what, pace * t.seconds))
+  return withEyes(effortFrom(own, loads), step, eyes)
+}
+
+/** What a step takes together with what is asked of the eyes. */
+export function withEyes({ loads, tasks }: Effort, step: Step, eyes: EyesAt): Effort {
   const shut = step.eyes === 'shut'
   return effortFrom(
-    [task('ask for shut eyes', shut ? ASKING : 0), ...own, task('shut eyes', shut ? SHUT_AFTER : 0)],
+    [
+      task('ask for shut eyes', shut && eyes.asked ? ASKING : 0),
+      ...tasks,
+      task('shut eyes', shut && eyes.open ? SHUT_AFTER : 0),
+    ],
     loads,
   )
 }
 
-/** Seconds of a step before anything touches the skin: its tool is loaded while the place still dries. */
-export const stepLead = (step: Step, world: World): number => leadOf(stepEffort(step, world).tasks)
+/** What each step takes that is painted, by its id: of several in a row with shut eyes the eyes are asked once. */
+export function effortsOf(steps: readonly Step[], world: World): ReadonlyMap<string, Effort> {
+  const painted = steps.filter(s => !world.off?.has(s.id))
+  return new Map(
+    painted.map((step, i) => [
+      step.id,
+      stepEffort(step, world, {
+        asked: painted[i - 1]?.eyes !== 'shut',
+        open: painted[i + 1]?.eyes !== 'shut',
+      }),
+    ]),
+  )
+}
 
 /** Seconds until what a step lays is dry, in the room as the world knows it. */
 export const drySeconds = (step: Step, world: World): number =>

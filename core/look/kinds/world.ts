@@ -17,6 +17,8 @@ import type { BaseStep, Ways } from '../document'
 /** A step of the look as those that go around it see it. */
 export interface Host {
   readonly step: BaseStep
+  /** The step itself and all that it goes around, directly or through others: what its rings are made from. */
+  readonly madeFrom: (world: World) => readonly BaseStep[]
   /** The point that stands for it on the face, mm; null when it covers a region. */
   readonly anchor: Point | null
   /**

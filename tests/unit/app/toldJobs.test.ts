@@ -42,7 +42,7 @@ it('gives a check up half way when a newer one is asked for, and a composition t
       await new Promise(resolve => setTimeout(resolve))
     }
   }
-  const ask = (l: Look) => jobs.findings(l, day, [], USUAL_WAYS, 1)
+  const ask = (l: Look) => jobs.findings(l, day, [], USUAL_WAYS)
   const old = ask(look)
   const newer = ask({ ...look, steps: look.steps.slice(0, 1) })
   const before = pauses

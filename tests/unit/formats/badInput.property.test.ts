@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { looks } from '../../looks'
 import { shelf, shelfSvg } from '../../../demo/shelf'
 import { readPalette, sheetDxf } from '#core/formats'
-import { kindOf, groundFor, lookSeconds, parseLook, upgraded, withSteps } from '#core/look'
+import { kindOf, groundFor, timesOf, parseLook, upgraded, withSteps } from '#core/look'
 import { analyse, readSheetFile, readSvg } from '#core/stencil'
 import { sheets, world } from '../world'
 
@@ -81,7 +81,7 @@ describe('a look file that was spoilt', () => {
             { ...world, stencil: id => sheets.get(id), ground: groundFor(parsed.look) },
             parsed.look.steps,
           )
-          expect(lookSeconds(parsed.look, there)).toBeGreaterThanOrEqual(0)
+          expect(timesOf(parsed.look, there).finish).toBeGreaterThanOrEqual(0)
           for (const step of parsed.look.steps)
             for (const print of kindOf(step).prints(step, { ...there, quick: true, flat: true }))
               expect(

@@ -17,7 +17,7 @@ import {
   groupSteps,
   kindOf,
   liesOf,
-  lookSeconds,
+  timesOf,
   nameGroup,
   parseLook,
   placeSheet,
@@ -268,7 +268,7 @@ describe('a mark to go by', () => {
   it('paints nothing and hosts nothing, but takes its time and stands on the list', () => {
     expect(kindOf(dot).prints(dot, worldOf(dot))).toEqual([])
     expect(kindOf(dot).contour(dot, worldOf(dot), null)).toEqual([])
-    const seconds = (...steps: Step[]) => lookSeconds(lookOf(...steps), worldOf(...steps))
+    const seconds = (...steps: Step[]) => timesOf(lookOf(...steps), worldOf(...steps)).finish
     expect(seconds(dot)).toBe(2)
     const twinned = { ...dot, twin: { ...MIDLINE, own: null } }
     expect(seconds(twinned)).toBe(4)

@@ -19,7 +19,7 @@ import {
   heldAll,
   kindOf,
   likeThat,
-  lookSeconds,
+  timesOf,
   movedTo,
   otherSchools,
   parseLook,
@@ -235,7 +235,7 @@ describe('variants', () => {
     const off: Look = { ...look, switches: [{ id: 'nose', name: 'with nose', on: false }] }
     expect([...stepsOff(off)]).toEqual(['c'])
     const world = worldOf(off.steps, stepsOff(off))
-    expect(lookSeconds(off, world)).toBeLessThan(lookSeconds(look, worldOf(look.steps)))
+    expect(timesOf(off, world).finish).toBeLessThan(timesOf(look, worldOf(look.steps)).finish)
     const around = off.steps[3]!
     expect(
       kindOf(around)
@@ -254,10 +254,17 @@ describe('variants', () => {
     expect([...stepsOff({ ...look, shorter: true })]).toEqual(['b'])
   })
 
-  it('shut eyes count in the time', () => {
+  it('shut eyes count in the time, once for steps that follow one another', () => {
     const shut: Look = { ...look, steps: look.steps.map(s => ({ ...s, eyes: 'shut' as const })) }
-    const longer = lookSeconds(shut, worldOf(shut.steps)) - lookSeconds(look, worldOf(look.steps))
-    expect(longer).toBeCloseTo(12 * look.steps.length, 6)
+    const longer = timesOf(shut, worldOf(shut.steps)).finish - timesOf(look, worldOf(look.steps)).finish
+    expect(longer).toBeCloseTo(12, 6)
+    // With a step between them for which they are open, they are asked twice.
+    const twice: Look = {
+      ...look,
+      steps: look.steps.map((s, i) => ({ ...s, eyes: i === 1 ? 'open' : 'shut' })) as Look['steps'],
+    }
+    const apart = timesOf(twice, worldOf(twice.steps)).finish - timesOf(look, worldOf(look.steps)).finish
+    expect(apart).toBeCloseTo(24, 6)
   })
 })
 

@@ -11,7 +11,7 @@ import {
   groundFor,
   KINDS,
   kindOf,
-  lookSeconds,
+  timesOf,
   missingSheets,
   parseLook,
   placementsOf,
@@ -94,7 +94,7 @@ describe('kinds', () => {
         ).toBe(true)
         expect(kind.effort(step, there).seconds).toBeGreaterThan(0)
       }
-      expect(lookSeconds(look, there)).toBeGreaterThan(30)
+      expect(timesOf(look, there).finish).toBeGreaterThan(30)
     }
     expect(Object.keys(KINDS)).toEqual([
       'wash',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { looks } from '../../looks'
-import { dryingSeconds } from '#core/order'
+import { dryingSeconds, leadOf } from '#core/order'
 import {
   againstOrder,
   applied,
@@ -25,7 +25,6 @@ import {
   planOf,
   Shortening,
   stepEffort,
-  stepLead,
   stepsOff,
   timeRows,
   usualWorth,
@@ -63,7 +62,7 @@ describe('the tasks of a look', () => {
     const { lags } = workOf({ steps: [base, scales] }, worldOf(base, scales))
     expect(lags[0]).toMatchObject({
       // The sponge is loaded while the base still dries.
-      least: kindOf(base).dries(base, bare) - stepLead(scales, bare),
+      least: kindOf(base).dries(base, bare) - leadOf(stepEffort(scales, bare).tasks),
       dry: kindOf(base).dries(base, bare),
       most: Infinity,
     })
@@ -133,7 +132,11 @@ describe('the order of a look', () => {
     const { entered, planned: best, why, proven } = planned(look)
     expect(proven).toBe(true)
     expect(entered.waits).toEqual([
-      { before: 'scales', on: 'base', seconds: expect.closeTo(60 - stepLead(scales, bare), 6) },
+      {
+        before: 'scales',
+        on: 'base',
+        seconds: expect.closeTo(60 - leadOf(stepEffort(scales, bare).tasks), 6),
+      },
     ])
     expect(best.finish).toBeLessThan(entered.finish - 4)
     expect(best.order[0]).toBe('base')
@@ -245,7 +248,7 @@ describe('a look in time', () => {
     expect(rows.zones.find(z => z.films.includes(film))!.words).toBe('forehead')
     // The scales touch the skin when the base is dry, and no earlier.
     expect(rows.hands.find(s => s.stepId === 'scales')!.from).toBeGreaterThanOrEqual(
-      film.to - stepLead(scales, world) - 1e-6,
+      film.to - leadOf(stepEffort(scales, world).tasks) - 1e-6,
     )
   })
 
@@ -321,8 +324,8 @@ describe('what the hands do for a step', () => {
     for (const step of [base, scales, chin, { ...chin, eyes: 'shut' as const }]) {
       const { seconds, tasks } = stepEffort(step, bare)
       expect(tasks.reduce((sum, t) => sum + t.seconds, 0)).toBeCloseTo(seconds, 9)
-      expect(stepLead(step, bare)).toBeGreaterThan(0)
-      expect(stepLead(step, bare)).toBeLessThan(seconds)
+      expect(leadOf(stepEffort(step, bare).tasks)).toBeGreaterThan(0)
+      expect(leadOf(stepEffort(step, bare).tasks)).toBeLessThan(seconds)
     }
     expect(what({ ...chin, eyes: 'shut' })).toEqual(['ask for shut eyes', 'load', 'stroke', 'shut eyes'])
   })

@@ -6,20 +6,20 @@ import { keepPlace, plannedOrder, type OrderConflict, type OrderPlan, type Timel
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const painter = usePainter()
-const settings = useSettings()
+const kit = useKit()
 const found = shallowRef<OrderPlan | OrderConflict | null>(null)
 const failed = ref<string[]>([])
 const plan = computed(() => (found.value && 'planned' in found.value ? found.value : null))
 const conflict = computed(() => (found.value && 'sentences' in found.value ? found.value.sentences : []))
 const look = async (): Promise<void> => {
   try {
-    found.value = await painter.plan(session.look!, settings.driesBy)
+    found.value = await painter.plan(session.look!)
   } catch (error) {
     if (!(error instanceof GivenUp)) failed.value = sentencesOf(error)
   }
 }
 const again = newestOnly(look)
-watch([() => session.look?.steps, () => settings.driesBy], () => again(), { immediate: true })
+watch([() => session.look?.steps, () => kit.readings], () => again(), { immediate: true })
 const root = useTemplateRef<HTMLElement>('root')
 // What was pressed may be gone with the list: the focus stays in the dialog, where Escape closes it.
 watch(found, async () => {

@@ -6,7 +6,7 @@ import { leaveOut, type Shortened } from '#core/look'
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const painter = usePainter()
-const settings = useSettings()
+const kit = useKit()
 const failed = ref<string[]>([])
 const curve = shallowRef<Shortened[]>([])
 const least = ref<number | null>(null)
@@ -31,14 +31,13 @@ const answers = shallowRef<Partial<Record<Queue, Shortened | null>>>({})
 const chosen = computed(() => answers.value[now.value] ?? null)
 const work = newestOnly(async () => {
   try {
-    const first = whole.value ? null : await painter.shortened(session.look!, settings.driesBy, [], POINTS)
+    const first = whole.value ? null : await painter.shortened(session.look!, [], POINTS)
     if (first) {
       curve.value = first.curve
       least.value = first.least
     }
     const told = await painter.shortened(
       session.look!,
-      settings.driesBy,
       QUEUES.map(q => secondsFor(q.key)),
       0,
     )
@@ -49,9 +48,9 @@ const work = newestOnly(async () => {
   }
 })
 watch(
-  () => [session.look?.steps, session.look?.queue, settings.driesBy] as const,
-  ([steps, , driesBy], before) => {
-    if (!before || steps !== before[0] || driesBy !== before[2]) curve.value = []
+  () => [session.look?.steps, session.look?.queue, kit.readings] as const,
+  ([steps, , readings], before) => {
+    if (!before || steps !== before[0] || readings !== before[2]) curve.value = []
     work()
   },
   { immediate: true },

@@ -8,20 +8,20 @@ import type { Planned } from '~/workers/planned'
 /** The look in time: what the hands do, what dries where, and the face as it grows with the clock. */
 const session = useSession()
 const painter = usePainter()
-const settings = useSettings()
+const kit = useKit()
 const found = shallowRef<Planned | null>(null)
 const failed = ref<string[]>([])
 const which = ref<'entered' | 'planned'>('entered')
 const work = newestOnly(async () => {
   try {
-    const plan: Planned | OrderConflict = await painter.plan(session.look!, settings.driesBy)
+    const plan: Planned | OrderConflict = await painter.plan(session.look!)
     failed.value = 'planned' in plan ? [] : [...plan.sentences]
     found.value = 'planned' in plan ? plan : null
   } catch (error) {
     if (!(error instanceof GivenUp)) failed.value = sentencesOf(error)
   }
 })
-watch([() => session.look?.steps, () => settings.driesBy], () => work(), { immediate: true })
+watch([() => session.look?.steps, () => kit.readings], () => work(), { immediate: true })
 const rows = computed(() => found.value?.rows[which.value] ?? null)
 const finish = computed(() => Math.max(1, found.value?.[which.value].finish ?? 1))
 const share = (seconds: number) => (100 * seconds) / finish.value

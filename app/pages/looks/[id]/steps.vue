@@ -5,13 +5,12 @@ import {
   groundFor,
   hostsIn,
   kindOf,
-  lookSeconds,
   sheetsOf,
   stepsOff,
-  beneathAll,
+  timesOf,
   paintsOf,
   type World,
-  stepEffort,
+  effortsOf,
   cardLines,
   waysFor,
 } from '#core/look'
@@ -41,17 +40,20 @@ const world = computed<World>(() => ({
   ...ownTools(kit.readings),
   finger: settings.finger,
 }))
-const unders = computed(() => (look.value ? beneathAll(look.value.steps, world.value) : null))
+/** How long it takes, drying included: the same numbers as everywhere. */
+const times = computed(() => timesOf(look.value!, world.value))
+const waits = computed(() => new Map(times.value.waits.map(w => [w.before, w])))
+const efforts = computed(() => effortsOf(look.value!.steps, world.value))
 const rows = computed(
   () =>
     look.value?.steps
       .filter(s => !world.value.off?.has(s.id))
       .map(step => ({
-        wait: kindOf(step).waits(step) ? (unders.value?.get(step.id)?.wait ?? 0) : 0,
+        wait: Math.round(waits.value.get(step.id)?.seconds ?? 0),
         step,
         words: kindOf(step).words,
         lines: cardLines(step, world.value),
-        effort: stepEffort(step, world.value),
+        effort: efforts.value.get(step.id)!,
       })) ?? [],
 )
 /**
@@ -118,7 +120,7 @@ const text = computed<CardText>(() => ({
 }))
 const about = computed(
   () =>
-    `${canvasWords(look.value!.canvas)}, ${look.value!.skin.age} years; ${rows.value.length} ${rows.value.length === 1 ? 'step' : 'steps'}, about ${clock(lookSeconds(look.value!, world.value))} min of painting (estimate)${look.value!.budget === null ? '' : `, ${clock(look.value!.budget)} min there`}`,
+    `${canvasWords(look.value!.canvas)}, ${look.value!.skin.age} years; ${rows.value.length} ${rows.value.length === 1 ? 'step' : 'steps'}, about ${clock(times.value.finish)} min, ${clock(times.value.waiting)} of it waiting for paint to dry (estimate)${look.value!.budget === null ? '' : `, ${clock(look.value!.budget)} min there`}`,
 )
 const steps = computed(() => rows.value.map(r => r.step))
 /** The face, and the face after each step; empty until they are painted. */
@@ -168,8 +170,9 @@ const cautions = [
           <h1 class="font-display text-3xl leading-tight font-bold">{{ look.name }}</h1>
           <p>
             {{ canvasWords(look.canvas) }}, {{ look.skin.age }} years; {{ rows.length }}
-            {{ rows.length === 1 ? 'step' : 'steps' }}, about {{ clock(lookSeconds(look, world)) }} min of
-            painting <EstimateMark /><span v-if="look.budget !== null"
+            {{ rows.length === 1 ? 'step' : 'steps' }}, about
+            <span data-testid="time">{{ clock(times.finish) }}</span> min, {{ clock(times.waiting) }} of it
+            waiting for paint to dry <EstimateMark /><span v-if="look.budget !== null"
               >, {{ clock(look.budget) }} min there</span
             >
           </p>
@@ -198,7 +201,7 @@ const cautions = [
           <div class="min-w-0 flex-1">
             <p class="flex flex-wrap items-baseline gap-x-2">
               <strong>{{ step.label || words }}</strong><span v-if="wait" class="rounded bg-rule px-1"
-                >first dry ~{{ wait }} s</span
+                >wait ~{{ wait }} s until dry</span
               ><span class="text-soft">{{ words }}{{ step.optional ? ', can be left out' : '' }}</span
               ><span class="ml-auto text-soft"
                 >~{{ clock(effort.seconds) }}, {{ effort.loads }}

@@ -87,14 +87,16 @@ function pointersOf(step: LineStep, world: World): Pointer[] {
   })
 }
 
-/** What a brush of several colours covers is told as if it had one: quicker. */
-const silhouetteOf = (step: LineStep, world: World): Ring[] => {
-  const plain: LineStep =
-    step.load.kind === 'one'
-      ? step
-      : { ...step, load: { kind: 'one', paint: { id: 'any', name: '', colour: '#000000' } } }
-  return quickRings(printsOf, plain, world)
-}
+/**
+ * A step with one colour on its brush. It covers the same skin as with several, in one ring for each pull instead
+ * of one for each strip: what only asks where it lies is answered many times as quickly.
+ */
+const inOneColour = (step: LineStep): LineStep =>
+  step.load.kind === 'one'
+    ? step
+    : { ...step, load: { kind: 'one', paint: { id: 'any', name: '', colour: '#000000' } } }
+
+const silhouetteOf = (step: LineStep, world: World): Ring[] => quickRings(printsOf, inOneColour(step), world)
 
 /** Strokes along the lid and lashes are drawn on eyes that are shut. */
 const SHUT: readonly string[] = ['eyeliner', 'lashes']
@@ -133,7 +135,7 @@ export const lineKind: StepKind<LineStep> = {
   outlines: () => [],
   boxes: (step, world) => sidesOf(step, world).flatMap(s => s.spines.map(p => boxOf(ringOf(p.points)))),
   silhouette: silhouetteOf,
-  contour: (step, world) => printsOf(step, { ...world, flat: true }).flatMap(printedRings),
+  contour: (step, world) => printsOf(inOneColour(step), { ...world, flat: true }).flatMap(printedRings),
   tips: (step, world) =>
     sidesOf(step, world).flatMap(s =>
       s.spines.flatMap(p => (p.closed ? [] : [{ start: p.points[0]!, end: p.points.at(-1)! }])),

@@ -1,5 +1,6 @@
 import { mapSpine, shapeOf, sharesOf, type ShapeId, type Spine } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
+import { madeFrom, stepsOf } from '../contour'
 import type { World } from '../world'
 import { aroundSpines } from './aroundSpines'
 import { isAround, type LineStep } from './schema'
@@ -31,8 +32,12 @@ function pressedAlong(s: Spine, { pressed }: Pick<LineStep, 'pressed'>): Spine {
 export function sidesOf(step: LineStep, world: World): Side[] {
   const { shape, of, params, brush, id, points, twin, pressed } = step
   if (isAround(shape)) {
-    const spines = of ? aroundSpines(shape, of, params, brush, id, world) : []
-    return [{ spines, mirror: false, twin: false }]
+    const around = () => [
+      { spines: of ? aroundSpines(shape, of, params, brush, id, world) : [], mirror: false, twin: false },
+    ]
+    return world.memo
+      ? world.memo.recall(step, [of, params, shape, brush, ...madeFrom(stepsOf(of), id, world)], around)
+      : around()
   }
   const make = () =>
     liesOf(step, world.ground).map(lie => ({

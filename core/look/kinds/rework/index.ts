@@ -17,7 +17,7 @@ import { effortFrom, HANDS, task } from '../../../order'
 import { ribbons } from '../../../skin'
 import { pathThrough, spine } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
-import { sourceRings } from '../contour'
+import { madeFrom, sourceRings } from '../contour'
 import { freeOf, freeWords } from '../leftFree'
 import type { CardLine, Effort, Moves, StepKind } from '../kind'
 import { anchorOfMark, carryHandles, hitMark, markMoves, whereOfMark } from '../marks'
@@ -43,8 +43,23 @@ const overPrints = ({ over, id }: Rework, world: World): Polygon[] =>
     ),
   )
 
-/** Where it is done on the skin. */
+/**
+ * Where it is done on the skin. It is asked for with fine and with quick outlines by turns: both are kept.
+ */
 function reworkRings(step: Rework, world: World): Ring[] {
+  const { area, over, width, points, twin } = step
+  const flat: World = { ...world, flat: true }
+  if (!world.memo) return ringsMade(step, flat)
+  // A step that is being changed in place must not be taken for what it was.
+  const from = [area, over, width, points, twin, ...madeFrom(over, step.id, { ...flat, quick: false })]
+  const kept = world.memo.recall(step, from, () => new Map<boolean, Ring[]>())
+  const quick = world.quick ?? false
+  const rings = kept.get(quick) ?? ringsMade(step, flat)
+  kept.set(quick, rings)
+  return rings
+}
+
+function ringsMade(step: Rework, world: World): Ring[] {
   const { ground } = world
   switch (step.area) {
     case 'all': {
