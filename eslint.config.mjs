@@ -93,12 +93,25 @@ export default tseslint.config(
         { object: 'Math', property: 'random' },
         { object: 'Date', property: 'now' },
       ],
-      'no-restricted-globals': ['error', 'document', 'window', 'performance', 'process', 'fetch'],
+      'no-restricted-globals': [
+        'error',
+        'document',
+        'window',
+        'performance',
+        'process',
+        'fetch',
+        // It throws for what is being edited: `copied` does not.
+        'structuredClone',
+      ],
     },
   },
   {
     files: ['app/**'],
     rules: {
+      'no-restricted-globals': [
+        'error',
+        { name: 'structuredClone', message: 'It throws for drafts and reactive objects: use `copied`.' },
+      ],
       '@typescript-eslint/no-restricted-imports': [
         'error',
         {

@@ -26,13 +26,17 @@ function keptDraft({ look }: LookRecord): { look: Look; base: number } | null {
   return null
 }
 
-/** Does a change; one that is refused is told, and changes nothing. */
+/** What is said of a change that fails in a way that nobody foresaw. */
+const FAULT = 'That did not work, and nothing was changed. It is a fault of Janusform, not yours.'
+
+/** Does a change; one that is refused, or that fails, is told and changes nothing. */
 function orRefused(notices: ReturnType<typeof useNotices>, change: () => boolean): boolean {
   try {
     return change()
   } catch (error) {
-    if (!(error instanceof Refused)) throw error
-    notices.refuse(error.message)
+    notices.refuse(error instanceof Refused ? error.message : FAULT)
+    // A fault is for the console as well, where tests look for it.
+    if (!(error instanceof Refused)) console.error(error)
     return false
   }
 }

@@ -4,7 +4,7 @@ import { MM_PER_INCH } from '#core/geometry'
 import { FINGER_MM } from '#core/look'
 import { LIGHT_IDS, type LightId } from '#core/paint'
 import { useKit } from './kit'
-import { dryingFactor, roomProblem, USUAL_ROOM, type Room } from '#core/order'
+import { dryingFactor, USUAL_ROOM, type Room } from '#core/order'
 
 /** Money that painters are paid in, ISO 4217; others would be a line more here. */
 export const CURRENCIES = [
@@ -53,7 +53,7 @@ export const useSettings = defineStore('settings', () => {
       await useKit().readAgain()
     } catch {
       // While the server is away the room counts on this device alone.
-      useKit().dryAs(driesBy.value)
+      useKit().dryAs(dryingFactor(next))
     }
   }
   /** The currency in which prices are typed, ISO 4217. */
@@ -61,7 +61,6 @@ export const useSettings = defineStore('settings', () => {
   /** An amount of money in the painter's currency, as their language writes it. */
   const money = (amount: number): string =>
     new Intl.NumberFormat(undefined, { style: 'currency', currency: currency.value }).format(amount)
-  const driesBy = computed(() => (roomProblem(room.value) ? 1 : dryingFactor(room.value)))
   /** Whether single letters do something on the bench. */
   const letterKeys = useLocalStorage('janusform-letter-keys', true)
   /** Letters that were given in place of the usual ones. */
@@ -90,7 +89,6 @@ export const useSettings = defineStore('settings', () => {
     setRoom,
     currency,
     money,
-    driesBy,
     grid,
     letterKeys,
     ownKeys,

@@ -1,4 +1,4 @@
-import { movedBehind, type Step } from '../look'
+import { copied, movedBehind, type Step } from '../look'
 import type { Fix } from './finding'
 
 /** A copy of something with the value at a path changed; what lies beside the path is shared. */
@@ -23,8 +23,8 @@ export function afterFix(
   const at = steps.findIndex(s => s.id === stepId)
   if (at < 0) return [...steps]
   if (fix.goes === 'out') return steps.filter(s => s.id !== stepId)
-  const step = fix.sets.reduce<Step>((s, { path, to }) => changed(s, path, structuredClone(to)), steps[at]!)
-  const added = structuredClone(fix.adds ?? []).map(s => ({ ...s, id: newId() }))
+  const step = fix.sets.reduce<Step>((s, { path, to }) => changed(s, path, copied(to)), steps[at]!)
+  const added = copied(fix.adds ?? []).map(s => ({ ...s, id: newId() }))
   const next = [...steps.slice(0, at), step, ...added, ...steps.slice(at + 1)]
   return fix.goes ? movedBehind(next, step.id, fix.goes.behind) : next
 }

@@ -35,10 +35,11 @@ export interface Met {
  * Paint laid on a film that is not dry: part of the film mixes with it, the rest stays beneath. Nothing is lost:
  * left + mixed = under + laid.
  * @param under thickness of the film beneath, in any unit
- * @param laid thickness of what is laid on it, above 0, in the same
+ * @param laid thickness of what is laid on it, 0 or more, in the same; nothing mixes with nothing
  * @param mixes share of the thinner of the two that mixes, 0 to 1; see MIXES
  */
 export function met(under: number, laid: number, mixes: number): Met {
+  if (laid <= 0 || under <= 0) return { left: Math.max(0, under), mixed: Math.max(0, laid), share: 1 }
   const taken = Math.min(under, laid) * mixes
   const mixed = laid + taken
   return { left: under - taken, mixed, share: laid / mixed }

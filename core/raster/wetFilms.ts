@@ -85,11 +85,16 @@ export class LaidOnWet {
    * Lays paint on a pixel.
    * @param p the pixel
    * @param ink the number of its ink
-   * @param x thickness, swatch films
+   * @param x thickness, swatch films, 0 or more
    * @param ground what the pixel shows so far, three linear values at 3p
    * @param mostly whether it covers most of the pixel, and so is what lies on top of it from now on
    */
   lay(p: number, ink: number, x: number, ground: Float32Array, mostly: boolean): void {
+    // Where a film runs out nothing is laid: what lies there stays as it is, and on top.
+    if (x <= 0) {
+      for (let b = 0; b < 3; b++) this.over[b] = ground[3 * p + b]!
+      return
+    }
     const { wet, film } = this.meeting
     const own = this.inks.inks.list[ink]!
     if (wet.top[p] !== this.code) this.look(wet.top[p]!)

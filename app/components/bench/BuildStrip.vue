@@ -11,25 +11,10 @@ const selection = useSelection()
 const scene = useScene()
 const analysis = useAnalysis()
 const edits = useSteps()
-const painter = usePainter()
 const kit = useKit()
-const drawer = useDrawer()
 
 /** Pictures of the face after each step; the first is the bare skin. */
-const thumbs = shallowRef<string[]>([])
-/** The number of the strip that stands there; null when none does. */
-let have: number | null = null
-const repaint = newestOnly(async () => {
-  // The picture of the stage comes first: both would share the machine.
-  if (!session.look || !scene.loaded || !analysis.shown) return
-  const answer = await painter.thumbs(session.look, 0.5, have)
-  if (!answer) return
-  have = answer.strip
-  thumbs.value = [...thumbs.value.slice(0, answer.from), ...answer.pictures.map(p => canvasOf(p).toDataURL())]
-})
-watch([() => session.look, () => scene.loaded, () => drawer.shapes, () => analysis.shown], () => repaint(), {
-  immediate: true,
-})
+const thumbs = useStripPictures()
 
 const steps = computed<Step[]>({
   get: () => [...session.look!.steps],

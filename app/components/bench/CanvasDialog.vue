@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
 import { LoaderCircle } from '@lucide/vue'
-import { withSmallerSheets, type Moved } from '#core/look'
+import { copied, withSmallerSheets, type Moved } from '#core/look'
 import {
   armMeasures,
   armProblems,
@@ -36,14 +36,14 @@ const kinds = [
 const kind = ref<Canvas['kind']>(start.canvas.kind)
 const age = ref(start.skin.age)
 const face = ref<FaceCanvas>(
-  structuredClone(
+  copied(
     start.canvas.kind === 'face'
       ? start.canvas
       : { ...PLAIN_FACE, build: start.canvas.kind === 'board' ? start.canvas.build : 'fine' },
   ),
 )
 const arm = ref<ArmCanvas>(
-  structuredClone(
+  copied(
     start.canvas.kind === 'arm'
       ? start.canvas
       : { kind: 'arm', part: 'forearm', side: 'left', measures: null },
@@ -160,7 +160,7 @@ async function apply(): Promise<void> {
     draft =>
       void Object.assign(
         draft,
-        structuredClone({ canvas: look.canvas, skin: look.skin, focus: look.focus, steps: look.steps }),
+        copied({ canvas: look.canvas, skin: look.skin, focus: look.focus, steps: look.steps }),
       ),
   )
   emit('close')

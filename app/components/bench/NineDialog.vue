@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Pin, PinOff, RefreshCw } from '@lucide/vue'
-import { kindOf, withAlternative, type Alternative } from '#core/look'
+import { copied, kindOf, withAlternative, type Alternative } from '#core/look'
 import { discAt, plainZone, zoneAt } from '#core/skin'
 import { boxOf, EMPTY_BOX, type Box, type Point } from '#core/geometry'
 import type { Fit } from '#core/stencil'
@@ -119,7 +119,7 @@ function pin(key: string): void {
 /** Puts one of them into the look: one step of undo. */
 function take(alternative: Alternative): void {
   const put = session.edit('try another', draft => {
-    draft.steps = withAlternative(draft, step?.id ?? null, structuredClone(plain(alternative)))
+    draft.steps = withAlternative(draft, step?.id ?? null, copied(alternative))
   })
   if (!put) return
   selection.id = alternative.steps[0]!.id

@@ -1,4 +1,4 @@
-import type { CakeRef, PaintRef } from '../document'
+import { copied, type CakeRef, type PaintRef } from '../document'
 import { kindOf, type Step } from '../kinds'
 import type { Command } from './command'
 
@@ -19,7 +19,7 @@ export const swapPaint =
  * @param instead the paint that takes the place of one; null where it stays
  */
 export function paintedWith(step: Step, instead: (ref: PaintRef) => PaintRef | null): Step {
-  const copy = structuredClone(step)
+  const copy = copied(step)
   for (const { path, ref } of kindOf<Step>(copy).paintPlaces(copy)) {
     const to = 'strips' in ref ? null : instead(ref)
     if (to) put(copy, path, to)
@@ -31,7 +31,7 @@ export function paintedWith(step: Step, instead: (ref: PaintRef) => PaintRef | n
 function put(step: Step, path: readonly (string | number)[], to: PaintRef | CakeRef): void {
   const holder = path.slice(0, -1).reduce<object>((at, key) => Reflect.get(at, key) as object, step)
   const key = path.at(-1)!
-  Reflect.set(holder, key, structuredClone(to))
+  Reflect.set(holder, key, copied(to))
   // Strips that were chosen are of the cake of before.
   if ('strips' in to && Reflect.get(holder, 'strips') !== undefined) Reflect.set(holder, 'strips', null)
 }

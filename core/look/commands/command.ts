@@ -1,3 +1,4 @@
+import { copied } from '../document'
 import { kindOf, isKind, isMark, type KindName, type MarkStep, type Step, type StepOf } from '../kinds'
 import type { Look } from '../look'
 
@@ -12,7 +13,7 @@ export class Refused extends Error {}
  * Throws Refused with a sentence when the change cannot be.
  */
 export function applied(look: Look, command: Command): Look {
-  const draft = structuredClone(look)
+  const draft = copied(look)
   command(draft)
   return draft
 }

@@ -1,7 +1,7 @@
 import { tenth, tenthPoint, wrapDegrees, type Point } from '../../geometry'
 import { layOn } from '../../skin'
 import { lengthOf } from '../../stroke'
-import { NO_TWIN } from '../document'
+import { copied, NO_TWIN } from '../document'
 import { halfTurnAbout } from '../composition'
 import { isKind, isMark, kindOf, movedLoops, type LineStep, type Step, type World } from '../kinds'
 import { turnedHandles } from '../placement'
@@ -20,7 +20,7 @@ function copiesTurned(
   const turned = layOn(surface, { at: about, tilt: degrees, side: 'A' })
   const map = (p: Point): Point => turned.point(straight.back(p))
   return chosen.map((step): Step => {
-    const copy: Step = structuredClone(step)
+    const copy: Step = copied(step)
     Object.assign(copy, { id: newId(), label: `${step.label.slice(0, 52)}, turned` })
     if (isMark(copy)) copy.points = copy.points.map(p => tenthPoint(map(p)))
     if (isKind('sheet', copy)) {
@@ -79,7 +79,7 @@ export const likeThat = (step: LineStep, model: LineStep, world: World): Command
   const by = own > 0 && wanted > 0 ? wanted / own : 1
   const points = turnedHandles(step.points, world, 0, by)
   return onKind('line', step.id, s => {
-    const { params, brush, softened, times, pressed, fades } = structuredClone(model)
+    const { params, brush, softened, times, pressed, fades } = copied(model)
     Object.assign(s, { params, brush, softened, points })
     for (const [name, value] of Object.entries({ times, pressed, fades }))
       if (value === undefined) Reflect.deleteProperty(s, name)

@@ -114,7 +114,9 @@ const ONWARD = 0.7
 export const moreHandles = (id: string, ground: Ground): Command =>
   onMark(id, step => {
     if (isOutline(step)) return insert(step, widestGap(step.points), null, ground)
-    const b = step.points.at(-1)!
+    const b = step.points.at(-1)
+    // What goes around something else has no handles of its own.
+    if (!b) return
     const a = step.points.at(-2) ?? [b[0] - 8, b[1]]
     step.points.push(tenthPoint([b[0] + (b[0] - a[0]) * ONWARD, b[1] + (b[1] - a[1]) * ONWARD]))
   })

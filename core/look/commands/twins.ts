@@ -1,6 +1,6 @@
 import { tenth, tenthPoint } from '../../geometry'
 import { halfTurnAbout } from '../composition'
-import { NO_TWIN, type TwinRule } from '../document'
+import { copied, NO_TWIN, type TwinRule } from '../document'
 import { exactTwin, kindOf, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
 import { jitter } from '../../stroke'
 import { liesOf, movedHandles } from '../placement'
@@ -81,7 +81,7 @@ export const freeTwin = (step: MarkStep, newId: string, { ground }: World): Comm
   const lie = liesOf(step, ground)[1]
   return draft => {
     if (!lie) return
-    const own = structuredClone(step)
+    const own = copied(step)
     Object.assign(own, {
       id: newId,
       label: `${step.label.slice(0, 50)}, twin`,

@@ -1,6 +1,7 @@
 import { tenth, tenthPoint } from '../../geometry'
 import type { Canvas } from '../../skin'
 import type { Candidate, Fit } from '../../stencil'
+import { copied } from '../document'
 import { kindOf, movedLoops, ofKind, type Step, type Transfer, type World } from '../kinds'
 import { groundFor, type Look } from '../look'
 import { settle } from '../composition/settle'
@@ -35,7 +36,7 @@ export function movedTo(
   drawer: readonly Candidate[] = [],
 ): Moved {
   const from = groundFor(look)
-  const next: Look = structuredClone({ ...look, canvas: canvas as Look['canvas'] })
+  const next: Look = copied({ ...look, canvas: canvas as Look['canvas'] })
   next.skin.age = age
   const to = groundFor(next)
   const transfer: Transfer = { from, to, map: pointMap(from, to), zones: ids => movedZones(ids, to) }
@@ -68,7 +69,7 @@ export function withSmallerSheets(
   misfits: readonly Misfit[],
   nameOf: (id: string) => string | undefined,
 ): Look {
-  const next = structuredClone(look)
+  const next = copied(look)
   for (const step of ofKind('sheet', next.steps)) {
     const fit = misfits.find(m => m.stepId === step.id)?.instead
     if (!fit) continue

@@ -1,4 +1,5 @@
 import { freshRework } from '../composition'
+import { copied } from '../document'
 import type { Ground } from '../../skin'
 import type { Look } from '../look'
 
@@ -38,7 +39,7 @@ export function tryOf(
   ground: Ground,
 ): Look {
   const family: Family = { id: familyOf(look).id, letter, why, kept: false }
-  const copy: Look = { ...structuredClone(look), id, family }
+  const copy: Look = { ...copied(look), id, family }
   if (begins.wipe === 'nothing' || !look.steps.length) return copy
   const wiped =
     begins.wipe === 'all'

@@ -1,4 +1,5 @@
 import { Refused, type Command } from '../commands'
+import { copied } from '../document'
 import { isKind, kindOf, type Step } from '../kinds'
 import type { Look } from '../look'
 import type { Difference } from './differences'
@@ -50,7 +51,7 @@ function withNames(draft: Look, step: Step, from: Look): void {
 export const takeOver =
   ({ here, there }: Pick<Difference, 'here' | 'there'>, from: Look): Command =>
   draft => {
-    const step = structuredClone(from.steps.find(s => s.id === there))
+    const step = copied(from.steps.find(s => s.id === there))
     const at = draft.steps.findIndex(s => s.id === here)
     if (here !== null && here !== there) {
       const hanging = hangingOn(here, draft.steps)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Columns2, MousePointerClick, MoveUpRight, PaintRoller, Plus, Trash2 } from '@lucide/vue'
-import { ofKind, toolWith, type Pass, type SheetStep } from '#core/look'
+import { copied, ofKind, toolWith, type Pass, type SheetStep } from '#core/look'
 
 const props = defineProps<{ step: SheetStep }>()
 const session = useSession()
@@ -47,11 +47,7 @@ function holdsOf(i: number): boolean {
 }
 function more(): void {
   const last = props.step.passes.at(-1)!
-  steps.editKind(
-    'sheet',
-    'add a colour layer',
-    s => void s.passes.push({ ...structuredClone(toRaw(last)), dabs: 2 }),
-  )
+  steps.editKind('sheet', 'add a colour layer', s => void s.passes.push({ ...copied(last), dabs: 2 }))
 }
 </script>
 

@@ -4,6 +4,7 @@ import { roomProblem, type Room } from '#core/order'
 
 /** The room in which people are painted: typed, or read from the room's sensor (a simulated one ships with this). */
 const settings = useSettings()
+const kit = useKit()
 const failed = ref('')
 onMounted(() => settings.readRoom())
 const reading = ref(false)
@@ -29,7 +30,7 @@ async function sense(): Promise<void> {
   reading.value = false
 }
 const words = computed(() => {
-  const by = settings.driesBy
+  const by = kit.readings.driesBy ?? 1
   return Math.abs(by - 1) < 0.03
     ? 'dries as usual'
     : by > 1
