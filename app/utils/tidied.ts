@@ -17,6 +17,6 @@ export const tidied =
     const riders = ridersOf(draft.steps)
     command(draft)
     settleRegisters(draft.steps)
-    if (riders.bases.size || riders.gradients.size) rideAlong(riders, draft.steps, groundFor(draft, pageMemo))
+    if (riders.bases.size || riders.drawn.size) rideAlong(riders, draft.steps, groundFor(draft, pageMemo))
     draft.steps = boundOrder(draft.steps) ?? draft.steps
   }

@@ -74,12 +74,11 @@ export class ThumbStrip {
     keys.length = same
     pictures.length = same + 1
     const number = ++this.strip
-    // Every step above the first change is laid anew, one by one: changed in its place, as on the stage, it would not
-    // show the face after each.
-    for (const _ of painting.toward(steps.slice(0, same), world, keyOf)) void _
-    for (const step of painting.toward(steps, world, keyOf)) {
-      pictures.push(after(step, pictures.length - 1))
-      keys.push(keyOf(step))
+    for (const step of painting.toward(steps, world, keyOf, true)) {
+      // From where on it is laid anew is for the painting to say: it may begin before the first change.
+      const n = steps.indexOf(step)
+      pictures[n + 1] = after(step, n)
+      keys[n] = wanted[n]!
       await this.pause()
       if (mine !== this.newest) return null
     }

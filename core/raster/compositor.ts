@@ -77,8 +77,15 @@ export class IncrementalCompositor {
    * Brings the picture to some steps, one call of the iterator a step that was laid or laid on something else,
    * so that a newer wish can come between.
    * @param keyOf what a step's print depends on, as text: its own fields, its sheet, its ground
+   * @param oneByOne lays every step above the first change anew, so that the picture is once that of the face after
+   * each of them; else steps are changed in their places, which is quicker
    */
-  *toward(steps: readonly Step[], world: World, keyOf: (step: Step) => string): Generator<Step, void> {
+  *toward(
+    steps: readonly Step[],
+    world: World,
+    keyOf: (step: Step) => string,
+    oneByOne = false,
+  ): Generator<Step, void> {
     const keys = steps.map(keyOf)
     this.watchWetness(steps, world)
     const { layers } = this
@@ -89,7 +96,7 @@ export class IncrementalCompositor {
     while (above < most && layers.at(-1 - above)!.key === keys.at(-1 - above)) above++
     const inPlace =
       keys.length === layers.length && keys.slice(below).some((k, i) => k === layers[below + i]!.key)
-    if (above > 0 || inPlace) {
+    if (!oneByOne && (above > 0 || inPlace)) {
       // Steps in the place of others: what stays between them is not laid anew as a whole.
       const upTo = inPlace ? keys.length : steps.length - above
       const ready = steps

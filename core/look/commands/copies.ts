@@ -2,7 +2,7 @@ import { tenth, tenthPoint, wrapDegrees, type Point } from '../../geometry'
 import { layOn } from '../../skin'
 import { lengthOf } from '../../stroke'
 import { copied, NO_TWIN } from '../document'
-import { halfTurnAbout } from '../composition'
+import { halfTurnAbout, moveDrawings } from '../composition'
 import { isKind, isMark, kindOf, movedLoops, type LineStep, type Step, type World } from '../kinds'
 import { turnedHandles } from '../placement'
 import { onKind, Refused, type Command } from './command'
@@ -27,8 +27,8 @@ function copiesTurned(
       copy.at = tenthPoint(map(copy.at))
       copy.tilt = tenth(wrapDegrees(copy.tilt + degrees))
       copy.register = null
-    }
-    if ('holes' in copy && copy.holes) copy.holes = movedLoops(copy.holes, map)
+      moveDrawings(copy, map)
+    } else if ('holes' in copy && copy.holes) copy.holes = movedLoops(copy.holes, map)
     copy.twin = { ...NO_TWIN, own: null }
     return copy
   })

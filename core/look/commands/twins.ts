@@ -1,7 +1,7 @@
 import { tenth, tenthPoint } from '../../geometry'
 import { halfTurnAbout } from '../composition'
 import { copied, NO_TWIN, type TwinRule } from '../document'
-import { exactTwin, kindOf, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
+import { exactTwin, freeAsTwin, kindOf, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
 import { jitter } from '../../stroke'
 import { liesOf, movedHandles } from '../placement'
 import { movesOf, onKind, onMark, onStep, Refused, type Command } from './command'
@@ -89,6 +89,7 @@ export const freeTwin = (step: MarkStep, newId: string, { ground }: World): Comm
       twin: { ...NO_TWIN, own: null },
     })
     movesOf(own).becomeTwin(own, step, lie, ground)
+    if ('free' in own || 'holes' in own) Object.assign(own, freeAsTwin(step, ground))
     onMark(step.id, s => {
       s.twin = { ...NO_TWIN, own: null }
     })(draft)

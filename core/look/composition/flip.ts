@@ -14,7 +14,9 @@ export function flipTogether(steps: readonly Step[], world: World, from: Point):
   const sheets = ofKind('sheet', steps)
   const middles = sheets.map(s => printedMiddle(s, world))
   const own = sheets.map((s, i) => liesAt(middles[i]!, placementOf(s), world.ground))
-  const mirrored = flippedHandles([...marks.flatMap((s): Point[] => s.points), ...own], world)
+  // Shapes that are left free are turned over with what they are left free in.
+  const held = marks.flatMap(s => ('holes' in s && s.holes ? [s.holes] : []))
+  const mirrored = flippedHandles([...marks.flatMap((s): Point[] => s.points), ...own], world, held.flat(2))
   let k = 0
   for (const step of marks) {
     const points = mirrored.slice(k, (k += step.points.length))
@@ -22,6 +24,9 @@ export function flipTogether(steps: readonly Step[], world: World, from: Point):
     moves.mirror(step, points, from)
     moves.reshape(step, points, world.ground)
   }
+  let h = k + sheets.length
+  for (const loops of held)
+    for (const loop of loops) loop.splice(0, loop.length, ...mirrored.slice(h, (h += loop.length)))
   sheets.forEach((step, i) => {
     const side = step.side === 'A' ? ('B' as const) : ('A' as const)
     const tilt = tenth(wrapDegrees(-step.tilt))

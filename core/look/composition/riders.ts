@@ -23,19 +23,27 @@ interface Ridden {
 const sheetUnder = (wash: Wash, steps: readonly Step[]): SheetStep | undefined =>
   ofKind('sheet', steps).find(s => s.id === wash.rides)
 
-/** Where a sheet lay over which colours run as they were dragged, and where they ran then. */
-interface Run {
+/** What is drawn on the skin over a sheet: where colours run, the only part that is dabbed, what is left free. */
+interface Drawn {
   readonly place: Placement
-  readonly axes: string
+  readonly drawings: string
 }
 
 /** What goes along with sheets, as it lay before an edit. */
 export interface Riders {
   readonly bases: ReadonlyMap<string, Ridden>
-  readonly gradients: ReadonlyMap<string, Run>
+  readonly drawn: ReadonlyMap<string, Drawn>
 }
 
-const axesOf = (step: SheetStep): string => JSON.stringify(step.passes.map(p => p.axis ?? null))
+/** All that is drawn on the skin over a sheet, as text; empty where nothing is. */
+function drawingsOf(step: SheetStep): string {
+  const drawings = [
+    step.passes.map(p => p.axis ?? null),
+    step.passes.map(p => (p.part?.by === 'shape' ? p.part.loop : null)),
+    step.holes ?? null,
+  ]
+  return drawings.flat().some(d => d !== null) ? JSON.stringify(drawings) : ''
+}
 
 /** The place of a sheet as it is now, whatever an edit does to the step. */
 function keptPlace(step: SheetStep): Placement {
@@ -45,11 +53,13 @@ function keptPlace(step: SheetStep): Placement {
 
 /** What is noted of what goes along with sheets, before an edit. */
 export function ridersOf(steps: readonly Step[]): Riders {
-  const dragged = ofKind('sheet', steps).filter(s => s.passes.some(p => p.axis))
-  return {
-    bases: basesOf(steps),
-    gradients: new Map(dragged.map(s => [s.id, { place: keptPlace(s), axes: axesOf(s) }])),
-  }
+  const drawn = new Map(
+    ofKind('sheet', steps).flatMap(s => {
+      const drawings = drawingsOf(s)
+      return drawings ? [[s.id, { place: keptPlace(s), drawings }] as const] : []
+    }),
+  )
+  return { bases: basesOf(steps), drawn }
 }
 
 function basesOf(steps: readonly Step[]): ReadonlyMap<string, Ridden> {
@@ -68,14 +78,13 @@ function basesOf(steps: readonly Step[]): ReadonlyMap<string, Ridden> {
 
 /**
  * Takes what belongs to sheets along to where those are after an edit, in place: the bases under them, with
- * their twins, and the way in which the colours of a pass were dragged to run. What the edit moved by itself
- * stays where it was put.
+ * their twins, and all that is drawn over them. What the edit moved by itself stays where it was put.
  * @param before what was noted before the edit
  */
 export function rideAlong(before: Riders, steps: readonly Step[], ground: Ground): void {
   for (const sheet of ofKind('sheet', steps)) {
-    const was = before.gradients.get(sheet.id)
-    if (was && axesOf(sheet) === was.axes) runAlong(sheet, was.place, ground)
+    const was = before.drawn.get(sheet.id)
+    if (was && drawingsOf(sheet) === was.drawings) bringAlong(sheet, was.place, ground)
   }
   for (const wash of ofKind('wash', steps)) {
     const was = before.bases.get(wash.id)
@@ -93,17 +102,23 @@ export function rideAlong(before: Riders, steps: readonly Step[], ground: Ground
   }
 }
 
-/** Takes the dragged ways of a sheet's colours from where it lay to where it lies, in place. */
-function runAlong(sheet: SheetStep, place: Placement, ground: Ground): void {
+/** Takes what is drawn over a sheet from where the sheet lay to where it lies, in place. */
+function bringAlong(sheet: SheetStep, place: Placement, ground: Ground): void {
   const now = placementOf(sheet)
   if (samePlace(place, now)) return
   const from = layOn(ground.surface, place)
   const to = layOn(ground.surface, now)
-  const map = (p: Point): [number, number] => tenthPoint(to.point(from.back(p)))
+  moveDrawings(sheet, p => to.point(from.back(p)))
+}
+
+/** Moves all that is drawn on the skin over a sheet, in place. */
+export function moveDrawings(sheet: SheetStep, map: (p: Point) => Point): void {
   for (const pass of sheet.passes) {
-    const moved = pass.axis && mappedAxis(pass.axis, map)
+    const moved = pass.axis && mappedAxis(pass.axis, p => tenthPoint(map(p)))
     if (moved && moved.kind !== 'edge') pass.axis = moved
+    if (pass.part?.by === 'shape') pass.part.loop = movedLoops([pass.part.loop], map)[0]!
   }
+  if (sheet.holes) sheet.holes = movedLoops(sheet.holes, map)
 }
 
 const samePlace = (a: Placement, b: Placement): boolean =>

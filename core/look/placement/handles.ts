@@ -135,7 +135,11 @@ export function turnedHandles(
 }
 
 /** Handles turned over about the upright through their middle. */
-export function flippedHandles(points: readonly Point[], world: OnGround): [number, number][] {
+export function flippedHandles(
+  points: readonly Point[],
+  world: OnGround,
+  along: readonly Point[] = [],
+): [number, number][] {
   const laid = layOn(world.ground.surface, { at: middleOn(points, world), tilt: 0, side: 'A' }, world.quick)
-  return movedHandles(points, p => laid.point(flipped(laid.back(p))))
+  return movedHandles([...points, ...along], p => laid.point(flipped(laid.back(p))))
 }

@@ -5,7 +5,7 @@ import { BareSkinCache } from '#core/raster'
 import { ground, paint, world as bareWorld } from '../world'
 import { ThumbStrip } from '../../../app/workers/thumbStrip'
 
-const PX = 0.4
+const PX = 0.25
 const bares = new BareSkinCache(1e9)
 const empty = freshLook('l', 'L')
 
@@ -51,6 +51,6 @@ it('has a picture after every step, the same as if it were painted at once, what
         )
       }
     }),
-    { numRuns: 40, seed: 5 },
+    { numRuns: 20, seed: 5 },
   )
 })

@@ -38,12 +38,18 @@ export const loadWords = (load: Pass['load']): string =>
         ? [load.first, load.second, ...load.more].map(p => p.name).join(' into ')
         : `${load.first.name} with ${load.second.name} over its end`
 
+/** Some openings of a sheet where it lies. */
+interface LaidOpenings {
+  readonly laid: Laid
+  readonly numbers: readonly number[]
+}
+
 /** Along what the colours of a pass run: as its load lies on the sheet, unless it was dragged on the face. */
 function axisOf(
   { load, tool, axis }: Pass,
   sheet: Stencil,
-  numbers: readonly number[],
-  laid: Laid,
+  { laid, numbers }: LaidOpenings,
+  turned: ((p: Point) => Point) | null,
   across: ((p: Point) => Point) | null,
   world: World,
 ): Axis | null {
@@ -54,32 +60,35 @@ function axisOf(
   if (load.kind === 'one') return null
   const b = boxAround(numbers.map(n => sheet.openings[n]!))
   const middle: Point = [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]
+  const onSkin = (p: Point) => (turned ?? (q => q))(laid.point(p))
   const c = Math.sin(radians(load.direction))
   const s = -Math.cos(radians(load.direction))
   // The axis is as long as the painted openings are wide that way.
   const half = (Math.abs(c) * (b.maxX - b.minX) + Math.abs(s) * (b.maxY - b.minY)) / 2
   return {
     kind: 'line',
-    from: laid.point([middle[0] - c * half, middle[1] - s * half]),
-    to: laid.point([middle[0] + c * half, middle[1] + s * half]),
+    from: onSkin([middle[0] - c * half, middle[1] - s * half]),
+    to: onSkin([middle[0] + c * half, middle[1] + s * half]),
     ...(every && { every }),
   }
 }
 
 /**
  * The paints of a pass and how they run over the skin: strips of a cake, or one colour into the other.
- * @param across the map to the twin's side; null for the sheet itself
+ * @param openings from which the way of its colours is read
+ * @param turned the map that brings that way to where it is printed; null where it is printed there
+ * @param across the map to the twin's side for what is drawn on the skin; null for the sheet itself
  */
 export function loadPrint(
   pass: Pass,
   sheet: Stencil,
-  numbers: readonly number[],
-  laid: Laid,
+  openings: LaidOpenings,
+  turned: ((p: Point) => Point) | null,
   across: ((p: Point) => Point) | null,
   world: World,
 ): Pick<Print, 'paints' | 'axis' | 'strips' | 'stops'> {
   const { load } = pass
-  const axis = axisOf(pass, sheet, numbers, laid, across, world)
+  const axis = axisOf(pass, sheet, openings, turned, across, world)
   if (load.kind === 'one') return { paints: [laidPaint(load.paint, world)], axis, strips: null }
   if (load.kind === 'over') {
     const paints = loadPaints(load).map(ref => laidPaint(ref, world))

@@ -2,6 +2,7 @@ import {
   boxAround,
   clockwise,
   intersection,
+  pointsOf,
   polygonArea,
   regionOf,
   ringHolds,
@@ -9,8 +10,7 @@ import {
   type Point,
   type Ring,
 } from '../../../geometry'
-import { layOn, zoneWords } from '../../../skin'
-import { twinMap } from '../../placement'
+import { layOn, mirroredZone, zoneWords, type ZoneId } from '../../../skin'
 import type { Print } from '../print'
 import type { World } from '../world'
 import { passOpenings } from './openings'
@@ -20,26 +20,50 @@ import type { Part, Pass, SheetStep } from './schema'
 /** The sharpest end of a part, mm: a sponge has no edge. */
 const LEAST_FADE = 0.4
 
-/** The rings of a part on the skin, of its twin's side too. */
-function partRings(part: Part, step: SheetStep, world: World): Ring[] {
+/**
+ * The rings of a part on the skin.
+ * @param across the map to the twin's side; null for the sheet itself
+ */
+function partRings(
+  part: Part,
+  step: SheetStep,
+  world: World,
+  across: ((p: Point) => Point) | null = null,
+): Ring[] {
+  const there = (rings: readonly Ring[]): Ring[] =>
+    across ? rings.map(r => ringOf(pointsOf(r).map(across))) : [...rings]
   switch (part.by) {
-    case 'shape': {
-      const map = twinMap(world.ground, step.twin)
-      const own = ringOf(part.loop)
-      return map ? [own, ringOf(part.loop.map(map))] : [own]
+    case 'shape':
+      return there([ringOf(part.loop)])
+    case 'zones': {
+      const zones = (ids: readonly ZoneId[]) => ids.flatMap(id => world.ground.zone(id) ?? [])
+      // A zone of the other side is drawn by that side's own features.
+      const named = across !== null && step.twin.rule !== 'turn'
+      return named ? zones(part.zones.map(mirroredZone)) : there(zones(part.zones))
     }
-    case 'zones':
-      return part.zones.flatMap(id => world.ground.zone(id) ?? [])
-    case 'step':
-      return world.host?.(part.step, step.id)?.rings(part.strips, world) ?? []
+    case 'step': {
+      const host = world.host?.(part.step, step.id)
+      const rings = host?.rings(part.strips, world) ?? []
+      // A step that has a twin itself, or lies on both sides, covers the other side already.
+      return across ? [...rings, ...(host?.step.twin.rule === 'none' ? there(rings) : [])] : rings
+    }
   }
 }
 
-/** What keeps a pass to its part, as a field of a print: none where it is dabbed everywhere. */
-export function onlyPart(pass: Pass, step: SheetStep, world: World): Pick<Print, 'only'> {
+/**
+ * What keeps a pass to its part, as a field of a print: none where it is dabbed everywhere.
+ * @param across the map to the twin's side; null for the sheet itself
+ */
+export function onlyPart(
+  pass: Pass,
+  step: SheetStep,
+  world: World,
+  across: ((p: Point) => Point) | null,
+): Pick<Print, 'only'> {
   const { part } = pass
   if (!part) return {}
-  return { only: { rings: partRings(part, step, world), softness: Math.max(LEAST_FADE, part.fades / 2) } }
+  const rings = partRings(part, step, world, across)
+  return { only: { rings, softness: Math.max(LEAST_FADE, part.fades / 2) } }
 }
 
 /** Share of what a pass would print that its part lets through, by the middles of its openings. */

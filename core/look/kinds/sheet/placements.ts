@@ -1,6 +1,7 @@
-import { wrapDegrees } from '../../../geometry'
+import { radians, wrapDegrees, type Point } from '../../../geometry'
 import { layOn, type Laid, type Placement } from '../../../skin'
-import { twinOf } from '../../placement'
+import type { OwnAxis } from '../../../stencil'
+import { twinMap, twinOf } from '../../placement'
 import type { World } from '../world'
 import type { SheetStep } from './schema'
 
@@ -23,6 +24,30 @@ export function placementsOf(step: SheetStep, world: World): Placement[] {
   const own = placementOf(step)
   const twin = step.twin.rule === 'none' ? null : (step.twin.own ?? exactTwin(step, world))
   return twin ? [own, twin] : [own]
+}
+
+/**
+ * The map from the side of a step's sheet to its twin's, for what is drawn on the skin over it; null when it has no
+ * twin. A twin in a place of its own has its drawings where they lie on the sheet.
+ */
+export function acrossOf(step: SheetStep, world: World): ((p: Point) => Point) | null {
+  const { own } = step.twin
+  if (step.twin.rule === 'none' || !own) return twinMap(world.ground, step.twin)
+  const { surface } = world.ground
+  const from = layOn(surface, placementOf(step), world.quick)
+  const to = layOn(surface, own, world.quick)
+  const axis = world.stencil(step.stencil)?.measures.axis
+  // Turned over in place, an even sheet stays on its side: its drawings are mirrored about its own axis.
+  const mirrored = axis && own.side === step.side && step.twin.rule !== 'turn'
+  return p => to.point(mirrored ? aboutAxis(axis, from.back(p)) : from.back(p))
+}
+
+/** The mirror image of a point of a sheet about its own axis. */
+function aboutAxis({ angle, centre }: OwnAxis, [x, y]: Point): Point {
+  const c = Math.cos(radians(2 * angle))
+  const s = Math.sin(radians(2 * angle))
+  const [dx, dy] = [x - centre[0], y - centre[1]]
+  return [centre[0] - c * dx - s * dy, centre[1] - s * dx + c * dy]
 }
 
 /** Each sheet of a step laid on the skin. */

@@ -2,7 +2,7 @@ import { clockwise, type Point, type Ring } from '../../../geometry'
 import { opacityOf, takesUpOf } from '../../../paint'
 import { layOn, type Laid } from '../../../skin'
 import type { PreparedSheet } from '../../../stencil'
-import { contactGaps, twinMap } from '../../placement'
+import { contactGaps } from '../../placement'
 import { dripsFrom } from '../drips'
 import { flakesOn, WHITE_GLITTER } from '../flakes'
 import { freeOf } from '../leftFree'
@@ -13,7 +13,7 @@ import { passFilm } from './effort'
 import { loadPrint } from './load'
 import { ownNumber, paintedOpenings, passNumbers, twinMirrors } from './openings'
 import { onlyPart } from './part'
-import { placementsOf } from './placements'
+import { acrossOf, placementsOf } from './placements'
 import type { Pass, SheetStep } from './schema'
 import { spreadOf } from './spread'
 
@@ -25,6 +25,8 @@ interface LaidPass {
   readonly pass: Pass
   readonly sheet: PreparedSheet
   readonly laid: Laid
+  /** What it is the mirror image of, where an even sheet was turned over in its place; null where it is none. */
+  readonly mirrorOf: Pick<LaidPass, 'laid' | 'numbers'> | null
   /** The rings of an opening as they lie, its own outline first. */
   readonly rings: (opening: number) => readonly Ring[]
   readonly numbers: readonly number[]
@@ -37,7 +39,7 @@ interface LaidPass {
 const DRIP_SPREAD = 0.12
 
 function passPrint(
-  { stepId, pass, sheet, laid, rings, numbers, spread, across, carried }: LaidPass,
+  { stepId, pass, sheet, laid, rings, numbers, spread, across, mirrorOf, carried }: LaidPass,
   world: World,
 ): Print {
   const film = passFilm(pass, world) * (carried?.start ?? 1)
@@ -52,7 +54,7 @@ function passPrint(
   return {
     rings: [...openings.flat(), ...drips],
     spread: [...openings.flatMap((own, k) => own.map(() => spread[k]!)), ...drips.map(() => DRIP_SPREAD)],
-    ...loadPrint(pass, sheet, numbers, laid, across, world),
+    ...loadPrint(pass, sheet, mirrorOf ?? { laid, numbers }, mirrorOf ? across : null, across, world),
     runsOut: pass.runsOut,
     film,
     opacity: opacityOf(film),
@@ -93,11 +95,13 @@ export function printsOf(step: SheetStep, world: World): Print[] {
   const placements = placementsOf(step, world)
   const mirrored = twinMirrors(step, placements, world)
   const painted = paintedOpenings(step, world)
-  const free = freeOf(step, world.ground)
-  const map = twinMap(world.ground, step.twin)
+  const map = acrossOf(step, world)
+  const own = layOn(world.ground.surface, placements[0]!, world.quick)
   return placements.flatMap((placement, i) => {
     const laid = layOn(world.ground.surface, placement, world.quick)
     const rings = ringsLaid(sheet, laid)
+    const across = i ? map : null
+    const free = freeOf(step, world.ground, i > 0, map)
     const gaps = world.flat ? null : contactGaps(sheet, placement, world, painted[i]!)
     return step.passes.flatMap((pass, index): Print[] => {
       const numbers = passNumbers(pass, sheet, i > 0 && mirrored)
@@ -111,12 +115,13 @@ export function printsOf(step: SheetStep, world: World): Print[] {
           rings,
           numbers,
           spread,
-          across: i ? map : null,
+          across,
+          mirrorOf: i > 0 && mirrored ? { laid: own, numbers: passNumbers(pass, sheet) } : null,
           carried: carriedOf(step, index, i, world),
         },
         world,
       )
-      const kept = { ...free, ...onlyPart(pass, step, world) }
+      const kept = { ...free, ...onlyPart(pass, step, world, across) }
       const glitter = () => ({ ...sparkleOn(print.rings, pass, step.id), ...kept })
       return pass.glitter ? [{ ...print, ...kept }, glitter()] : [{ ...print, ...kept }]
     })

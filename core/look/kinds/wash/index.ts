@@ -1,4 +1,4 @@
-import { boxOf, type Point } from '../../../geometry'
+import { boxOf, tenthPoint, type Point } from '../../../geometry'
 import { baseSeconds, dryingSeconds, effortFrom, HANDS, loadsFor, task } from '../../../order'
 import { brushFilm, BRUSHES, filmOf, opacityOf, TAKES_UP, takesUpOf, TOOLS } from '../../../paint'
 import { zoneWords } from '../../../skin'
@@ -59,7 +59,6 @@ function printsOf(wash: Wash, world: World): Print[] {
   const across = twin && ((p: Point): [number, number] => [...twin(p)])
   // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the
   // sponge.
-  const free = freeOf(wash, world.ground)
   return washSides({ ...wash, free: undefined, holes: undefined }, world.ground).flatMap(
     (rings, side): Print[] => {
       const axis =
@@ -68,6 +67,7 @@ function printsOf(wash: Wash, world: World): Print[] {
           : side && across
             ? mappedAxis(wash.axis, across)
             : wash.axis
+      const free = freeOf(wash, world.ground, side > 0)
       const drips = wash.wetness === 'runny' && !world.flat ? dripsFrom(rings, `${wash.id} ${side}`) : []
       const print: Print = {
         rings: [...rings, ...drips],
@@ -165,7 +165,8 @@ const moves: Moves<Wash> = {
     wash.points = points
   },
   becomeTwin(own, wash, _lie, ground) {
-    own.axis = axisAfter(wash, own, ground)
+    const map = twinMap(ground, wash.twin)
+    if (map) own.axis = mappedAxis(wash.axis, p => tenthPoint(map(p)))
   },
 }
 
