@@ -1,9 +1,9 @@
 import { tenth, tenthPoint } from '../../geometry'
 import { halfTurnAbout } from '../composition'
 import { copied, NO_TWIN, type TwinRule } from '../document'
-import { exactTwin, freeAsTwin, kindOf, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
+import { exactTwin, kindOf, movedLoops, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
 import { jitter } from '../../stroke'
-import { liesOf, movedHandles } from '../placement'
+import { liesOf, movedHandles, twinMap } from '../placement'
 import { movesOf, onKind, onMark, onStep, Refused, type Command } from './command'
 import { addBehind } from './steps'
 
@@ -89,7 +89,8 @@ export const freeTwin = (step: MarkStep, newId: string, { ground }: World): Comm
       twin: { ...NO_TWIN, own: null },
     })
     movesOf(own).becomeTwin(own, step, lie, ground)
-    if ('free' in own || 'holes' in own) Object.assign(own, freeAsTwin(step, ground))
+    const map = twinMap(ground, step.twin)
+    if (map && 'holes' in own && own.holes) own.holes = movedLoops(own.holes, map)
     onMark(step.id, s => {
       s.twin = { ...NO_TWIN, own: null }
     })(draft)

@@ -47,27 +47,14 @@ function placeOf(place: FreePlace, ground: Ground): Polygon[] {
   }
 }
 
-/** The half of a face that is to the twin what a half is to the step itself. */
-const OTHER_HALF: Partial<Record<FreePlace, FreePlace>> = {
-  'left half': 'right half',
-  'right half': 'left half',
-}
-/** A place as the twin leaves it free: pairs are free on both sides in any case, halves change sides. */
-const asTwin = (place: FreePlace): FreePlace => OTHER_HALF[place] ?? place
-
-/** Whether a step and its twin leave different places free. */
-export const freesHalf = ({ free, twin }: LeavesFree & { readonly twin?: Twin }): boolean =>
-  twin !== undefined && twin.rule !== 'none' && (free ?? []).some(place => place in OTHER_HALF)
-
 /**
- * What a step is told to leave free, as regions of the skin; drawn shapes count on its twin's side too.
- * @param ofTwin what its twin leaves free: seen in a mirror
+ * What a step is told to leave free, as regions of the skin. Named places are those of the face, for both sides of
+ * the step: "left half" keeps its twin off the left. Drawn shapes count on the twin's side too.
  * @param across the map to the twin's side; by its rule when left out
  */
 export function toldFree(
   { free, holes, twin }: LeavesFree & { readonly twin?: Twin },
   ground: Ground,
-  ofTwin = false,
   across?: ((p: Point) => Point) | null,
 ): Polygon[] {
   const map = across ?? (twin && twinMap(ground, twin))
@@ -75,37 +62,23 @@ export function toldFree(
     const own = ringOf(loop)
     return map ? [own, ringOf(loop.map(map))] : [own]
   })
-  const places = (free ?? []).map(place => (ofTwin ? asTwin(place) : place))
-  return [...places.flatMap(place => placeOf(place, ground)), ...region(drawn)]
+  return [...(free ?? []).flatMap(place => placeOf(place, ground)), ...region(drawn)]
 }
 
 /** The same as a field of a print: none where nothing is left free; see toldFree. */
 export function freeOf(
   step: LeavesFree & { readonly twin?: Twin },
   ground: Ground,
-  ofTwin = false,
   across?: ((p: Point) => Point) | null,
 ): { free?: readonly Ring[] } {
   if (!step.free?.length && !step.holes?.length) return {}
-  const kept = toldFree(step, ground, ofTwin, across).map(p => p.outer)
+  const kept = toldFree(step, ground, across).map(p => p.outer)
   return kept.length ? { free: kept } : {}
 }
 
 /** Drawn shapes where a map takes them, to a tenth of a millimetre. */
 export const movedLoops = (loops: readonly (readonly Point[])[], map: (p: Point) => Point) =>
   loops.map(loop => loop.map(p => tenthPoint(map(p))))
-
-/** What the twin of a step leaves free, as the fields of a step of its own. */
-export function freeAsTwin(
-  { free, holes, twin }: LeavesFree & { readonly twin: Twin },
-  ground: Ground,
-): { free?: FreePlace[]; holes?: [number, number][][] } {
-  const map = twinMap(ground, twin)
-  return {
-    ...(free && { free: free.map(asTwin) }),
-    ...(holes && map && { holes: movedLoops(holes, map) }),
-  }
-}
 
 /** What is left free, in words; empty where nothing is. */
 export function freeWords({ free, holes }: LeavesFree): string[] {

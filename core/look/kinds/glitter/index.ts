@@ -18,7 +18,7 @@ import { liesOf, onSkinBy, type Lie } from '../../placement'
 import { sourceRings } from '../contour'
 import { flakesOn, GLITTERS } from '../flakes'
 import { keptFreeByZones } from '../keepsFree'
-import { freeOf, freesHalf, freeWords } from '../leftFree'
+import { freeOf, freeWords } from '../leftFree'
 import type { CardLine, Moves, StepKind } from '../kind'
 import { anchorOfMark, carryHandles, hitMark, markMoves, quickRings, whereOfMark } from '../marks'
 import type { Print } from '../print'
@@ -75,16 +75,12 @@ function glitterRings(step: GlitterStep, world: World): Ring[] {
 const softnessOf = ({ area, sort }: GlitterStep): number =>
   OVER.includes(area) ? 0.3 : sort === 'gel' ? 0.8 : 2.4
 
-/** Glitter on both sides at once, or side by side where each leaves another half of the face free. */
-function printsOf(step: GlitterStep, world: World): Print[] {
-  const on = (rings: Ring[], ofTwin: boolean): Print => ({
-    ...flakesOn(rings, step.sort, step.colour, step.amount, step.id, softnessOf(step)),
-    ...freeOf(step, world.ground, ofTwin),
-  })
-  return freesHalf(step) && step.points.length
-    ? liesOf(step, world.ground).map(lie => on(areaRings(step, lie, world), lie.twin))
-    : [on(glitterRings(step, world), false)]
-}
+const printsOf = (step: GlitterStep, world: World): Print[] => [
+  {
+    ...flakesOn(glitterRings(step, world), step.sort, step.colour, step.amount, step.id, softnessOf(step)),
+    ...freeOf(step, world.ground),
+  },
+]
 
 const labelIn =
   (world: World) =>

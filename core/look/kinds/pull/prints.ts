@@ -33,10 +33,17 @@ export const pullFilm = ({ tool, wetness, dabs }: Pull, world: World): number =>
   filmOf(toolIn(world, tool), wetness, dabs) * heldBy(world)
 
 /** Every touch of the tool on the skin, its twin's after its own. */
-const touchesOf = (step: Pull, world: World): { touch: Touch; twin: boolean }[] =>
-  liesOf(step, world.ground).flatMap(lie =>
-    TOUCHES[step.manner](step, lie, world).map(touch => ({ touch, twin: lie.twin })),
-  )
+const touchesOf = (step: Pull, world: World): Touch[] =>
+  liesOf(step, world.ground).flatMap(lie => {
+    switch (step.manner) {
+      case 'drawn':
+        return drawn(step, lie, world)
+      case 'stamped':
+        return stamped(step, lie, world)
+      case 'turned':
+        return turned(step, lie, world)
+    }
+  })
 
 function fewer(s: Spine): Spine {
   const every = Math.max(1, Math.ceil(s.points.length / MOST_STATIONS))
@@ -149,12 +156,6 @@ function turned(step: Pull, lie: Lie, world: World): Touch[] {
   return [{ rings: [laid.ring(ring)], axis, rails, share: 1 }]
 }
 
-const TOUCHES: Readonly<Record<Pull['manner'], (step: Pull, lie: Lie, world: World) => Touch[]>> = {
-  drawn,
-  stamped,
-  turned,
-}
-
 function printOf(step: Pull, touch: Touch, load: Across, free: Pick<Print, 'free'>, world: World): Print {
   const film = pullFilm(step, world) * touch.share
   const rim = TOOLS[step.tool].rim * PRESSED
@@ -183,16 +184,14 @@ function printOf(step: Pull, touch: Touch, load: Across, free: Pick<Print, 'free
 /** A film for every touch of the tool, on both sides. */
 export function printsOf(step: Pull, world: World): Print[] {
   const load = acrossTool(step.load, world)
-  const free = [false, true].map(twin => freeOf(step, world.ground, twin))
-  return touchesOf(step, world).map(({ touch, twin }) =>
-    printOf(step, touch, load, free[twin ? 1 : 0]!, world),
-  )
+  const free = freeOf(step, world.ground)
+  return touchesOf(step, world).map(touch => printOf(step, touch, load, free, world))
 }
 
 /** Where some strips of a pull's load lie on the skin; all of it where its touches have no rails. */
 export function stripRings(step: Pull, strips: readonly number[], world: World): Ring[] {
   const { strips: ends } = acrossTool(step.load, world)
-  return touchesOf(step, { ...world, flat: true }).flatMap(({ touch: { rings, axis } }) => {
+  return touchesOf(step, { ...world, flat: true }).flatMap(({ rings, axis }) => {
     if (!ends || axis.kind !== 'across') return clockwise(rings)
     const { left, right } = axis.rails
     const at = (share: number) => left.map((l, i) => mix(l, right[i]!, share))

@@ -18,7 +18,7 @@ import { ribbons } from '../../../skin'
 import { pathThrough, spine } from '../../../stroke'
 import { liesOf, onSkinBy, type Lie } from '../../placement'
 import { madeFrom, sourceRings } from '../contour'
-import { freeOf, freesHalf, freeWords } from '../leftFree'
+import { freeOf, freeWords } from '../leftFree'
 import type { CardLine, Effort, Moves, StepKind } from '../kind'
 import { anchorOfMark, carryHandles, hitMark, markMoves, whereOfMark } from '../marks'
 import { BY_BRUSH, type Print } from '../print'
@@ -84,22 +84,13 @@ function ringsMade(step: Rework, world: World): Ring[] {
   }
 }
 
-/** On both sides at once, or side by side where each leaves another half of the face free. */
 function printsOf(step: Rework, world: World): Print[] {
-  if (!freesHalf(step) || !DRAWN.includes(step.area))
-    return printOn(step, reworkRings(step, world), false, world)
-  return liesOf(step, world.ground).flatMap(lie =>
-    printOn(step, drawnRings(step, lie, world), lie.twin, world),
-  )
-}
-const DRAWN: readonly Rework['area'][] = ['outline', 'trail']
-
-function printOn(step: Rework, rings: Ring[], ofTwin: boolean, world: World): Print[] {
+  const rings = reworkRings(step, world)
   if (!rings.length) return []
   return [
     {
       rings,
-      ...freeOf(step, world.ground, ofTwin),
+      ...freeOf(step, world.ground),
       spread: null,
       paints: [],
       axis: null,

@@ -96,12 +96,12 @@ export function printsOf(step: SheetStep, world: World): Print[] {
   const mirrored = twinMirrors(step, placements, world)
   const painted = paintedOpenings(step, world)
   const map = acrossOf(step, world)
+  const free = freeOf(step, world.ground, map)
   const own = layOn(world.ground.surface, placements[0]!, world.quick)
   return placements.flatMap((placement, i) => {
     const laid = layOn(world.ground.surface, placement, world.quick)
     const rings = ringsLaid(sheet, laid)
     const across = i ? map : null
-    const free = freeOf(step, world.ground, i > 0, map)
     const gaps = world.flat ? null : contactGaps(sheet, placement, world, painted[i]!)
     return step.passes.flatMap((pass, index): Print[] => {
       const numbers = passNumbers(pass, sheet, i > 0 && mirrored)

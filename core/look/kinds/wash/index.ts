@@ -59,6 +59,7 @@ function printsOf(wash: Wash, world: World): Print[] {
   const across = twin && ((p: Point): [number, number] => [...twin(p)])
   // A sponge's soft rim would leave half the lid bare round an eye: the hand keeps off it, and not the
   // sponge.
+  const free = freeOf(wash, world.ground)
   return washSides({ ...wash, free: undefined, holes: undefined }, world.ground).flatMap(
     (rings, side): Print[] => {
       const axis =
@@ -67,7 +68,6 @@ function printsOf(wash: Wash, world: World): Print[] {
           : side && across
             ? mappedAxis(wash.axis, across)
             : wash.axis
-      const free = freeOf(wash, world.ground, side > 0)
       const drips = wash.wetness === 'runny' && !world.flat ? dripsFrom(rings, `${wash.id} ${side}`) : []
       const print: Print = {
         rings: [...rings, ...drips],

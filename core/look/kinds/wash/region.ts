@@ -19,7 +19,7 @@ import {
 } from '../../../geometry'
 import type { Ground } from '../../../skin'
 import { liesOf } from '../../placement'
-import { freesHalf, toldFree } from '../leftFree'
+import { toldFree } from '../leftFree'
 import type { Wash } from './schema'
 
 /** What says where a base goes. */
@@ -71,13 +71,13 @@ export function lipsUnder(rings: readonly Ring[], wash: WashPlace, ground: Groun
 }
 
 /** What of a base's region stays unpainted: lips that it does not name, and what it is told to leave free. */
-function leftFree(rings: readonly Ring[], wash: WashPlace, ground: Ground, ofTwin: boolean): Polygon[] {
+function leftFree(rings: readonly Ring[], wash: WashPlace, ground: Ground): Polygon[] {
   const lips = lipsUnder(rings, wash, ground)
-  return [...(lips ? regionOf([lips], 'nonzero') : []), ...toldFree(wash, ground, ofTwin)]
+  return [...(lips ? regionOf([lips], 'nonzero') : []), ...toldFree(wash, ground)]
 }
 
-function beside(rings: Ring[], wash: WashPlace, ground: Ground, ofTwin = false): Ring[] {
-  const free = leftFree(rings, wash, ground, ofTwin)
+function beside(rings: Ring[], wash: WashPlace, ground: Ground): Ring[] {
+  const free = leftFree(rings, wash, ground)
   return free.length
     ? difference(regionOf(rings, 'nonzero'), free).flatMap(p => [p.outer, ...p.holes])
     : rings
@@ -85,12 +85,11 @@ function beside(rings: Ring[], wash: WashPlace, ground: Ground, ofTwin = false):
 
 /** What each side of a base covers: lips stay free unless it names them, and what else it leaves free. */
 export const washSides = (wash: WashPlace, ground: Ground): Ring[][] =>
-  outlinesOf(wash, ground).map((rings, side) => beside(rings, wash, ground, side > 0))
+  outlinesOf(wash, ground).map(rings => beside(rings, wash, ground))
 
 /** All that a base covers, each place once. */
 export const washRings = (wash: WashPlace, ground: Ground): Ring[] => {
   const sides = outlinesOf(wash, ground)
-  if (freesHalf(wash)) return joined(washSides(wash, ground).flat())
   return beside(sides.length > 1 ? joined(sides.flat()) : sides[0]!, wash, ground)
 }
 
