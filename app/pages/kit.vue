@@ -73,8 +73,8 @@ async function take(event: Event): Promise<void> {
           overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])),
           measured: false,
           strips: [],
-          eyeSafe: false,
-          lipSafe: false,
+          eyeSafe: null,
+          lipSafe: null,
           openedOn: null,
           months: 24,
           grams: null,
@@ -86,7 +86,7 @@ async function take(event: Event): Promise<void> {
       added++
     }
     toast(
-      `${added} ${added === 1 ? 'paint' : 'paints'} imported as estimates; the label decides whether they are eye-safe. ${notes.slice(0, 2).join(' ')}`,
+      `${added} ${added === 1 ? 'paint' : 'paints'} imported as estimates. Enter what their labels say of eyes and lips: unknown counts as not safe. ${notes.slice(0, 2).join(' ')}`,
       { duration: 8000 },
     )
   } catch (error) {

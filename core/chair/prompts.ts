@@ -48,6 +48,10 @@ function kindPrompts(step: Step): Prompt[] {
   }
   if (isKind('lips', step))
     return [prompt('before', 'lips', 'Ask first. A cotton bud of their own: nothing is shared on lips.')]
+  if (isKind('glitter', step) && step.area === 'lowerLip')
+    return [
+      prompt('before', 'lips', 'Ask first. Glitter that is made for lips, with a cotton bud of their own.'),
+    ]
   if (isKind('gem', step) || isKind('glitter', step))
     return [prompt('before', 'skin safe', 'Cosmetic grade only, and away from the eyes and lips.')]
   if (isKind('sheet', step) && step.passes[0]?.carries)

@@ -1,9 +1,12 @@
 import {
+  areaOf,
+  coverOf,
   freshAround,
   isKind,
   kindOf,
   loadPaints,
   otherSchools,
+  paintsOf,
   passFilm,
   refOf,
   stepsOf,
@@ -23,7 +26,7 @@ import {
   type LinearRgb,
   type Paint,
 } from '../paint'
-import { ofSheets, type Check, type SheetCase } from './finding'
+import { ofSheets, type Case, type Check, type SheetCase } from './finding'
 import { usable } from './label'
 
 /** Hues farther apart than this are of another family, degrees. */
@@ -143,11 +146,31 @@ function outlined(at: SheetCase, shows: Shows) {
   ]
 }
 
+/** Two colours nearer to one another than this are one line to the eye (CIEDE2000; common practice). */
+const ONE_LINE = 5
+/** Linework that lies on so large a share of itself on a line of its colour goes on from that (common practice). */
+const GOES_ON = 0.25
+
+/**
+ * Whether linework goes on from an earlier line of its own colour, as lashes do from eyeliner: where they overlap
+ * nothing need show, since both stand out from what lies around them.
+ */
+function goesOnFrom({ look, step, index, cover, world }: Case): boolean {
+  const own = paintsOf(step).map(p => linearOf(p.colour))
+  const whole = areaOf(cover.region)
+  return look.steps.slice(0, index).some(below => {
+    if (!kindOf(below).cautions.takesUpBase || world.off?.has(below.id)) return false
+    const alike = paintsOf(below).some(p => own.some(c => deltaE(c, linearOf(p.colour)) < ONE_LINE))
+    return alike && coverOf(below, world).area(cover.region) > GOES_ON * whole
+  })
+}
+
 /** Linework and dots that nobody sees on what lies beneath. */
 export const lineContrast: Check = at => {
   const { step, shows } = at
   const { takesUpBase } = kindOf(step).cautions
   if (!takesUpBase || !shows || shows.median === 0 || shows.median >= 10) return []
+  if (goesOnFrom(at)) return []
   const [place, ...others] = kindOf(step).paintPlaces(step)
   const path = place && !others.length && !('strips' in place.ref) ? place.path : null
   const best = path ? betterPaints(usable(at), shows.beneath, 3, shows.median, shows.colour)[0] : undefined

@@ -97,13 +97,14 @@ export interface KitPlace extends PaintPlace {
 export const paintPlaces = (step: Step, { paint }: World): KitPlace[] =>
   kindOf(step)
     .paintPlaces(step)
-    .map(place => ({ ...place, paint: paint(place.ref.id), strips: chosenStrips(step, place.path) }))
+    .map(place => ({ ...place, paint: paint(place.ref.id), strips: chosenStrips(step, place) }))
 
-/** The strips that the load takes up in which a paint is named. */
-function chosenStrips(step: Step, path: PaintPlace['path']): readonly number[] | null {
+/** The strips that the load takes up in which a paint is named: all of a cake where it may choose and did not. */
+function chosenStrips(step: Step, { path, ref }: PaintPlace): readonly number[] | null {
   const load: unknown = path.slice(0, -1).reduce<unknown>((at, key) => Reflect.get(Object(at), key), step)
   const strips: unknown = Reflect.get(Object(load), 'strips')
-  return Array.isArray(strips) ? (strips as number[]) : null
+  if (Array.isArray(strips)) return strips as number[]
+  return strips === null && 'strips' in ref ? ref.strips.map((_, n) => n) : null
 }
 
 export const mm = (v: number): string => `${v.toFixed(1)} mm`

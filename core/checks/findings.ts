@@ -1,4 +1,4 @@
-import { coverOf, beneathAll, type Look, type Shows, type World } from '../look'
+import { coverOf, beneathAll, timesOf, type Look, type Shows, type World } from '../look'
 import type { Paint } from '../paint'
 import { bleed } from './bleed'
 import { contrast, lineContrast } from './contrast'
@@ -12,13 +12,12 @@ import { seats, wipe } from './seats'
 import { brows, cracks, oilySkin } from './skin'
 import { answers, lids, lipsShared, shutEyes, sittingFindings } from './sitting'
 import { halo, neighbour, nothingDabbed, reload, runsOutOfPaint } from './tools'
-import { wetGround, wetLine } from './wetGround'
+import { wetGround } from './wetGround'
 
 /** Every check, in the order in which its findings are told. */
 export const CHECKS: Readonly<Record<string, Check>> = {
   answers,
   wetGround,
-  wetLine,
   keepOut,
   overEyes,
   lids,
@@ -74,6 +73,27 @@ function both(a: Fix | null, b: Fix | null): Fix | null {
   return { ...a, sets: [...a.sets, ...b.sets.filter(s => !a.sets.some(o => same(o, s)))] }
 }
 
+/** Minutes and seconds, as a clock shows them. */
+const minutes = (seconds: number): string =>
+  `${Math.floor(Math.round(seconds) / 60)}:${String(Math.round(seconds) % 60).padStart(2, '0')}`
+
+/** A look that takes longer than the limit that was set for it, drying included. */
+function overLimit(look: Look, world: World): Finding[] {
+  if (look.budget === null) return []
+  const { finish, waiting } = timesOf(look, world)
+  if (Math.round(finish) <= look.budget) return []
+  return [
+    {
+      check: 'limit',
+      stepId: null,
+      level: 'warning',
+      title: `Takes ${minutes(finish - look.budget)} longer than its limit`,
+      why: `In this order it takes ${minutes(finish)}, ${minutes(waiting)} of it waiting for paint to dry (estimate); the limit is ${minutes(look.budget)}. "Order" shows the shortest order, and which steps can go.`,
+      fix: null,
+    },
+  ]
+}
+
 /** Each finding once: what is said of two passes alike is one finding, and one press mends both. */
 function once(list: readonly Finding[]): Finding[] {
   const kept = new Map<string, Finding>()
@@ -118,7 +138,7 @@ export function* findingsIn(
         stepId: null,
         ...f,
       }))
-  yield whole
+  yield [...whole, ...overLimit(look, world)]
   for (const [index, step] of look.steps.entries()) {
     if (world.off?.has(step.id)) continue
     const at = {

@@ -9,6 +9,7 @@ import {
   type Step,
   type World,
   enteredTimes,
+  needsWet,
 } from '../look'
 import { LEAVE_OUT, ofOneKind, type Case, type Check, type Fix, type Found } from './finding'
 import { keptOff } from './keepOff'
@@ -165,5 +166,5 @@ export const glitterHost = ofOneKind('glitter', at => {
         fix: behind(host),
       },
     ]
-  return step.sort === 'gel' || step.sort === 'chunky' ? [] : driedBy(at, host)
+  return needsWet(step) ? driedBy(at, host) : []
 })

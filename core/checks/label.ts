@@ -1,6 +1,15 @@
 import { centroidOf } from '../geometry'
 import { cakeRefOf, refOf } from '../look'
-import { deltaE, linearOf, partsOf, safeNear, useBy as useByOf, type Paint } from '../paint'
+import {
+  deltaE,
+  labelFor,
+  linearOf,
+  paintOfStrip,
+  partsOf,
+  safeNear,
+  useBy as useByOf,
+  type Paint,
+} from '../paint'
 import { paintPlaces, type Case, type Check, type Fix, type KitPlace } from './finding'
 import { keptOff } from './keepOff'
 import { isLips, onShutLids } from './places'
@@ -37,7 +46,13 @@ const allowed = (p: Paint, { kit, today }: Case, eyes: boolean, lips: boolean): 
 function nearest(at: Case, { ref, path }: KitPlace): Fix | null {
   const cake = 'strips' in ref
   const all = usable(at).filter(p => p.id !== ref.id && p.strips.length > 0 === cake)
-  const off = (p: Paint) => deltaE(linearOf(p.colour), linearOf(ref.colour))
+  const colours = 'strips' in ref && ref.strips.length ? ref.strips.map(s => s.colour) : [ref.colour]
+  // Of a cake every strip should find one like it.
+  const off = (p: Paint) => {
+    const own = p.strips.length ? p.strips.map(s => s.colour) : [p.colour]
+    const nearest = colours.map(c => Math.min(...own.map(o => deltaE(linearOf(o), linearOf(c)))))
+    return nearest.reduce((sum, d) => sum + d, 0) / nearest.length
+  }
   const best = all.sort((a, b) => off(a) - off(b))[0]
   return best ? { words: best.name, sets: [{ path, to: cake ? cakeRefOf(best) : refOf(best) }] } : null
 }
@@ -45,10 +60,26 @@ function nearest(at: Case, { ref, path }: KitPlace): Fix | null {
 /** The paint of a place with every paint in it; the strips are those that the kit's cake has now. */
 function partsIn({ paint, strips }: KitPlace, kit: readonly Paint[]): Paint[] {
   if (!paint) return []
-  return partsOf(
-    strips ? { ...paint, strips: paint.strips.filter((_, n) => strips.includes(n)) } : paint,
-    kit,
-  )
+  if (!strips) return partsOf(paint, kit)
+  // Of a cake of which only some strips are taken up, those alone count, where the kit knows each of them.
+  const taken = paint.strips.filter((_, n) => strips.includes(n))
+  const known = taken.flatMap(s => paintOfStrip(s, kit) ?? [])
+  return known.length === taken.length && taken.length ? known : [paint, ...known]
+}
+
+/** Leaves the strips out that are cut from a paint, where others are left; null where it cannot. */
+function withoutStrips(bad: Paint, { paint, strips, path }: KitPlace, kit: readonly Paint[]): Fix | null {
+  if (!paint || !strips || path.at(-1) !== 'cake') return null
+  const rest = strips.filter(n => {
+    const strip = paint.strips[n]
+    return strip !== undefined && paintOfStrip(strip, kit)?.id !== bad.id
+  })
+  return rest.length && rest.length < strips.length
+    ? {
+        words: `Leave its strip ${bad.name} out`,
+        sets: [{ path: [...path.slice(0, -1), 'strips'], to: rest }],
+      }
+    : null
 }
 
 /**
@@ -67,17 +98,30 @@ export const safe: Check = at => {
   const { eyes, lips } = delicate(at)
   if (!eyes && !lips) return []
   return paintPlaces(step, world).flatMap((place): ReturnType<Check> => {
-    const bad = partsIn(place, kit).find(p => (eyes && !p.eyeSafe) || (lips && !p.lipSafe))
-    if (!bad) return []
-    const wrong = eyes && !bad.eyeSafe ? 'eyes' : 'lips'
+    const parts = partsIn(place, kit)
+    const lies = [...(eyes ? (['eyes'] as const) : []), ...(lips ? (['lips'] as const) : [])]
+    // What is known to be unsafe is told before what nobody knows.
+    const found = [false, null].flatMap(label =>
+      lies.flatMap(what =>
+        parts.flatMap(p => (labelFor(p, what) === label ? [{ bad: p, what, label }] : [])),
+      ),
+    )[0]
+    if (!found) return []
+    const { bad, what: wrong, label } = found
     const region = wrong === 'eyes' ? regions.nearEyes : regions.lips
     const clear = () => keptOff(step, { region, named: wrong, middle: centroidOf(region), most: ON }, world)
     return [
       {
-        level: wrong === 'eyes' ? 'problem' : 'warning',
-        title: `${which(bad, place)} is not for ${wrong === 'eyes' ? 'near the eyes' : 'lips'}`,
-        why: `${bad.finish === 'neon' ? 'Neon colours keep away from eyes and lips. ' : ''}The product's label and local rules come first.`,
-        fix: nearest(at, place) ?? clear(),
+        level: wrong === 'eyes' && label === false ? 'problem' : 'warning',
+        title:
+          label === false
+            ? `${which(bad, place)} is not for ${wrong === 'eyes' ? 'near the eyes' : 'lips'}`
+            : `${which(bad, place)} may not be for ${wrong === 'eyes' ? 'near the eyes' : 'lips'}`,
+        why:
+          label === false
+            ? `${bad.finish === 'neon' ? 'Neon colours keep away from eyes and lips. ' : ''}The product's label and local rules come first.`
+            : 'Nobody has entered what its label says, and unknown counts as not safe. Read the label and enter it on the Kit page, or take another paint.',
+        fix: withoutStrips(bad, place, kit) ?? nearest(at, place) ?? clear(),
       },
     ]
   })

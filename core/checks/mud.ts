@@ -25,6 +25,8 @@ interface Pair {
   readonly second: Colour
   readonly where: string
   readonly fix: Fix | null
+  /** Whether a little of one only tinges the other, as where a brush draws over a wet base. */
+  readonly tinges?: boolean
 }
 
 /** Leaves one of two colours out: the lightest of the base stays. */
@@ -129,6 +131,7 @@ function onWet(at: Case): Pair[] {
           second: colourOf(a, world),
           where: `"${below.label}" is still wet then (estimate) and mixes with it.`,
           fix,
+          tinges: kindOf(step).cautions.takesUpBase ?? false,
         })),
       ),
     )
@@ -136,12 +139,12 @@ function onWet(at: Case): Pair[] {
 
 /** Colours that meet wet and turn to mud: side by side in one load or base, or one laid on the other. */
 export const mud: Check = at =>
-  [...within(at.step, at.world), ...onWet(at)].flatMap(({ first, second, where, fix }): Found[] => {
+  [...within(at.step, at.world), ...onWet(at)].flatMap(({ first, second, where, fix, tinges }): Found[] => {
     const found = mudOf(first.colour, second.colour)
     if (!found.muddy) return []
     return [
       {
-        level: 'warning',
+        level: tinges ? 'tip' : 'warning',
         title: `${first.name} and ${second.name} blend to mud`,
         why: `Blended wet their chroma falls to ${found.chroma.toFixed(0)}, from ${found.parent.toFixed(0)} of the duller one (estimate). ${where}`,
         fix,

@@ -3,8 +3,11 @@ import { areaOf, isKind, kindOf, TOUCH, type Wash } from '../look'
 import { LEAVE_OUT, ofSheets, type Case, type Check, type Fix } from './finding'
 import { keptOff } from './keepOff'
 import { openingsOn, withoutOpenings } from './openingsOff'
-import { onShutLids } from './places'
+import { shutFor } from './places'
 import type { Regions } from './regions'
+
+type Named = Regions['named'][number]
+const isEye = ({ words }: Named): boolean => words.endsWith('eye')
 
 /** The piece of some regions that a step covers most, for telling which eye it is and moving away from it. */
 const nearestPiece = (at: Case, region: readonly Polygon[]): Polygon[] =>
@@ -22,7 +25,9 @@ export const keepOut = ofSheets(at => {
   const found: ReturnType<Check> = []
   const bad = new Set<number>()
   const over: string[] = []
-  for (const { words, region } of regions.named) {
+  // An opening over an eye that is shut for the step lies on its lid.
+  const open = regions.named.filter(k => !(shutFor(step) && isEye(k)))
+  for (const { words, region } of open) {
     const hit = openingsOn(step, sheet, painted(at, region), world)
     if (hit.size) over.push(words)
     hit.forEach(n => bad.add(n))
@@ -36,7 +41,9 @@ export const keepOut = ofSheets(at => {
     })
   }
   const onHair = at.cover.area(regions.hair)
-  const hairy = onHair > ON_HAIR ? openingsOn(step, sheet, regions.hair, world) : new Set<number>()
+  // Only what is really dabbed there counts: openings out of the part that a layer is kept to print nothing.
+  const hairy =
+    onHair > ON_HAIR ? openingsOn(step, sheet, painted(at, regions.hair), world) : new Set<number>()
   if (hairy.size) {
     found.push({
       level: 'tip',
@@ -57,13 +64,10 @@ const leavingFree = (step: Wash, names: readonly ('eyes' | 'nostrils')[]): Fix =
   sets: [{ path: ['free'], to: [...new Set([...(step.free ?? []), ...names])] }],
 })
 
-const isEye = ({ words }: Named): boolean => words.endsWith('eye')
-type Named = Regions['named'][number]
-
 /** What runs over an open eye or a nostril. */
 function onKept(at: Case, byHand: string): ReturnType<Check> {
   const { step, regions, cover, world } = at
-  const shut = onShutLids(step)
+  const shut = shutFor(step)
   const hit = regions.named.filter(
     k => k.words !== 'mouth' && !(shut && isEye(k)) && cover.area(k.region) > TOUCH,
   )

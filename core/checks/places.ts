@@ -5,3 +5,6 @@ export const onShutLids = (step: Step): boolean => kindOf(step).cautions.onShutL
 
 /** Whether a step is the lips themselves. */
 export const isLips = (step: Step): boolean => kindOf(step).cautions.onLips ?? false
+
+/** Whether the eyes are shut while a step is painted: what lies over them lies on the lids. */
+export const shutFor = (step: Step): boolean => step.eyes === 'shut' || onShutLids(step)

@@ -1,4 +1,4 @@
-import { distance, polygonArea } from '../geometry'
+import { distance, distanceBetween, polygonArea } from '../geometry'
 import {
   leftAfter,
   openingNumbers,
@@ -17,11 +17,22 @@ import { mm, ofSheets } from './finding'
 const SMALLER: readonly ToolId[] = ['makeup', 'dauber', 'point']
 const tip = (world: World, tool: ToolId) => toolIn(world, tool).tip
 
+/** Paint that differs from what lies beneath by less is not seen there (CIEDE2000; common practice). */
+const UNSEEN = 5
+
+/** How far the openings that a pass dabs stay from the edge of the sheet, mm. */
+function rimOf(pass: Pass, sheet: PreparedSheet): number {
+  if (pass.openings.use === 'all') return sheet.measures.margin
+  return distanceBetween(passOpenings(pass, sheet), [{ outer: sheet.outline, holes: [] }])
+}
+
 /** A tool wider than the sheet's rim leaves a halo of paint past it. */
-export const halo = ofSheets(({ step, sheet, world }) =>
+export const halo = ofSheets(({ step, sheet, world, shows }) =>
   step.passes.flatMap((pass, i) => {
-    const { margin } = sheet.measures
     const reach = tip(world, pass.tool) / 2
+    // Where the paint itself does not show on what lies there, its halo does not either.
+    if (sheet.measures.margin >= reach * 0.5 || (shows && shows.median < UNSEEN)) return []
+    const margin = rimOf(pass, sheet)
     if (margin >= reach * 0.5) return []
     const better = SMALLER.find(
       t => tip(world, t) < tip(world, pass.tool) && margin >= (tip(world, t) / 2) * 0.5,

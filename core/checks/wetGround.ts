@@ -1,7 +1,5 @@
-import { isBase, kindOf } from '../look'
 import { SLIPS } from '../paint'
-import { mm, ofSheets, type Check } from './finding'
-import { drawnLater } from './shift'
+import { mm, ofSheets } from './finding'
 
 /** A sheet on a base that is still wet lifts and drags the paint. */
 export const wetGround = ofSheets(({ step, under }) =>
@@ -16,21 +14,3 @@ export const wetGround = ofSheets(({ step, under }) =>
         },
       ],
 )
-
-/**
- * A brush takes up a wet base and carries it along its line; what other strokes leave is too little to
- * matter.
- */
-export const wetLine: Check = at => {
-  const { step, under } = at
-  return !kindOf(step).cautions.takesUpBase || under.state !== 'wet' || !under.by || !isBase(under.by)
-    ? []
-    : [
-        {
-          level: 'tip',
-          title: 'Drawn into a wet base',
-          why: `"${under.by.label}" needs about ${under.wait} s more to dry (estimate): the brush takes its paint up and the colour turns muddy. Paint something elsewhere first.`,
-          fix: drawnLater(at),
-        },
-      ]
-}

@@ -31,6 +31,9 @@ const startingSeconds = (wetness: Wetness, base: boolean): number =>
         : DRYING.base
     : DRYING[wetness]
 
+/** Seconds until what a brush has drawn or filled in is dry: it lies thin and in the open (common practice). */
+export const STROKE_DRIES = 30
+
 /** What a film is after some seconds: wet for the first half of its drying time, tacky until its end. */
 export const stateAfter = (seconds: number, drying: number): FilmState =>
   seconds >= drying ? 'dry' : seconds >= drying / 2 ? 'tacky' : 'wet'

@@ -33,8 +33,9 @@ export interface Paint {
   readonly measured: boolean
   /** The strips of a split cake, in order; empty for a single colour. */
   readonly strips: readonly Strip[]
-  readonly eyeSafe: boolean
-  readonly lipSafe: boolean
+  /** What the label says of the eyes and of lips; null while nobody has entered it, which counts as not safe. */
+  readonly eyeSafe: boolean | null
+  readonly lipSafe: boolean | null
   /** The day on which it was opened, ISO 8601, and how many months it is good for after that. */
   readonly openedOn: string | null
   readonly months: number
@@ -86,6 +87,19 @@ export const partsOf = (paint: Paint, kit: readonly Paint[]): Paint[] => [
   ...paint.strips.flatMap(s => paintOfStrip(s, kit) ?? []),
 ]
 
-/** Whether a paint may come near the eyes, or on lips: a split cake only when each of its strips may. */
+/** What the label of a paint by itself says of a place; null while nobody has entered it. */
+export const labelFor = (paint: Paint, what: 'eyes' | 'lips'): boolean | null =>
+  what === 'eyes' ? paint.eyeSafe : paint.lipSafe
+
+/**
+ * What the labels say of a paint near the eyes, or on lips: a split cake is only as safe as the least safe of its
+ * strips, and as unknown as the least known; null where that is not known.
+ */
+export function labelOf(paint: Paint, what: 'eyes' | 'lips', kit: readonly Paint[]): boolean | null {
+  const labels = partsOf(paint, kit).map(p => labelFor(p, what))
+  return labels.includes(false) ? false : labels.includes(null) ? null : true
+}
+
+/** Whether a paint may come near the eyes, or on lips: only where every label is known to allow it. */
 export const safeNear = (paint: Paint, what: 'eyes' | 'lips', kit: readonly Paint[]): boolean =>
-  partsOf(paint, kit).every(p => (what === 'eyes' ? p.eyeSafe : p.lipSafe))
+  labelOf(paint, what, kit) === true

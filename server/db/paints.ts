@@ -39,6 +39,10 @@ function usualSwatch(colour: string, hiding = USUAL_HIDING): { overBlack: string
   }
 }
 
+/** What a label says, as the column keeps it: 1 for yes, 0 for no, -1 while nobody has entered it. */
+const labelAs = (label: boolean | null): number => (label === null ? -1 : Number(label))
+const labelIn = (kept: number): boolean | null => (kept < 0 ? null : kept === 1)
+
 function paintOf(row: Row): Paint {
   const usual =
     row.over_black && row.over_white
@@ -52,8 +56,8 @@ function paintOf(row: Row): Paint {
     ...usual,
     measured: row.measured === 1,
     strips: JSON.parse(row.strips),
-    eyeSafe: row.eye_safe === 1,
-    lipSafe: row.lip_safe === 1,
+    eyeSafe: labelIn(row.eye_safe),
+    lipSafe: labelIn(row.lip_safe),
     openedOn: row.opened_on,
     months: row.months,
     grams: row.grams,
@@ -79,8 +83,8 @@ export function paintsIn(db: Db) {
     linearOf(paint.colour)
     return {
       ...paint,
-      eyeSafe: Number(paint.eyeSafe),
-      lipSafe: Number(paint.lipSafe),
+      eyeSafe: labelAs(paint.eyeSafe),
+      lipSafe: labelAs(paint.lipSafe),
       measured: Number(paint.measured),
       strips: JSON.stringify(paint.strips),
       toMake: paint.toMake ? JSON.stringify(paint.toMake) : null,

@@ -4,7 +4,7 @@ import {
   FINISHES,
   linearOf,
   luminance,
-  safeNear,
+  labelOf,
   TOOL_IDS,
   useBy,
   WETNESSES,
@@ -29,8 +29,8 @@ export const paintSchema = z
     overWhite: hex,
     measured: z.boolean(),
     strips: z.array(stripSchema).max(MOST_STRIPS),
-    eyeSafe: z.boolean(),
-    lipSafe: z.boolean(),
+    eyeSafe: z.boolean().nullable(),
+    lipSafe: z.boolean().nullable(),
     openedOn: z.iso.date('must be a day such as 2026-05-01').nullable(),
     months: z.int().min(1, 'must be at least 1').max(120, 'must be at most 120'),
     grams: z.number().min(0, 'must not be negative').max(2000).nullable(),
@@ -94,5 +94,5 @@ export function leastSafe(paint: Paint): Paint {
   const kit = useRepositories()
     .paints.all()
     .filter(p => p.id !== paint.id)
-  return { ...paint, eyeSafe: safeNear(paint, 'eyes', kit), lipSafe: safeNear(paint, 'lips', kit) }
+  return { ...paint, eyeSafe: labelOf(paint, 'eyes', kit), lipSafe: labelOf(paint, 'lips', kit) }
 }

@@ -37,6 +37,7 @@ const timeWords = computed(() =>
 )
 const grave = computed(() => analysis.findings.filter(f => f.level === 'problem').length)
 const care = computed(() => analysis.findings.filter(f => f.level === 'warning').length)
+const tips = computed(() => analysis.findings.filter(f => f.level === 'tip').length)
 /** Clear is said only when everything was checked. */
 const verdict = computed(() => {
   const words = grave.value
@@ -50,7 +51,13 @@ const verdict = computed(() => {
     ? { icon: OctagonX, tone: 'text-stop', words }
     : care.value
       ? { icon: CircleAlert, tone: 'text-care', words }
-      : { icon: CircleCheck, tone: 'text-go', words: 'no problems' }
+      : {
+          icon: CircleCheck,
+          tone: 'text-go',
+          words: tips.value
+            ? `no problems, ${tips.value} ${tips.value === 1 ? 'tip' : 'tips'}`
+            : 'no problems',
+        }
 })
 const rename = (event: Event) => {
   const box = event.target as HTMLInputElement

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isKind } from '#core/look'
 import { labOf, linearOf, SIX_SKINS, skinClass, typologyAngle } from '#core/paint'
 
 const emit = defineEmits<{ close: [] }>()
@@ -23,7 +24,10 @@ async function paint(): Promise<void> {
   rows.value = answers.map(({ picture, shows }, i) => {
     const lab = labOf(linearOf(SIX_SKINS[i]!.colour))
     const sheets = shows.filter(s =>
-      ['sheet', 'line', 'dots'].includes(look.steps.find(step => step.id === s.stepId)?.kind ?? ''),
+      isKind(
+        'sheet',
+        look.steps.find(step => step.id === s.stepId),
+      ),
     )
     const weakest = [...(sheets.length ? sheets : shows)].sort((a, b) => a.median - b.median)[0]
     const n = look.steps.findIndex(s => s.id === weakest?.stepId)

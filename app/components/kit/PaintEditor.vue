@@ -186,9 +186,9 @@ async function remove(): Promise<void> {
       Still to be made: what to cut for it stands under "Strip cakes".
     </p>
     <div class="grid grid-cols-2 gap-2">
-      <SwitchField v-model="draft.eyeSafe" label="Eye-safe (label)" /><SwitchField
+      <LabelField v-model="draft.eyeSafe" label="Near the eyes" /><LabelField
         v-model="draft.lipSafe"
-        label="Lip-safe (label)"
+        label="On lips"
       />
       <label
         >Opened on<input

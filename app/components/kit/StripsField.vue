@@ -14,9 +14,11 @@ const WIDTH = 8
 const unsafe = computed(() =>
   (['eyeSafe', 'lipSafe'] as const).flatMap(what => {
     const parts = draft.value.strips.map(s => paintOfStrip(s, kit.paints))
-    const bad = draft.value[what] ? parts.filter(p => p && !p[what]) : []
+    const bad = draft.value[what] ? parts.filter(p => p && p[what] !== true) : []
     const names = [...new Set(bad.map(p => p!.name))].join(' and ')
-    return bad.length ? [`${names}: not for ${what === 'eyeSafe' ? 'near the eyes' : 'lips'}`] : []
+    return bad.length
+      ? [`${names}: not known to be for ${what === 'eyeSafe' ? 'near the eyes' : 'lips'}`]
+      : []
   }),
 )
 const add = () => {

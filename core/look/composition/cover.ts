@@ -15,7 +15,7 @@ import {
 } from '../../geometry'
 import { layOn, type Placement } from '../../skin'
 import type { Stencil } from '../../stencil'
-import { kindOf, printedRings, type Step, type World, stepPrints } from '../kinds'
+import { isSparkle, kindOf, printedRings, type Step, type World, stepPrints } from '../kinds'
 
 /** Area of a region, mm2. */
 export const areaOf = (region: readonly Polygon[]): number =>
@@ -48,6 +48,17 @@ function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free
   }
 }
 
+/** What a step leaves free by itself; what is strewn over the print of another leaves free what that does. */
+function keptFree(step: Step, world: World): Ring[] {
+  const hosts = isSparkle(step)
+    ? kindOf(step)
+        .follows(step)
+        // Hosts are steps of the look: rooms below this one only know what all steps have in common.
+        .flatMap(id => (world.host?.(id, step.id)?.step as Step | undefined) ?? [])
+    : []
+  return [step, ...hosts].flatMap(s => kindOf(s).keepsFree(s, world.ground))
+}
+
 /**
  * What a step covers: the areas of its prints, bases, strokes, glitter and gems, and its twin's, clipped and
  * not sampled. This is the one place that answers which mm2 of a region a step covers.
@@ -55,7 +66,7 @@ function laidRings(step: Step, world: World): { rings: (readonly Ring[])[]; free
 export function coverOf(step: Step, world: World): Cover {
   const made = laidRings(step, world)
   const laid = made.rings.map(rings => rings.map(ring => ({ ring, box: boxOf(ring) })))
-  const free = [...kindOf(step).keepsFree(step, world.ground), ...made.free]
+  const free = [...keptFree(step, world), ...made.free]
   /**
    * Only rings near the region are clipped: a texture has thousands. A hole lies within its outer ring, so
    * both are dropped together or the hole alone.

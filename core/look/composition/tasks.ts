@@ -6,6 +6,7 @@ import {
   isSparkle,
   kindOf,
   laysNothing,
+  needsWet,
   ofKind,
   type Step,
   type World,
@@ -121,8 +122,7 @@ function belonging(steps: readonly Step[], world: World): StepLag[] {
       ...kind.follows(step),
       ...(isKind('sheet', step) && step.register ? [step.register.on] : []),
     ]
-    // Gel holds its glitter itself, on dry paint too.
-    const loose = isKind('glitter', step) && step.sort !== 'gel'
+    const loose = isKind('glitter', step) && needsWet(step)
     const window = (from: number) => (loose ? WET_SHARE * drySeconds(steps[from]!, world) : Infinity)
     return [
       ...(wetOn !== null && at(wetOn) >= 0 && at(wetOn) < to

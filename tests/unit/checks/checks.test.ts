@@ -3,6 +3,7 @@ import { paints } from '../../../demo/paints'
 import { afterFix, betterPaints, CHECKS, closedBridges, findingsOf, type Finding } from '#core/checks'
 import {
   paintUseOf,
+  freshGlitter,
   freshLine,
   freshLook,
   freshSheet,
@@ -10,6 +11,7 @@ import {
   groundFor,
   placementsOf,
   beneathAll,
+  timesOf,
   withSteps,
   type LineStep,
   type Look,
@@ -80,17 +82,88 @@ describe('what lies beneath', () => {
 })
 
 describe('a line', () => {
-  const base = { ...freshWash('w', 'Base', ['forehead'], [paint('sky')], ground), wetness: 'damp' as const }
-  const line = freshLine('l', 'swirl', [0, -34], paint('soot'), ground, [0, 0])
-  it('drawn into wet paint is told, and one drawn later or elsewhere is not', () => {
-    expect(found(look([base, line]), 'wetLine')).toMatchObject([
-      { level: 'tip', stepId: 'l', why: expect.stringMatching(/^"Base" needs about \d+ s more/), fix: null },
+  const base = { ...freshWash('w', 'Base', ['forehead'], [paint('kelp')], ground), wetness: 'damp' as const }
+  const drawn = (colour: string, at: [number, number] = [0, -34]) =>
+    freshLine('l', 'swirl', at, paint(colour), ground, [0, 0])
+  it('drawn into wet paint is told where the colours turn to mud, and only there', () => {
+    expect(found(look([base, drawn('rosehip')]), 'mud')).toMatchObject([
+      { level: 'tip', stepId: 'l', why: expect.stringContaining('"Base" is still wet then'), fix: null },
     ])
-    expect(
-      found(look([base, freshLine('l', 'swirl', [40, 60], paint('soot'), ground, [0, 0])]), 'wetLine'),
-    ).toEqual([])
+    // The same paint, black, a neighbour, and what lies elsewhere turn to nothing.
+    for (const colour of ['kelp', 'soot', 'fern'])
+      expect(found(look([base, drawn(colour)]), 'mud')).toEqual([])
+    expect(found(look([base, drawn('rosehip', [40, 60])]), 'mud')).toEqual([])
     const between = Array.from({ length: 6 }, (_, i) => ({ ...sheet('swirl-small', [40, 60]), id: `b${i}` }))
-    expect(found(look([base, ...between, line]), 'wetLine')).toEqual([])
+    expect(found(look([base, ...between, drawn('rosehip')]), 'mud')).toEqual([])
+  })
+
+  it('that goes on from a line of its own colour need not show where they overlap', () => {
+    const liner = { ...freshLine('k', 'eyeliner', [31, 3], paint('soot'), ground, [0, 0]) }
+    const lashes = { ...freshLine('s', 'lashes', [31, 3], paint('soot'), ground, [0, 0]) }
+    const same = shows(1, '#17151A', '#17151A')
+    expect(found(look([lashes]), 'lineContrast', same)).toHaveLength(1)
+    // Laid on the very line, as a second pull is.
+    const again = { ...liner, id: 's' }
+    expect(found(look([liner, again]), 'lineContrast', same)).toEqual([])
+    // A line of another colour beneath is no excuse.
+    const other = { ...liner, load: { kind: 'one' as const, paint: paint('gull') } }
+    expect(found(look([other, again]), 'lineContrast', same)).toHaveLength(1)
+  })
+
+  it('on a lid whose eye is shut for it runs over no eye', () => {
+    const over = { ...freshLine('s', 'swirl', [31, 3], paint('soot'), ground, [0, 0]) }
+    expect(found(look([over]), 'overEyes')).toHaveLength(1)
+    expect(found(look([{ ...over, eyes: 'shut' }]), 'overEyes')).toEqual([])
+  })
+})
+
+describe('glitter over the print of a base', () => {
+  it('leaves the eyes free that the base leaves free by itself', () => {
+    const zones = ['left.lid', 'right.lid', 'left.under-eye', 'right.under-eye', 'face'] as const
+    const base = freshWash('w', 'Eyes', [...zones], [paint('sky')], ground)
+    const glitter: Step = { ...freshGlitter('s', 'print', [0, 0], 'w', ground), sort: 'fine' }
+    expect(found(look([base]), 'overEyes')).toEqual([])
+    expect(
+      found(look([base, glitter]), 'overEyes', [], '2026-06-01', withSteps(world, [base, glitter])),
+    ).toEqual([])
+  })
+})
+
+describe('the limit of a look', () => {
+  it('is held against hands and waiting together', () => {
+    const base = freshWash('w', 'Base', ['forehead'], [paint('sky')], ground)
+    const l = look([base, sheet('heart-crest', [0, -32])])
+    const { finish, waiting } = timesOf(l, withSteps(world, l.steps))
+    expect(waiting).toBeGreaterThan(20)
+    expect(found({ ...l, budget: Math.ceil(finish) }, 'limit')).toEqual([])
+    expect(found({ ...l, budget: Math.floor(finish - waiting) + 5 }, 'limit')).toMatchObject([
+      {
+        level: 'warning',
+        stepId: null,
+        title: expect.stringMatching(/^Takes 0:\d\d longer than its limit$/),
+      },
+    ])
+  })
+})
+
+describe('the label of a paint', () => {
+  const onLid = look([{ ...freshWash('s', 'Lid', ['left.lid'], [paint('sky')], ground) }])
+  const withLabel = (eyeSafe: boolean | null) =>
+    findingsOf(
+      onLid,
+      { ...world, paint: id => ({ ...paints.find(p => p.id === id)!, eyeSafe }) },
+      paints.map(p => ({ ...p, eyeSafe })),
+      [],
+      '2026-06-01',
+    ).filter(f => f.check === 'safe')
+  it('counts as not safe while nobody has entered it, and says so', () => {
+    expect(withLabel(true)).toEqual([])
+    expect(withLabel(false)).toMatchObject([
+      { level: 'problem', title: expect.stringContaining('is not for') },
+    ])
+    expect(withLabel(null)).toMatchObject([
+      { level: 'warning', why: expect.stringContaining('Nobody has entered what its label says') },
+    ])
   })
 })
 
@@ -260,7 +333,7 @@ describe('the other checks', () => {
         '2026-06-01',
       ),
     ).toEqual([])
-    expect(Object.keys(CHECKS)).toHaveLength(27)
+    expect(Object.keys(CHECKS)).toHaveLength(26)
   })
 })
 

@@ -140,25 +140,25 @@ describe('a fix', () => {
 
   it('draws a line that would go into a wet base after steps elsewhere, when these take long enough', () => {
     const base = {
-      ...freshWash('base', 'Base', ['forehead'], [paint('sky')], ground),
+      ...freshWash('base', 'Base', ['forehead'], [paint('kelp')], ground),
       wetness: 'damp' as const,
     }
-    const line = freshLine('line', 'line', [0, -35], soot, ground, [0, 0])
+    const line = freshLine('line', 'line', [0, -35], paint('rosehip'), ground, [0, 0])
     const elsewhere = Array.from({ length: 4 }, (_, i): Step => ({
       ...freshSheet(`s${i}`, `Stencil ${i}`, 'swirl-small', [40, 62], soot),
       twin: MIDLINE,
     }))
     const look = lookOf([base, line, ...elsewhere])
-    const [wet] = found(look, 'wetLine')
+    const [wet] = found(look, 'mud')
     const next = fixed(look, wet!)
     expect(wet!.fix!.words).toMatch(/^Draw it after "Stencil \d"$/)
-    expect(found(next, 'wetLine')).toEqual([])
+    expect(found(next, 'mud')).toEqual([])
     // Alone, or with only a step that it touches behind it, it has nowhere to go.
-    expect(found(lookOf([base, line]), 'wetLine')[0]!.fix).toBeNull()
+    expect(found(lookOf([base, line]), 'mud')[0]!.fix).toBeNull()
     expect(
       found(
         lookOf([base, line, freshSheet('s', 'Crest', 'heart-crest', [0, -35], soot), ...elsewhere]),
-        'wetLine',
+        'mud',
       )[0]!.fix,
     ).toBeNull()
   })

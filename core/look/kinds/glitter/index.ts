@@ -110,9 +110,13 @@ function linesOf(step: GlitterStep, world: World): CardLine[] {
     { label: 'glitter', text: `${what}, about ${cm2.toFixed(1)} cm²`, estimate: true },
     { label: 'where', text: whereOf(step, world) },
     ...(free.length ? [{ label: 'left free', text: free.join(' and ') }] : []),
-    { label: 'when', text: step.on ? 'while that paint is wet' : 'last' },
+    { label: 'when', text: needsWet(step) ? 'while that paint is wet' : 'last: it holds by its own gel' },
   ]
 }
+
+/** Whether glitter sticks only while the paint of its host is wet: gel and chunky glitter hold by their own gel. */
+export const needsWet = ({ on, sort }: GlitterStep): boolean =>
+  on !== null && sort !== 'gel' && sort !== 'chunky'
 
 const moves: Moves<GlitterStep> = {
   ...markMoves(() => []),

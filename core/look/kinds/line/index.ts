@@ -1,5 +1,5 @@
 import { bearing, boxOf, EMPTY_BOX, ringOf, signedArea, type Ring } from '../../../geometry'
-import { effortFrom, strokeEffort, task } from '../../../order'
+import { effortFrom, STROKE_DRIES, strokeEffort, task } from '../../../order'
 import { BRUSHES } from '../../../paint'
 import { lengthOf, mapSpine, shapeOf } from '../../../stroke'
 import { anchorOf, inTheFlat, liesOf } from '../../placement'
@@ -129,7 +129,7 @@ export const lineKind: StepKind<LineStep> = {
   ],
   tool: step => step.brush,
   effort: effortOf,
-  dries: () => 30,
+  dries: () => STROKE_DRIES,
   waits: () => false,
   prints: printsOf,
   outlines: () => [],

@@ -1,5 +1,5 @@
 import { boxOf, tenthPoint, type Point } from '../../../geometry'
-import { baseSeconds, dryingSeconds, effortFrom, HANDS, loadsFor, task } from '../../../order'
+import { baseSeconds, dryingSeconds, effortFrom, HANDS, loadsFor, STROKE_DRIES, task } from '../../../order'
 import { brushFilm, BRUSHES, filmOf, opacityOf, TAKES_UP, takesUpOf, TOOLS } from '../../../paint'
 import { zoneWords } from '../../../skin'
 import { anchorOf, FINGER_MM, twinMap, whereIs } from '../../placement'
@@ -190,7 +190,8 @@ export const washKind: StepKind<Wash> = {
   ],
   tool: wash => wash.brush ?? wash.tool,
   effort: effortOf,
-  dries: (wash, world) => dryingSeconds(wash.wetness, true, filmOn(wash, world)),
+  dries: (wash, world) =>
+    wash.brush ? STROKE_DRIES : dryingSeconds(wash.wetness, true, filmOn(wash, world)),
   waits: () => false,
   prints: printsOf,
   outlines: () => [],

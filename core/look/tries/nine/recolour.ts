@@ -59,8 +59,8 @@ export const showsShare = (lab: Lab, beneath: Lab): number =>
 export function mayLie({ eyeSafe, lipSafe }: Paint, at: Point | null, { world }: Sources): boolean {
   const zone = at && zoneAt(world.ground, at)
   const plain = zone ? plainZone(zone) : ''
-  if (['eye', 'lid', 'under-eye'].includes(plain)) return eyeSafe
-  return plain !== 'lips' || lipSafe
+  if (['eye', 'lid', 'under-eye'].includes(plain)) return eyeSafe === true
+  return plain !== 'lips' || lipSafe === true
 }
 
 /** The colour of the look, besides one step, that the eye goes to: the most colourful. */
