@@ -13,11 +13,13 @@ import { brows, cracks, oilySkin } from './skin'
 import { answers, lids, lipsShared, shutEyes, sittingFindings } from './sitting'
 import { halo, neighbour, nothingDabbed, reload, runsOutOfPaint } from './tools'
 import { wetGround } from './wetGround'
+import { wipedOut } from './wipedOut'
 
 /** Every check, in the order in which its findings are told. */
 export const CHECKS: Readonly<Record<string, Check>> = {
   answers,
   wetGround,
+  wipedOut,
   keepOut,
   overEyes,
   lids,

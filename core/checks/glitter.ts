@@ -10,7 +10,9 @@ import {
   type World,
   enteredTimes,
   needsWet,
+  withSteps,
 } from '../look'
+import { afterFix } from './applyFix'
 import { LEAVE_OUT, ofOneKind, type Case, type Check, type Fix, type Found } from './finding'
 import { keptOff } from './keepOff'
 import { shiftedFrom } from './shiftOff'
@@ -119,7 +121,8 @@ const gems = ofOneKind('gem', ofGem)
 export const sparkle: Check = at => [...glitter(at), ...gems(at)]
 
 /** Fine glitter whose paint is dry by the time it is strewn falls off. */
-function driedBy({ look, step, world }: Case, host: Step): Found[] {
+function driedBy(at: Case & { readonly step: GlitterStep }, host: Step): Found[] {
+  const { look, step, world } = at
   const times = enteredTimes(look, world)
   const passed = (times.get(step.id)?.start ?? 0) - (times.get(host.id)?.end ?? 0)
   const wet = drySeconds(host, world) / 2
@@ -129,16 +132,26 @@ function driedBy({ look, step, world }: Case, host: Step): Found[] {
       level: 'warning',
       title: `${host.label} is dry by then`,
       why: `Its paint stays wet for about ${Math.round(wet)} s and ${Math.round(passed)} s lie between (estimate): fine glitter would fall off. Move this step right behind it.`,
-      fix: behind(host),
+      fix: stillWet(at, host) ? behind(at, host) : null,
     },
   ]
 }
 
-const behind = (host: Step): Fix => ({
-  words: `Right behind "${host.label}"`,
-  sets: [],
-  goes: { behind: host.id },
-})
+/** Whether the paint would be wet for glitter that comes right behind the last of its hosts. */
+function stillWet(at: Case & { readonly step: GlitterStep }, host: Step): boolean {
+  const { look, step, world } = at
+  const moved = afterFix(look.steps, step.id, behind(at, host), () => '')
+  const times = enteredTimes({ steps: moved }, withSteps(world, moved, world.off))
+  const passed = (times.get(step.id)?.start ?? 0) - (times.get(host.id)?.end ?? 0)
+  return passed <= drySeconds(host, world) / 2
+}
+
+/** Puts glitter right behind the last of the steps over whose prints it goes: before one of them it would lack it. */
+function behind({ look, step }: Case & { readonly step: GlitterStep }, host: Step): Fix {
+  const over = new Set([host.id, ...(step.over ?? [])])
+  const last = look.steps.findLast(s => over.has(s.id)) ?? host
+  return { words: `Right behind "${last.label}"`, sets: [], goes: { behind: last.id } }
+}
 
 /** Glitter that should stick goes on while its host is wet; gel and chunky glitter hold by their own gel. */
 export const glitterHost = ofOneKind('glitter', at => {
@@ -163,7 +176,7 @@ export const glitterHost = ofOneKind('glitter', at => {
         level: 'problem',
         title: 'Comes before its paint',
         why: `"${host.label}" is painted later: move this step behind it.`,
-        fix: behind(host),
+        fix: behind(at, host),
       },
     ]
   return needsWet(step) ? driedBy(at, host) : []

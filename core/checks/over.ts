@@ -1,5 +1,19 @@
 import { centroidOf, tenth, type Polygon } from '../geometry'
-import { areaOf, isKind, kindOf, TOUCH, type Wash } from '../look'
+import {
+  areaOf,
+  FOLLOWS,
+  isKind,
+  kindOf,
+  paintedOpenings,
+  placementsOf,
+  seatingOf,
+  TOUCH,
+  type SheetStep,
+  type Wash,
+  type World,
+} from '../look'
+import type { PreparedSheet } from '../stencil'
+import { afterFix } from './applyFix'
 import { LEAVE_OUT, ofSheets, type Case, type Check, type Fix } from './finding'
 import { keptOff } from './keepOff'
 import { openingsOn, withoutOpenings } from './openingsOff'
@@ -49,11 +63,24 @@ export const keepOut = ofSheets(at => {
       level: 'tip',
       title: `${hairy.size} ${hairy.size === 1 ? 'opening lies' : 'openings lie'} over hair`,
       why: 'They print on hair, not on skin: shift the stencil, or leave them out.',
-      fix: withoutOpenings(step, sheet, hairy),
+      fix: standingNoWorse(step, withoutOpenings(step, sheet, hairy), sheet, world),
     })
   }
   return found
 })
+
+/** Leaves openings out only where those that stay follow the skin no worse: else another fault would be told. */
+function standingNoWorse(step: SheetStep, fix: Fix | null, sheet: PreparedSheet, world: World): Fix | null {
+  if (!fix) return null
+  const share = (s: SheetStep) => {
+    const dabbed = paintedOpenings(s, world)
+    const all = placementsOf(s, world).map((p, i) => seatingOf(sheet, p, world, dabbed[i]).seatedPressed)
+    return Math.min(...all)
+  }
+  const [after] = afterFix([step], step.id, fix, () => step.id)
+  const next = share(after as SheetStep)
+  return next >= FOLLOWS || next >= share(step) ? fix : null
+}
 
 /** As little of a print on hair as this is lost without anybody missing it, mm2 (common practice). */
 const ON_HAIR = 12

@@ -7,10 +7,12 @@ import {
   passOpenings,
   toolIn,
   type Pass,
+  type SheetStep,
   type World,
 } from '../look'
 import { TOOLS, type ToolId } from '../paint'
 import type { PreparedSheet } from '../stencil'
+import { closedBridges } from './bleed'
 import { mm, ofSheets } from './finding'
 
 /** Small tools, the largest first. */
@@ -35,7 +37,10 @@ export const halo = ofSheets(({ step, sheet, world, shows }) =>
     const margin = rimOf(pass, sheet)
     if (margin >= reach * 0.5) return []
     const better = SMALLER.find(
-      t => tip(world, t) < tip(world, pass.tool) && margin >= (tip(world, t) / 2) * 0.5,
+      t =>
+        tip(world, t) < tip(world, pass.tool) &&
+        margin >= (tip(world, t) / 2) * 0.5 &&
+        !closesMore(step, i, t, sheet, world),
     )
     return [
       {
@@ -49,6 +54,13 @@ export const halo = ofSheets(({ step, sheet, world, shows }) =>
     ]
   }),
 )
+
+/** Whether more bridges would bleed shut with another tool: a fix makes no new fault. */
+function closesMore(step: SheetStep, i: number, tool: ToolId, sheet: PreparedSheet, world: World): boolean {
+  const closed = (pass: Pass) => closedBridges(step, pass, sheet, world, i).closed.length
+  const pass = step.passes[i]!
+  return closed({ ...pass, tool }) > closed(pass)
+}
 
 /** The least distance between the openings of two passes, mm; null when they share openings. */
 function between(a: Pass, b: Pass, sheet: PreparedSheet): number | null {
@@ -77,8 +89,12 @@ export const neighbour = ofSheets(({ step, sheet, world }) =>
     const reach = tip(world, pass.tool) / 2
     if (gap >= reach) return []
     const better =
-      SMALLER.find(t => tip(world, t) < tip(world, pass.tool) && tip(world, t) / 2 <= gap) ??
-      (pass.tool === 'point' ? undefined : 'point')
+      SMALLER.find(
+        t =>
+          tip(world, t) < tip(world, pass.tool) &&
+          tip(world, t) / 2 <= gap &&
+          !closesMore(step, i, t, sheet, world),
+      ) ?? (pass.tool === 'point' ? undefined : 'point')
     return [
       {
         level: 'warning' as const,

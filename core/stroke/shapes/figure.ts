@@ -167,7 +167,7 @@ export const FIGURES = {
     params: [
       { ...PRESS, usual: 70 },
       param('rays', 'long rays', '', 2, 12, 1, 4),
-      param('short', 'short rays', '%', 0, 90, 5, 45),
+      param('short', 'short rays', '%', 0, 100, 5, 45),
       param('hollow', 'open in the middle', '%', 0, 60, 5, 0),
     ],
     draw: (h, v, b) =>

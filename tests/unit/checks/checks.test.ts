@@ -333,7 +333,7 @@ describe('the other checks', () => {
         '2026-06-01',
       ),
     ).toEqual([])
-    expect(Object.keys(CHECKS)).toHaveLength(26)
+    expect(Object.keys(CHECKS)).toHaveLength(27)
   })
 })
 
