@@ -14,23 +14,25 @@ export function useSparkle() {
 
   const addGem = (cut: GemStep['cut']) =>
     add(twinned(freshGem(nanoid(10), scene.nextSpot(), cut)), 'set a gem')
-  /** Glitter over a stencil's print is strewn before the sheet is lifted, where that is the painter's way. */
-  function beforeLifting(area: GlitterStep['area']): boolean {
+  /** Strews glitter on the last colour layer of the selected stencil, before that is lifted; or no longer. */
+  function beforeLifting(): void {
     const { sheet } = selection
-    if (area !== 'print' || !sheet || ways.now.glitter !== 'lifting' || selection.steps.length > 1)
-      return false
+    if (!sheet) return notices.refuse('Select the stencil step on which glitter goes before it is lifted.')
+    const on = !sheet.passes.at(-1)!.glitter
     const changed = session.edit(
-      'glitter before lifting',
+      on ? 'glitter before lifting' : 'no glitter before lifting',
       onKind('sheet', sheet.id, s => {
-        s.passes.at(-1)!.glitter = true
+        s.passes.at(-1)!.glitter = on
       }),
     )
     if (changed)
-      notices.tell('Strewn on the last colour layer, before the stencil is lifted: your way of working.')
-    return changed
+      notices.tell(
+        on
+          ? `Glitter goes on the last colour layer of "${sheet.label}" before it is lifted.`
+          : `No glitter on "${sheet.label}" before it is lifted.`,
+      )
   }
   function addGlitter(area: GlitterStep['area']): void {
-    if (beforeLifting(area)) return
     const follows = area === 'print' || area === 'rim'
     const host = follows ? sourceFor('There is no print to strew glitter over') : null
     if (follows && !host) return
@@ -45,5 +47,5 @@ export function useSparkle() {
     if (!scene.ground.face) return notices.refuse(`There are no lips on a ${scene.ground.words}.`)
     if (paint) add(freshLips(nanoid(10), [kit.refOf(paint)]), 'paint the lips')
   }
-  return { addGem, addGlitter, addLips }
+  return { addGem, addGlitter, addLips, beforeLifting }
 }

@@ -27,7 +27,7 @@ export function useStepClipboard() {
       )
     )
       return
-    selection.id = session.look!.steps[before]?.id ?? null
+    selection.take(session.look!.steps.slice(before).map(s => s.id))
   }
   return { kept, copy, paste }
 }

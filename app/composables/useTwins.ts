@@ -12,7 +12,7 @@ export function useTwins() {
   function set(rule: TwinRule): void {
     const { step } = selection
     if (!step) return
-    if (!session.edit('twin', setTwin(plain(step), rule, session.look!.steps, scene.world))) return
+    if (!session.edit('twin', setTwin(plain(step), rule, session.look!.focus, scene.world))) return
     selection.holdsTwin = false
     // By eye it goes nearly there, and is the painter's to place.
     const sheet = selection.sheet

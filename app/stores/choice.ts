@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { dabOnly, goAroundOnly, isKind, openingNumbers, paintedOpenings, type SheetStep } from '#core/look'
+import { dabbedOpenings, dabOnly, goAroundOnly, isKind, openingNumbers, type SheetStep } from '#core/look'
 import { distance, polygonArea, ringCentroid } from '#core/geometry'
 import { motifsOf, type PreparedSheet } from '#core/stencil'
 import { useScene } from './scene'
@@ -42,7 +42,7 @@ const choosingAround = ({ step, openings }: AroundSheet, { world }: Scene): Choo
   step,
   words: 'openings to outline',
   chosen: new Set(openings ?? []),
-  may: paintedOpenings(step, world)[0]!,
+  may: dabbedOpenings(step, world),
 })
 
 /** Openings in the order of a way that goes from each to the nearest next, from the leftmost on. */

@@ -10,7 +10,6 @@ const kit = useKit()
 const sponging = useSponging()
 const selection = useSelection()
 const ways = useWays()
-const how = ref<'area' | 'sponge' | 'over'>('area')
 const HOWS = [
   ['area', 'Dab an area'],
   ['sponge', 'By sponge'],
@@ -39,11 +38,24 @@ const onArm: typeof onFace = [
 const areas = computed(() => (scene.ground.face ? onFace : onArm))
 /** A base on an outline of its own. */
 const DRAWN = 'Its own outline'
-const where = ref<string[]>(['Forehead'])
-const colours = ref<string[]>([])
-watch(areas, () => {
-  where.value = [areas.value[0]!.words]
-})
+// What was chosen stays while other trays and other looks are open.
+const { how, where, whereChosen, colours } = useBaseChoice()
+watch(
+  areas,
+  () => {
+    if (where.value.every(w => w !== DRAWN && !areas.value.some(a => a.words === w))) {
+      where.value = [areas.value[0]!.words]
+      whereChosen.value = false
+    }
+  },
+  { immediate: true },
+)
+/** The first press says where: what stood there before nobody had chosen. */
+function chooseWhere(words: string): void {
+  const before = whereChosen.value || where.value.includes(words) ? where.value.filter(w => w !== DRAWN) : []
+  whereChosen.value = true
+  where.value = toggle(before, words)
+}
 const toggle = (list: string[], item: string, most = 99) =>
   list.includes(item) ? list.filter(v => v !== item) : [...list, item].slice(-most)
 
@@ -142,12 +154,7 @@ const overs = computed(() => {
             :key="a.words"
             class="chip"
             :aria-pressed="where.includes(a.words)"
-            @click="
-              where = toggle(
-                where.filter(w => w !== DRAWN),
-                a.words,
-              )
-            "
+            @click="chooseWhere(a.words)"
           >
             {{ a.words }}
           </button>
@@ -186,6 +193,8 @@ const overs = computed(() => {
       <p class="min-h-5 text-[0.87rem] text-soft">
         {{ colours.map(id => kit.find(id)?.name).join(' to ') || 'Choose at least one colour.' }}
       </p>
+    </div>
+    <div v-if="how !== 'over'" class="shrink-0 border-t border-rule p-3">
       <button
         v-if="how === 'area'"
         class="btn-main w-full"
@@ -208,7 +217,7 @@ const overs = computed(() => {
         </button>
       </div>
     </div>
-    <div v-else class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
+    <div v-if="how === 'over'" class="min-h-0 flex-1 space-y-3 overflow-y-auto p-3">
       <p class="text-[0.87rem] leading-snug text-soft">
         Over {{ named }}<template v-if="!selection.steps.length">, the last that was laid</template>.
       </p>

@@ -11,6 +11,8 @@ const session = useSession()
 const scene = useScene()
 const laying = useLaying()
 const sparkle = useSparkle()
+const selection = useSelection()
+const ways = useWays()
 const arrangements = useArrangements()
 const flow = useFlow()
 const drawer = useDrawer()
@@ -93,6 +95,16 @@ async function motif(spot: EmptySpot, n: number): Promise<void> {
           @click="sparkle.addGlitter(area)"
         >
           {{ words }}
+        </button>
+        <button
+          v-if="selection.sheet"
+          class="btn text-[0.87rem]"
+          :class="ways.now.glitter === 'lifting' && 'border-mulberry!'"
+          :aria-pressed="selection.sheet.passes.at(-1)!.glitter"
+          v-tip="'On the last colour layer of the selected stencil, while that still lies there'"
+          @click="sparkle.beforeLifting()"
+        >
+          before lifting "{{ selection.sheet.label }}"
         </button>
       </div>
     </section>

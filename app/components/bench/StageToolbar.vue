@@ -37,7 +37,7 @@ const NEARER = 1.35
     <StageSwitch
       :model-value="turned"
       :title="`Turn the ${scene.ground.face ? 'head' : 'arm'}`"
-      label="Turn the head"
+      :label="`Turn the ${scene.ground.face ? 'head' : 'arm'}`"
       @update:model-value="turned = true"
     >
       <Rotate3d :size="17" />

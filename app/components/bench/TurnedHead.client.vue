@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { X } from '@lucide/vue'
-import type { Look } from '#core/look'
+import { kindOf, type Look } from '#core/look'
 import { modelOf } from '#core/skin'
 import type { Wrapped } from '~/workers/picture'
 import type { HeadScene, Turn } from './head/scene'
@@ -15,14 +15,28 @@ const settings = useSettings()
 const holder = useTemplateRef<HTMLDivElement>('holder')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { width, height } = useElementSize(holder)
-const turn = ref<Turn>({ across: 35, up: 0 })
+/** More of the design than this on one side is on that side, mm2 of boxes. */
+const SIDED = 200
+/** How far the head is turned when it opens, degrees: toward the side on which most of the design lies. */
+const OPENS = 35
+const turn = ref<Turn>({ across: OPENS * sideOf(), up: 0 })
+/** The side of the picture on which most of the look lies: -1 is its left, which is the person's right. */
+function sideOf(): -1 | 1 {
+  let weight = 0
+  for (const step of session.look?.steps ?? []) {
+    if (scene.world.off?.has(step.id)) continue
+    for (const b of kindOf(step).boxes(step, scene.world))
+      weight += Math.sign(b.minX + b.maxX) * (b.maxX - b.minX) * (b.maxY - b.minY)
+  }
+  return weight < -SIDED ? -1 : 1
+}
 const problem = ref('')
 const ready = ref(false)
-/** Three fixed views, kept as small pictures. Left and right are the painter's. */
+/** Three fixed views, kept as small pictures. Left and right are the person's own. */
 const fixed = [
-  ['from the left', -62],
+  ['from their right', -62],
   ['front', 0],
-  ['from the right', 62],
+  ['from their left', 62],
 ] as const
 const thumbs = ref<string[]>([])
 /** px to the mm of the picture that the skin wears. */
@@ -38,7 +52,7 @@ onMounted(async () => {
     head = new HeadScene(canvas.value!)
   } catch {
     problem.value =
-      'This browser has no WebGL, so the head cannot be turned here. The picture from the front and everything else work as before.'
+      'This browser has no WebGL, so nothing can be turned here. The picture from the front and everything else work as before.'
     return
   }
   await refresh()
@@ -118,7 +132,7 @@ function key(event: KeyboardEvent): void {
 const words = computed(() =>
   turn.value.across === 0
     ? 'from the front'
-    : `${Math.abs(turn.value.across).toFixed(0)}° from the ${turn.value.across < 0 ? 'left' : 'right'}`,
+    : `${Math.abs(turn.value.across).toFixed(0)}° from their ${turn.value.across < 0 ? 'right' : 'left'}`,
 )
 </script>
 
@@ -135,14 +149,14 @@ const words = computed(() =>
       tabindex="0"
       class="block size-full touch-none"
       role="application"
-      aria-label="The turned head: drag it, or use the arrow keys; 1, 2 and 3 are fixed views"
+      aria-label="The turned view: drag it, or use the arrow keys; 1, 2 and 3 are fixed views"
       @pointerdown="press"
       @pointermove="drag"
       @pointerup="grip = null"
       @pointercancel="grip = null"
     />
     <div v-if="!problem && !ready" class="absolute inset-0 flex items-center justify-center">
-      <WaitBar words="Turning the head…" @stop="emit('close')" />
+      <WaitBar :words="`Turning the ${scene.ground.words}…`" @stop="emit('close')" />
     </div>
     <p
       v-if="problem"

@@ -2,7 +2,7 @@ import { tenth, tenthPoint, wrapDegrees, type Point } from '../../geometry'
 import { layOn } from '../../skin'
 import { lengthOf } from '../../stroke'
 import { copied, NO_TWIN } from '../document'
-import { halfTurnAbout, moveDrawings } from '../composition'
+import { designMiddle, moveDrawings } from '../composition'
 import { isKind, isMark, kindOf, movedLoops, type LineStep, type Step, type World } from '../kinds'
 import { turnedHandles } from '../placement'
 import { onKind, Refused, type Command } from './command'
@@ -44,7 +44,7 @@ export const turnedCopy =
   draft => {
     const chosen = draft.steps.filter(s => ids.has(s.id))
     if (!chosen.length) return
-    const about = halfTurnAbout(chosen[0]!, chosen, world)
+    const about = designMiddle(chosen, world) ?? draft.focus
     draft.steps.push(...copiesTurned(chosen, degrees, about, world, newId))
   }
 

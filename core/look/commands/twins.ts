@@ -1,4 +1,4 @@
-import { tenth, tenthPoint } from '../../geometry'
+import { tenth, tenthPoint, type Point } from '../../geometry'
 import { halfTurnAbout } from '../composition'
 import { copied, NO_TWIN, type TwinRule } from '../document'
 import { exactTwin, kindOf, movedLoops, type MarkStep, type SheetStep, type Step, type World } from '../kinds'
@@ -10,15 +10,15 @@ import { addBehind } from './steps'
 /**
  * Gives a step a twin by a rule, or takes it; a twin of its own place goes back to its rule. Refused on a
  * face when the rule is half a turn.
- * @param steps all steps of the look, about whose middle half a turn is made
+ * @param focus the focal point of the look, about which half a turn is made at first
  */
-export const setTwin = (step: Step, rule: TwinRule, steps: readonly Step[], world: World): Command => {
+export const setTwin = (step: Step, rule: TwinRule, focus: Point, world: World): Command => {
   const turn = rule === 'turn'
   if (turn && world.ground.face)
     return () => {
       throw new Refused('Half a turn is for arms: on a face the other side is a mirror image.')
     }
-  const about = turn ? halfTurnAbout(step, steps, world) : null
+  const about = turn ? halfTurnAbout(step, focus, world) : null
   return onStep(step.id, s => {
     if (kindOf<Step>(s).mayTwin(s)) s.twin = { ...NO_TWIN, rule, about, own: null }
   })
@@ -37,12 +37,26 @@ export const twinAll =
       const may = ids.has(s.id) && s.twin.rule === 'none' && kindOf<Step>(s).mayTwin(s)
       const at = may && kindOf<Step>(s).anchor(s)
       if (!at || (!turn && Math.abs(at[0]) < ON_MIDLINE)) continue
-      s.twin = { ...NO_TWIN, rule, about: turn ? halfTurnAbout(s, draft.steps, world) : null, own: null }
+      s.twin = { ...NO_TWIN, rule, about: turn ? halfTurnAbout(s, draft.focus, world) : null, own: null }
       any = true
     }
     if (!any)
       throw new Refused('Nothing of it lies on one side alone: all of it has its twin, or needs none.')
   }
+/** Moves the point about which a step's twin is turned by half a turn; all others with that point go along. */
+export const moveHalfTurn = (id: string, at: Point): Command => {
+  return draft => {
+    const step = draft.steps.find(s => s.id === id)
+    if (step?.twin.rule !== 'turn') return
+    const [x, y] = step.twin.about ?? [0, 0]
+    const to = tenthPoint(at)
+    for (const s of draft.steps) {
+      const [u, v] = s.twin.about ?? [0, 0]
+      if (s.twin.rule === 'turn' && u === x && v === y) s.twin.about = to
+    }
+  }
+}
+
 /** Nearer to the midline than this a step lies on it, and has no other side, mm. */
 export const ON_MIDLINE = 3
 

@@ -1,4 +1,4 @@
-import { boxOf, EMPTY_BOX, tenth, wrapDegrees, type Point } from '../../geometry'
+import { boxOf, EMPTY_BOX, tenth, tenthPoint, wrapDegrees, type Point } from '../../geometry'
 import { NO_TWIN } from '../document'
 import { isMark, kindOf, ofKind, placementOf, printedMiddle, type Step, type World } from '../kinds'
 import { atSoThat, flippedHandles, liesAt } from '../placement'
@@ -57,14 +57,13 @@ export function designMiddle(steps: readonly Step[], world: World): Point | null
 const UPON_ITSELF = 6
 
 /**
- * The point about which a step is turned by half a turn: the middle of the whole design; for what lies there
- * itself the arm's middle line at its height, so that its twin goes to the other edge, and for what lies on
- * that line the middle of the arm.
+ * The point about which a step is turned by half a turn at first: the focal point, which is shown and stays where it
+ * is; for what lies there itself the arm's middle line at its height, so that its twin goes to the other edge, and
+ * for what lies on that line the middle of the arm.
  */
-export function halfTurnAbout(step: Step, steps: readonly Step[], world: World): [number, number] {
+export function halfTurnAbout(step: Step, focus: Point, world: World): [number, number] {
   const own = designMiddle([step], world) ?? [0, 0]
-  const middle = designMiddle(steps, world) ?? own
   const clear = (p: Point) => Math.hypot(p[0] - own[0], p[1] - own[1]) > UPON_ITSELF
-  const about = [middle, [0, own[1]] as Point, [0, 0] as Point].find(clear) ?? [0, 0]
-  return [about[0], about[1]]
+  const about = [focus, [0, own[1]] as Point, [0, 0] as Point].find(clear) ?? [0, 0]
+  return tenthPoint(about)
 }

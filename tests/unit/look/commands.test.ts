@@ -28,6 +28,7 @@ import {
   liesOf,
   moreHandles,
   moveOneFocus,
+  moveHalfTurn,
   moveHandle,
   moveLandmark,
   moveStep,
@@ -176,25 +177,28 @@ describe('placing a stencil', () => {
 describe('twins', () => {
   it('are given by a rule where a step may have one; half a turn is refused on a face', () => {
     const step = line('l')
-    const steps = [step]
-    expect(only(after(lookOf(step), setTwin(step, 'features', steps, world)), 'line').twin.rule).toBe(
+    expect(only(after(lookOf(step), setTwin(step, 'features', [0, 0], world)), 'line').twin.rule).toBe(
       'features',
     )
-    expect(refusal(lookOf(step), setTwin(step, 'turn', steps, world))).toMatch(/for arms/)
+    expect(refusal(lookOf(step), setTwin(step, 'turn', [0, 0], world))).toMatch(/for arms/)
     const zones = freshWash('w', 'W', ['forehead'], [soot], ground)
-    expect(only(after(lookOf(zones), setTwin(zones, 'midline', [zones], world)), 'wash').twin.rule).toBe(
+    expect(only(after(lookOf(zones), setTwin(zones, 'midline', [0, 0], world)), 'wash').twin.rule).toBe(
       'none',
     )
   })
 
-  it('on an arm are half a turn about the middle of the design', () => {
+  it('on an arm are half a turn about the focal point, which can be moved and then stays', () => {
     const arm: ArmCanvas = { kind: 'arm', part: 'forearm', side: 'right', measures: null }
     const there = { ...world, ground: groundOf(arm, 30) }
     const step = line('l', [20, 30])
     const look = { ...lookOf(step), canvas: arm }
-    expect(only(after(look, setTwin(step, 'turn', [step], there)), 'line').twin).toMatchObject({
-      rule: 'turn',
-    })
+    const turned = after(look, setTwin(step, 'turn', [0, 12], there))
+    expect(only(turned, 'line').twin).toMatchObject({ rule: 'turn', about: [0, 12] })
+    const moved = after(turned, moveHalfTurn('l', [3, -5]))
+    expect(only(moved, 'line').twin.about).toEqual([3, -5])
+    // It stays there whatever else is painted.
+    const more = after(moved, addSteps([line('m', [-30, 80])]))
+    expect(more.steps[0]!.twin.about).toEqual([3, -5])
   })
 
   it('become steps of their own where they lie, with what a mirror image changes', () => {

@@ -10,7 +10,6 @@ import {
   aroundSpines,
   atSoThat,
   coverOf,
-  designMiddle,
   flipTogether,
   freshDots,
   freshGlitter,
@@ -218,19 +217,17 @@ describe('what is printed is the pivot', () => {
     expect(printedMiddle(sheet('heart-crest', [0, -30]), world)).toEqual([0, 0])
   })
 
-  it('of half a turn on an arm: the middle of the design', () => {
+  it('of half a turn on an arm: the focal point', () => {
     const w: World = { ...world, ground: arm }
     const a = sheet('swirl-small', [-10, -60], { id: 'a' })
-    const b = sheet('swirl-small', [10, 20], { id: 'b' })
-    const about = halfTurnAbout(a, [a, b], w)
-    const middle = designMiddle([a, b], w)!
-    expect(about).toEqual(middle)
+    const about = halfTurnAbout(a, [0, -18], w)
+    expect(about).toEqual([0, -18])
     const turned: SheetStep = { ...a, twin: { rule: 'turn', about, own: null } }
     const [own, twin] = laidOf(turned, w).map(l => l.point([0, 0]))
     expect((own![0] + twin![0]) / 2).toBeCloseTo(about[0], 0)
     expect((own![1] + twin![1]) / 2).toBeCloseTo(about[1], 0)
     // Alone it goes to the other edge instead of onto itself.
-    const alone = halfTurnAbout(sheet('swirl-small', [25, -40]), [sheet('swirl-small', [25, -40])], w)
+    const alone = halfTurnAbout(sheet('swirl-small', [25, -40]), [25, -40], w)
     expect(alone[0]).toBe(0)
   })
 })

@@ -474,7 +474,7 @@ describe('a base under a stencil', () => {
       .flatMap(r => [[r[0]!, r[1]!] as const])
     expect(base.points).not.toEqual(wash.points)
     expect(print.every(p => outline.some(o => ringHolds(o, ...p)))).toBe(true)
-    const twinned = settled(after(look, setTwin(sheet, 'features', look.steps, world)))
+    const twinned = settled(after(look, setTwin(sheet, 'features', look.focus, world)))
     expect(twinned.steps.map(s => s.twin.rule)).toEqual(['features', 'features'])
   })
 })

@@ -34,6 +34,7 @@ const noGhosts = (): Ghosts => ({
   loop: shallowRef(null),
   axis: shallowRef(null),
   mark: shallowRef(null),
+  about: shallowRef(null),
   snap: shallowRef(null),
 })
 

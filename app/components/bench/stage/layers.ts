@@ -16,12 +16,13 @@ import { drawGuides, drawLandmarkHandles, drawRuler } from './guides'
 import { drawLift, drawSheetGrid } from './lift'
 import { coarse } from './lighter'
 import { drawFlow, drawSpots } from './flow'
-import { drawAxis, drawHeldLoop, drawLoop, drawSnap, drawTape } from './shapes'
+import { drawAxis, drawHalfTurn, drawHeldLoop, drawLoop, drawSnap, drawTape } from './shapes'
 import { drawGuideSteps, drawMarks } from './marks'
 import { drawChoice } from './openings'
 import type { NearPicture } from './middle'
 import type { StandingPicture } from './standing'
 import type { Ghosts } from './tools'
+import { useHalfTurn } from './tools/halfTurn'
 import { toScreen, type View } from './view'
 
 /** What the layers of the stage show. */
@@ -166,6 +167,7 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
   const settings = useSettings()
   const gradient = useGradient()
   const { loops } = useLoops()
+  const halfTurn = useHalfTurn()
 
   function marks(): void {
     const shaped = ghosts.shaped.value
@@ -188,6 +190,8 @@ function handleLayer({ view, fitting, playing, ghosts }: Shown): Konva.Layer {
     for (const loop of loops.value) drawHeldLoop(on, loop, view.value)
     const axis = ghosts.axis.value ?? gradient.now
     if (axis) drawAxis(on, axis, view.value)
+    const centre = ghosts.about.value ?? halfTurn()
+    if (centre) drawHalfTurn(on, centre, view.value)
   }
   // Where it moves to is none of this layer's: it would be drawn anew for nothing with each move.
   const moving = computed(() => ghosts.preview.value !== null)

@@ -135,3 +135,29 @@ export function drawLoop(layer: Konva.Layer, loop: readonly Point[], view: View)
   const line = rimmedLine({ points, closed: true, dash: [4, 3], fill: 'rgba(122,46,93,0.12)' })
   for (const shape of line) layer.add(shape)
 }
+
+/** The centre of a half turn: two arrows round a point, with what it is. */
+export function drawHalfTurn(on: Konva.Layer, at: Point, view: View): void {
+  const [x, y] = toScreen(view, at)
+  const arc = (rotation: number) =>
+    new Konva.Arc({ innerRadius: 9, outerRadius: 11.5, angle: 130, rotation, fill: MULBERRY })
+  const group = new Konva.Group({ x, y, listening: false })
+  group.add(
+    new Konva.Circle({ radius: 14, fill: PAPER, opacity: 0.85 }),
+    arc(-65),
+    arc(115),
+    new Konva.Circle({ radius: 3, fill: MULBERRY, stroke: PAPER, strokeWidth: 1 }),
+    new Konva.Text({
+      x: 17,
+      y: -7,
+      text: 'centre of the half turn',
+      fontSize: 13,
+      fontFamily: 'Atkinson Hyperlegible Next Variable',
+      fill: MULBERRY,
+      stroke: PAPER,
+      strokeWidth: 3,
+      fillAfterStrokeEnabled: true,
+    }),
+  )
+  on.add(group)
+}

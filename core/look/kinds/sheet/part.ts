@@ -13,7 +13,7 @@ import {
 import { layOn, mirroredZone, zoneWords, type ZoneId } from '../../../skin'
 import type { Print } from '../print'
 import type { World } from '../world'
-import { passOpenings } from './openings'
+import { passNumbers, passOpenings } from './openings'
 import { placementOf } from './placements'
 import type { Part, Pass, SheetStep } from './schema'
 
@@ -82,6 +82,26 @@ export function partShare(pass: Pass, step: SheetStep, world: World): number {
     if (rings.some(r => ringHolds(r, ...at))) within += area
   }
   return all > 0 ? within / all : 1
+}
+
+/**
+ * The openings of a step's sheet that some pass dabs where it lies: those that it names and that its part reaches
+ * with their middles.
+ */
+export function dabbedOpenings(step: SheetStep, world: World): ReadonlySet<number> {
+  const sheet = world.stencil(step.stencil)
+  if (!sheet) return new Set()
+  const laid = layOn(world.ground.surface, placementOf(step), world.quick)
+  return new Set(
+    step.passes.flatMap(pass => {
+      const rings = pass.part ? partRings(pass.part, step, world) : null
+      return passNumbers(pass, sheet).filter(n => {
+        const b = boxAround([sheet.openings[n]!])
+        const at: Point = laid.point([(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2])
+        return !rings || rings.some(r => ringHolds(r, ...at))
+      })
+    }),
+  )
 }
 
 /** Whether a pass that is kept to a part dabs anything there. */

@@ -2,6 +2,7 @@ import { choosingTool } from './choosing'
 import { drawingTool } from './drawing'
 import { focusTool } from './focus'
 import { gradientTool } from './gradient'
+import { halfTurnTool } from './halfTurn'
 import { landmarkTool } from './landmarks'
 import { loopTool } from './loops'
 import { markHandleTool } from './markHandles'
@@ -25,6 +26,7 @@ const TOOLS: readonly ((hand: StageHand) => Tool)[] = [
   pickingTool,
   gradientTool,
   loopTool,
+  halfTurnTool,
   sheetHandleTool,
   markHandleTool,
   focusTool,

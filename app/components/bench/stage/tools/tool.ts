@@ -44,6 +44,8 @@ export interface Ghosts {
   readonly loop: ShallowRef<readonly Point[] | null>
   readonly axis: ShallowRef<HeldAxis | null>
   readonly mark: ShallowRef<{ id: string; at: Point } | null>
+  /** The point about which a twin is turned by half a turn. */
+  readonly about: ShallowRef<Point | null>
   /** The line to which what moves was drawn. */
   readonly snap: ShallowRef<SnapLine | null>
 }
