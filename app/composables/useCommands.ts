@@ -1,6 +1,8 @@
 /** Something that can be done from the list of commands. */
 export interface Doing {
   readonly words: string
+  /** Other words that people use for it: they are searched too, behind the name. */
+  readonly also?: string
   /** The key that does it too, as it is shown. */
   readonly keys?: string
   readonly run: () => unknown

@@ -7,6 +7,8 @@ import type { TryFacts } from '~/workers/tries'
 export interface PaintedTry {
   readonly canvas: HTMLCanvasElement
   readonly wide: number
+  /** What it is the picture of: any other look is of before, or of after. */
+  readonly of?: Look
 }
 
 const today = (): string => new Date().toISOString().slice(0, 10)
@@ -32,7 +34,7 @@ export function useTryPictures(looks: () => readonly Look[], pxPerMm: () => numb
     try {
       await painter.sideBySide(list, px, told, (n, picture, weighed) => {
         const { id } = list[n]!
-        const painted = { canvas: canvasOf(picture), wide: picture.width / px }
+        const painted = { canvas: canvasOf(picture), wide: picture.width / px, of: list[n]! }
         pictures.value = new Map(pictures.value).set(id, painted)
         facts.value = new Map(facts.value).set(id, weighed)
         done.value = (done.value ?? 0) + 1

@@ -21,6 +21,11 @@ const ORDERS = {
   },
 } as const
 const file = useTemplateRef<HTMLInputElement>('file')
+/** Where the keyboard can go at once. */
+const SKIPS = [
+  ['To the looks', '[data-look] a'],
+  ['To the search', '[aria-label="Search looks"]'],
+] as const
 const tags = computed(() => [...new Set(looks.value.flatMap(l => l.tags))].sort())
 /** Families whose tries are laid out beside them. */
 const open = ref<ReadonlySet<string>>(new Set())
@@ -57,7 +62,9 @@ const { width } = useElementSize(scroller)
 const CELL = 240
 const GAP = 16
 const WORDS = 108
-const columns = computed(() => Math.max(1, Math.floor((width.value + GAP) / CELL)))
+/** On a phone two cards stand beside one another: with one a page would show less than one look. */
+const LEAST_COLUMNS = 2
+const columns = computed(() => Math.max(LEAST_COLUMNS, Math.floor((width.value + GAP) / CELL)))
 const cardWidth = computed(() => (width.value - GAP * (columns.value - 1)) / columns.value)
 /** No card stands before the width is known: it would be made twice. */
 const rows = computed(() => (width.value > 0 ? inRows(shown.value, columns.value) : []))
@@ -76,10 +83,11 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
 
 <template>
   <main class="mx-auto flex h-dvh max-w-[1280px] flex-col px-3 sm:px-6 min-[1800px]:max-w-[1800px]">
-    <header class="flex flex-wrap items-center gap-3 py-5">
+    <SkipLinks :to="SKIPS" />
+    <header class="flex flex-wrap items-center gap-2 py-2 sm:gap-3 sm:py-5">
       <h1 class="sr-only">Looks</h1>
-      <AppNav class="mr-auto" />
-      <label class="relative block w-full sm:w-56"
+      <AppNav class="mr-auto max-sm:w-full" />
+      <label class="relative block min-w-0 flex-1 sm:w-56 sm:flex-none"
         ><Search :size="15" class="absolute top-2 left-2.5 text-soft" /><input
           v-model="search"
           class="field pl-8!"
@@ -87,7 +95,7 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
           placeholder="Search looks"
           aria-label="Search looks"
       /></label>
-      <select v-model="order" class="field w-auto!" aria-label="Order of the looks">
+      <select v-model="order" class="field w-auto! max-sm:w-24!" aria-label="Order of the looks">
         <option v-for="(o, key) in ORDERS" :key="key" :value="key">{{ o.words }}</option>
       </select>
       <button
@@ -95,9 +103,11 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
         v-tip="'Backups of everything, and looks that were deleted'"
         @click="keeping = true"
       >
-        <Archive :size="16" />Kept safe
+        <Archive :size="16" /><span class="max-sm:sr-only">Kept safe</span>
       </button>
-      <button class="btn" @click="file?.click()"><FileUp :size="16" />Import</button>
+      <button class="btn" @click="file?.click()">
+        <FileUp :size="16" /><span class="max-sm:sr-only">Import</span>
+      </button>
       <input
         ref="file"
         type="file"
@@ -107,14 +117,21 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
         aria-label="Look files"
         @change="take"
       />
-      <button class="btn-main" @click="gallery.create"><FilePlus2 :size="16" />New look</button>
+      <button class="btn-main" @click="gallery.create">
+        <FilePlus2 :size="16" /><span class="max-sm:sr-only">New look</span>
+      </button>
     </header>
-    <div v-if="tags.length" class="mb-4 flex flex-wrap gap-1.5" role="group" aria-label="Tags">
-      <button class="chip" :aria-pressed="tag === ''" @click="tag = ''">all</button>
+    <div
+      v-if="tags.length"
+      class="mb-2 flex gap-1.5 max-sm:overflow-x-auto max-sm:pb-1 sm:mb-4 sm:flex-wrap"
+      role="group"
+      aria-label="Tags"
+    >
+      <button class="chip shrink-0" :aria-pressed="tag === ''" @click="tag = ''">all</button>
       <button
         v-for="t in tags"
         :key="t"
-        class="chip"
+        class="chip shrink-0"
         :aria-pressed="tag === t"
         @click="tag = tag === t ? '' : t"
       >
@@ -145,7 +162,7 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
           :ref="measured"
           :key="row.index"
           :data-index="row.index"
-          class="absolute inset-x-0 top-0 grid gap-4 pb-4"
+          class="absolute inset-x-0 top-0 grid gap-2 pb-2 sm:gap-4 sm:pb-4"
           :style="{
             transform: `translateY(${row.start}px)`,
             gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,

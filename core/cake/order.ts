@@ -1,7 +1,31 @@
-import { deltaE, labOf, mudOf, type LinearRgb } from '../paint'
+import { chromaOf, deltaE, labOf, mudOf, type LinearRgb } from '../paint'
 
 /** A join that turns to mud weighs more than any differences of colour could. */
 const MUD_WEIGHS = 10_000
+
+/** Less coloured than this a strip is a grey, which has no hue (CIE C*; common practice). */
+const GREY = 14
+
+/** The hue of a colour, degrees of the a*b* plane from 0 to 360. */
+function hueOf(colour: LinearRgb): number {
+  const { a, b } = labOf(colour)
+  return ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360
+}
+
+/**
+ * The order of a rainbow: hue after hue, beginning behind the widest gap of hues that the strips leave, so that the
+ * ends are as far apart as they can be; greys come first, light to dark.
+ * @returns the numbers of the strips in that order
+ */
+export function hueOrder(strips: readonly LinearRgb[]): number[] {
+  const all = strips.map((colour, n) => ({ n, hue: hueOf(colour), grey: chromaOf(colour) < GREY }))
+  const greys = all.filter(s => s.grey).sort((p, q) => labOf(strips[q.n]!).l - labOf(strips[p.n]!).l)
+  const hues = all.filter(s => !s.grey).sort((p, q) => p.hue - q.hue)
+  const gapBefore = (i: number) => (hues[i]!.hue - hues.at(i - 1)!.hue + 360) % 360
+  let first = 0
+  for (let i = 1; i < hues.length; i++) if (gapBefore(i) > gapBefore(first)) first = i
+  return [...greys, ...hues.slice(first), ...hues.slice(0, first)].map(s => s.n)
+}
 
 /**
  * What it costs to let each strip follow each other one: whether they turn to mud, how far apart they are, how

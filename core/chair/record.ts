@@ -76,6 +76,8 @@ export const runSchema = z.strictObject({
   seconds,
   paused: seconds,
   note: textSchema(2000),
+  /** Whether the painter has left it out of the own pace; it is not when left out. */
+  leftOut: z.boolean({ error: 'must be true or false' }).optional(),
   steps: z.array(runStepSchema).max(80, 'must not have more than 80 steps'),
 })
 export type Run = z.infer<typeof runSchema>
@@ -101,15 +103,63 @@ export function parseRun(data: unknown): { ok: true; run: Run } | { ok: false; e
   }
 }
 
-/** The times of a run that tell of the painter's pace: of steps that were done in one go. */
-export const timesIn = ({ steps }: Pick<Run, 'steps'>): TaskTime[] =>
-  steps.flatMap(({ task, usual, seconds: took, ending, again }) =>
-    ending === 'done' && took !== null && took > 0 && again === 0 ? [{ task, usual, seconds: took }] : [],
-  )
+/** Whether a run counts for the painter's pace, or why it does not. */
+export type Standing = 'counts' | 'not ended' | 'clicked through' | 'left out' | 'no times'
 
-/** The painter's own paces from all runs that were ended. */
-export const pacesIn = (runs: readonly Pick<Run, 'steps' | 'endedAt'>[]): Pace[] =>
-  pacesOf(runs.flatMap(run => (run.endedAt === null ? [] : timesIn(run))))
+/** The part of a run that tells of a pace. */
+type Timed = Pick<Run, 'steps' | 'endedAt' | 'leftOut' | 'typed' | 'seconds' | 'planned'>
+
+/**
+ * Nobody paints a step in so small a share of its usual time, or in so few seconds; and nobody a whole look in so
+ * small a share (common practice).
+ */
+const STEP_SHARE = 0.25
+const STEP_LEAST = 2
+const WHOLE_SHARE = 0.4
+
+const doneIn = ({ steps }: Pick<Run, 'steps'>) =>
+  steps.flatMap(s => (s.ending === 'done' && s.seconds !== null ? [{ ...s, seconds: s.seconds }] : []))
+const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0)
+
+/** Whether the steps of a run were only pressed through. */
+function clickedThrough(run: Pick<Run, 'steps'>): boolean {
+  const done = doneIn(run)
+  const quick = done.filter(s => s.seconds < Math.max(STEP_LEAST, STEP_SHARE * s.usual)).length
+  const whole = sum(done.map(s => s.seconds)) < WHOLE_SHARE * sum(done.map(s => s.usual))
+  return done.length > 0 && (quick > done.length / 2 || whole)
+}
+
+/** Whether a run counts for the painter's pace. */
+export function standingOf(run: Timed): Standing {
+  if (run.endedAt === null) return 'not ended'
+  if (run.leftOut) return 'left out'
+  if (!run.typed && clickedThrough(run)) return 'clicked through'
+  return timesOfRun(run).length ? 'counts' : 'no times'
+}
+
+/** Times of steps that were done in one go; of a total that was typed in, one for each kind of task in the look. */
+function timesOfRun(run: Timed): TaskTime[] {
+  if (!run.typed)
+    return doneIn(run).flatMap(({ task, usual, seconds, again }) =>
+      seconds > 0 && again === 0 ? [{ task, usual, seconds }] : [],
+    )
+  // Waiting for paint to dry is no pace of the hands.
+  const hands = sum(run.steps.map(s => s.planned))
+  const waiting = Math.max(0, run.planned - hands)
+  const ratio = hands > 0 ? Math.max(0, run.seconds - waiting) / hands : 0
+  const tasks = [...new Set(run.steps.map(s => s.task))]
+  return tasks.flatMap(task => {
+    const own = run.steps.filter(s => s.task === task)
+    const seconds = ratio * sum(own.map(s => s.planned))
+    return seconds > 0 ? [{ task, usual: sum(own.map(s => s.usual)), seconds }] : []
+  })
+}
+
+/** The times of a run that tell of the painter's pace; none of one that does not count. */
+export const timesIn = (run: Timed): TaskTime[] => (standingOf(run) === 'counts' ? timesOfRun(run) : [])
+
+/** The painter's own paces from all runs that count. */
+export const pacesIn = (runs: readonly Timed[]): Pace[] => pacesOf(runs.flatMap(timesIn))
 
 /** Past a bridge that bled, the narrowest that is still clear is at least so many times as wide (common practice). */
 const CLEARS = 1.25

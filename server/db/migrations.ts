@@ -1,5 +1,6 @@
 import type { Db } from './open'
 import { fillFacts } from './lookFacts'
+import { fillTimes } from './runTimes'
 
 /** A step of the database from one version to the next: SQL, then what only code can fill in. */
 export interface Migration {
@@ -211,5 +212,12 @@ CREATE INDEX looks_of_family ON looks (family);
     sql: `
 ALTER TABLE paints ADD COLUMN to_make TEXT;
 `,
+  },
+  {
+    // Runs that were only pressed through count for no pace any more: what each tells of it is worked out anew.
+    sql: `
+UPDATE runs SET times = '[]' WHERE NOT json_valid(doc);
+`,
+    fill: fillTimes,
   },
 ]

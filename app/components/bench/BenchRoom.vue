@@ -48,9 +48,6 @@ const SKIPS = [
   ['To the step', '[aria-label="Step card"] input, [aria-label="Step card"] textarea'],
   ['To the build', '[data-strip] [data-step], [aria-label="Build strip"] button'],
 ] as const
-function skipTo(where: string): void {
-  document.querySelector<HTMLElement>(where)?.focus()
-}
 /** How many steps the played build shows; null when it is not played. */
 const playTo = ref<number | null>(null)
 
@@ -124,6 +121,7 @@ watch(
   },
   { immediate: true },
 )
+const byName = useToolsByName()
 const keys: KeyActions = {
   session,
   selection,
@@ -143,26 +141,33 @@ const keys: KeyActions = {
   },
 }
 ownHistory()
-offerCommands(() => (session.look ? benchCommands() : []))
 const dialogs = { help, choosing, listing, trying, versions, telling, attempting, nine, moving }
-/** What the bench offers in the list of commands. */
-function benchCommands(): Doing[] {
-  const show = (words: string, which: keyof typeof dialogs, keys?: string): Doing => ({
-    words,
-    keys,
-    run: () => {
-      dialogs[which].value = true
-    },
-  })
+/** What the bench does by keys as well, in the list of commands. */
+function keyCommands(): Doing[] {
   const { steps, twins, placing, shaping, clipboard } = keys
   const key = (usual: string) => (settings.letterKeys ? keyNow(usual, settings.ownKeys) : undefined)
   return [
     { words: 'Undo', keys: 'Ctrl Z', run: () => session.undo() },
     { words: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() },
-    { words: 'Play the build', keys: key('P'), run: play },
-    { words: 'Twin, or single again', keys: key('T'), run: () => twins.toggle() },
-    { words: 'Flip over', keys: key('F'), run: () => (selection.byHandles ? shaping : placing).flip() },
-    { words: 'Aim at the focal point', keys: key('A'), run: () => placing.aim() },
+    { words: 'Play the build', also: 'animation steps watch', keys: key('P'), run: play },
+    {
+      words: 'Twin, or single again',
+      also: 'mirror other side symmetry',
+      keys: key('T'),
+      run: () => twins.toggle(),
+    },
+    {
+      words: 'Flip over',
+      also: 'mirror turn over side',
+      keys: key('F'),
+      run: () => (selection.byHandles ? shaping : placing).flip(),
+    },
+    {
+      words: 'Aim at the focal point',
+      also: 'direction point rotate',
+      keys: key('A'),
+      run: () => placing.aim(),
+    },
     { words: 'One more dab', keys: key('D'), run: () => shaping.dab(1) },
     { words: 'One dab less', keys: key('D') && `Shift ${key('D')}`, run: () => shaping.dab(-1) },
     { words: 'Select all steps', keys: 'Ctrl A', run: () => selection.takeAll() },
@@ -171,24 +176,43 @@ function benchCommands(): Doing[] {
     { words: 'The step once more', keys: 'Ctrl D', run: () => steps.duplicate() },
     { words: 'Delete the step', keys: 'Delete', run: () => steps.remove() },
     { words: 'Let go of the selection', keys: 'Esc', run: () => selection.letGo() },
-    show('Check the look', 'listing'),
-    show('Paint it on another face, an arm or the board', 'choosing'),
+  ]
+}
+/** What else the bench offers there. */
+function benchCommands(): Doing[] {
+  const show = (words: string, which: keyof typeof dialogs, keys?: string, also?: string): Doing => ({
+    words,
+    keys,
+    also,
+    run: () => {
+      dialogs[which].value = true
+    },
+  })
+  return [
+    show('Check the look', 'listing', undefined, 'problems warnings tips findings'),
+    show('Paint it on another face, an arm or the board', 'choosing', undefined, 'canvas move size age'),
     show('Try on other skins', 'trying'),
     ...(scene.ground.relief ? [show('How it moves with the face', 'moving')] : []),
-    show('Nine others at a glance', 'nine', key('N')),
+    show('Nine others at a glance', 'nine', settings.letterKeys ? keyNow('N', settings.ownKeys) : undefined),
     show('Try another way', 'attempting'),
     { words: 'Tries side by side', run: () => navigateTo(`/looks/${id}/tries`) },
     show('Earlier versions', 'versions'),
     show('The face in words', 'telling'),
     show('Keys', 'help', '?'),
-    { words: 'Guides on or off', run: () => (settings.guides = !settings.guides) },
-    { words: 'Ruler on or off', run: () => (settings.ruler = !settings.ruler) },
-    { words: 'Snap on or off', run: () => (settings.snap = !settings.snap) },
-    { words: 'Step list', run: () => navigateTo(`/looks/${id}/steps`) },
-    { words: 'To the chair', run: () => navigateTo(`/looks/${id}/chair`) },
-    ...drawer.list.map(s => ({ words: `Lay ${s.name}`, run: () => laying.addSheet(s.id, null) })),
+    { words: 'Guides on or off', also: 'midline landmarks', run: () => (settings.guides = !settings.guides) },
+    { words: 'Ruler on or off', also: 'measure mm inches', run: () => (settings.ruler = !settings.ruler) },
+    { words: 'Snap on or off', also: 'magnet align', run: () => (settings.snap = !settings.snap) },
+    { words: 'Step list', also: 'print card paper pdf a4', run: () => navigateTo(`/looks/${id}/steps`) },
+    { words: 'To the chair', also: 'paint start sitting phone', run: () => navigateTo(`/looks/${id}/chair`) },
+    ...byName(),
+    ...drawer.list.map(s => ({
+      words: `Lay ${s.name}`,
+      also: `stencil ${s.kind} ${s.tags.join(' ')}`,
+      run: () => laying.addSheet(s.id, null),
+    })),
   ]
 }
+offerCommands(() => (session.look ? [...keyCommands(), ...benchCommands()] : []))
 useEventListener(window, 'keydown', event => {
   const target = event.target as HTMLElement
   // A key that a list, a tab or a menu has taken is theirs alone.
@@ -213,16 +237,7 @@ useEventListener(window, 'keydown', event => {
     :style="{ gridTemplate: bench.frame.value }"
   >
     <h1 class="sr-only">{{ session.look.name }}</h1>
-    <nav class="fixed top-1 left-1 z-50 flex gap-1" aria-label="Skip to">
-      <a
-        v-for="[words, where] in SKIPS"
-        :key="where"
-        href="#"
-        class="btn not-focus:sr-only"
-        @click.prevent="skipTo(where)"
-        >{{ words }}</a
-      >
-    </nav>
+    <SkipLinks :to="SKIPS" />
     <BenchTold />
     <BenchHeader
       style="grid-area: head"

@@ -55,12 +55,22 @@ function takeUnder(event: MouseEvent): void {
   if (id && !selection.ids.has(id)) selection.id = id
 }
 const planning = ref(false)
+offerCommands(() => [
+  {
+    words: 'Order and time',
+    also: 'shortest order plan queue limit minutes',
+    run: () => {
+      planning.value = true
+    },
+  },
+])
 const variants = useVariants()
 const hasOptional = computed(() => session.look!.steps.some(s => s.optional))
 const switchable = computed(() => hasOptional.value || (session.look!.switches?.length ?? 0) > 0)
 
 /** The strip follows the selection. */
 const strip = useTemplateRef<HTMLElement>('strip')
+useKeptFocus(strip)
 watch([() => selection.id, () => session.look?.steps.length], async ([id]) => {
   await nextTick()
   if (id)
@@ -181,7 +191,7 @@ function key(event: KeyboardEvent, i: number): void {
             />
             <template v-if="gate(step)"
               ><span
-                class="gate"
+                class="strip-gate"
                 :class="analysis.checking && 'opacity-50'"
                 data-gate
                 v-tip="
@@ -191,7 +201,7 @@ function key(event: KeyboardEvent, i: number): void {
               ><span class="h-px w-2 bg-soft/50"
             /></template>
             <template v-if="before(step.id)"
-              ><span class="handling" data-handling>{{ before(step.id)!.what }}</span
+              ><span class="strip-handling" data-handling>{{ before(step.id)!.what }}</span
               ><span class="h-px w-2 bg-soft/50"
             /></template>
             <button
@@ -256,7 +266,7 @@ function key(event: KeyboardEvent, i: number): void {
             </button>
             <template v-if="between(step.id)"
               ><span class="h-px w-2 bg-soft/50" /><span
-                class="handling"
+                class="strip-handling"
                 data-handling
                 v-tip="`before the twin of step ${i + 1}`"
                 >{{ between(step.id)!.what }}, twin</span
@@ -272,26 +282,3 @@ function key(event: KeyboardEvent, i: number): void {
     </div>
   </section>
 </template>
-
-<style scoped>
-.gate {
-  width: 3.2rem;
-  text-align: center;
-  font-size: 0.68rem;
-  line-height: 1.15;
-  font-weight: 600;
-  color: var(--color-soft);
-}
-.handling {
-  width: 3.6rem;
-  border: 1px solid var(--color-care);
-  border-radius: 0.5rem;
-  background: var(--color-paper);
-  padding: 0.15rem 0.25rem;
-  text-align: center;
-  font-size: 0.68rem;
-  line-height: 1.15;
-  font-weight: 600;
-  color: var(--color-care);
-}
-</style>

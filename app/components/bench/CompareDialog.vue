@@ -18,15 +18,17 @@ const columns = [first, second]
 const answers = shallowRef<Awaited<ReturnType<typeof painter.compare>>>([])
 const failed = ref<string[]>([])
 const FINE = 5
-const paint = newestOnly(async () => {
+const { old, ask, answer } = useAsked()
+const paint = newestOnly(async (question: number) => {
   try {
     const ways = columns.map((c): Pass => ({ ...plain(pass), ...c.value }))
     answers.value = await painter.compare(session.look!, props.step.id, props.index, ways, FINE)
+    answer(question)
   } catch (error) {
     if (!(error instanceof GivenUp)) failed.value = sentencesOf(error)
   }
 })
-watch([first, second], () => paint(), { deep: true, immediate: true })
+watch([first, second], () => paint(ask()), { deep: true, immediate: true })
 onBeforeUnmount(painter.stop)
 const picture = (n: number) => {
   const found = answers.value[n]
@@ -64,16 +66,30 @@ function take(n: number): void {
             :wetness="way.value.wetness"
           />
         </div>
-        <div class="grid h-72 place-items-center overflow-hidden rounded-xl border border-rule bg-stage">
+        <div
+          class="relative grid h-72 place-items-center overflow-hidden rounded-xl border border-rule bg-stage"
+          :aria-busy="old"
+        >
+          <span
+            v-if="old && answers[n]"
+            role="status"
+            class="absolute top-2 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper"
+            >of before: painting anew…</span
+          >
           <img
             v-if="answers[n]"
             :src="picture(n)"
             :alt="`The print by ${TOOLS[way.value.tool].name}, ${way.value.wetness}, ${way.value.dabs} dabs`"
             class="max-h-full max-w-full"
+            :class="old && 'opacity-40'"
           />
           <WaitBar v-else-if="!failed.length" words="Painting both…" @stop="emit('close')" />
         </div>
-        <dl v-if="told(n)" class="grid grid-cols-[auto_1fr] gap-x-2.5 text-[0.93rem]">
+        <dl
+          v-if="told(n)"
+          :class="old && 'opacity-40'"
+          class="grid grid-cols-[auto_1fr] gap-x-2.5 text-[0.93rem]"
+        >
           <dt class="eyebrow">Shows</dt>
           <dd>
             <strong>{{ answers[n]?.shows?.median.toFixed(0) ?? '–' }}</strong> {{ answers[n]?.shows?.words }}
@@ -88,7 +104,9 @@ function take(n: number): void {
             {{ ' ' }}<EstimateMark />
           </dd>
         </dl>
-        <button class="btn w-full" @click="take(n)">{{ n ? 'Take this one' : 'Keep this one' }}</button>
+        <button class="btn w-full" :disabled="old" @click="take(n)">
+          {{ n ? 'Take this one' : 'Keep this one' }}
+        </button>
       </section>
     </div>
   </PanelDialog>

@@ -111,6 +111,19 @@ const zoomBy = (factor: number) => {
   view.value = zoomed(view.value, whole.value, factor, [width.value / 2, height.value / 2])
 }
 
+offerCommands(() => [
+  {
+    words: `Turn the ${ground.value.face ? 'head' : 'arm'}`,
+    also: 'rotate 3d side view',
+    run: () => (turned.value = true),
+  },
+  { words: 'Zoom in', also: 'closer larger size', run: () => zoomBy(1.35) },
+  { words: 'Zoom out', also: 'smaller size', run: () => zoomBy(1 / 1.35) },
+  { words: 'Zoom to the whole picture', also: 'fit size all', run: fit },
+  { words: 'Pick a spot', also: 'place position', run: () => (picking.value = true) },
+  { words: 'Fit landmarks to a person', also: 'face measure', run: () => (fitting.value = true) },
+  { words: 'Tape measure', also: 'distance mm', run: () => (tape.on = true) },
+])
 function drop(event: DragEvent): void {
   const id = event.dataTransfer?.getData('application/x-janusform-sheet')
   const skin = toSkin(view.value, at(event))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
 import { ringsOf, boxOf } from '#core/geometry'
 import { pathData } from '#core/formats'
 import { discAt, layOn, plainZone, zoneAt, zoneSpot, zoneWords, type ZoneId } from '#core/skin'
@@ -37,11 +38,16 @@ const plain = computed(() => {
 })
 const where = computed(() => (selection.spot ? 'the picked spot' : `the ${zoneWords(zone.value)}`))
 
+/** The look for which the list was made: of any other it is old. */
+const of = shallowRef(session.look)
+const old = computed(() => of.value !== session.look)
 let newest = 0
 async function search(): Promise<void> {
   const mine = ++newest
+  const look = session.look
   // What fitted elsewhere must not stand, and be laid, under the new spot's heading.
   fits.value = []
+  of.value = look
   stopped.value = false
   done.value = 0
   failed.value = ''
@@ -80,6 +86,13 @@ async function stop(): Promise<void> {
   done.value = null
 }
 watch(region, () => void search(), { immediate: true })
+watchDebounced(
+  () => session.look,
+  look => {
+    if (look && old.value) void search()
+  },
+  { debounce: 700 },
+)
 watch(
   () => session.look,
   async look => {
@@ -157,7 +170,8 @@ const drawn = (fit: Fit) => {
     <ol class="min-h-0 flex-1 space-y-2 overflow-y-auto px-3 pb-3" :aria-label="`What fits ${where}`">
       <li v-for="(fit, i) in fits" :key="fit.id">
         <button
-          class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry"
+          class="block w-full rounded-lg border border-rule bg-card p-1.5 text-left hover:border-mulberry disabled:opacity-50"
+          :disabled="old"
           :data-fit="fit.id"
           @click="laying.addSheet(fit.id, fit.at, fit)"
         >

@@ -71,7 +71,7 @@ const label = (version: number, event: Event) =>
       <li
         v-for="r in list.slice(0, 200)"
         :key="r.version"
-        class="flex items-center gap-3 rounded-lg border border-rule bg-card px-3 py-1"
+        class="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-lg border border-rule bg-card px-3 py-1"
       >
         <img
           :src="`${address(r.version)}/picture.png`"
@@ -79,7 +79,7 @@ const label = (version: number, event: Event) =>
           loading="lazy"
           class="h-16 w-14 shrink-0 rounded bg-stage object-cover object-top"
         />
-        <span class="min-w-0 flex-1"
+        <span class="min-w-32 flex-1"
           ><span class="block tabular-nums">{{ format(new Date(r.savedAt), 'd MMM, HH:mm:ss') }}</span
           ><span class="block truncate text-sm text-soft"
             >{{ r.name }}, {{ r.steps }} {{ r.steps === 1 ? 'step' : 'steps' }}</span
@@ -94,8 +94,8 @@ const label = (version: number, event: Event) =>
             :aria-label="`Name of the version of ${format(new Date(r.savedAt), 'd MMM, HH:mm:ss')}`"
             @change="label(r.version, $event)"
         /></label>
-        <span v-if="r.version === list[0]!.version" class="w-52 text-center text-go">as it is now</span
-        ><span v-else class="flex w-52 justify-end gap-1"
+        <span v-if="r.version === list[0]!.version" class="text-center text-go sm:w-52">as it is now</span
+        ><span v-else class="flex justify-end gap-1 sm:w-52"
           ><button class="btn" :disabled="busy" @click="bringBack(r.version)">Bring back</button
           ><button class="btn" :disabled="busy" @click="copy(r.version)">Open a copy</button></span
         >

@@ -12,6 +12,8 @@ import {
   Smile,
   Rotate3d,
   Waypoints,
+  Wrench,
+  X,
   ZoomIn,
   ZoomOut,
 } from '@lucide/vue'
@@ -26,13 +28,33 @@ const scene = useScene()
 const settings = useSettings()
 const flow = useFlow()
 const tape = useTape()
+/** On a small screen the tools fold away, so that the face stays free, and have words when they are out. */
+const { layout } = useBenchLayout()
+const folds = computed(() => layout.value === 'phone')
+const out = ref(false)
 /** How much nearer one press brings the picture. */
 const NEARER = 1.35
 </script>
 
 <template>
+  <button
+    v-if="folds"
+    class="btn absolute right-2 bottom-2 z-10"
+    :aria-expanded="out"
+    aria-controls="stage-tools"
+    @click="out = !out"
+  >
+    <component :is="out ? X : Wrench" :size="17" />{{ out ? 'Close' : 'Tools' }}
+  </button>
   <div
-    class="absolute right-2 bottom-2 flex max-h-[calc(100%-1rem)] flex-col flex-wrap-reverse gap-1 rounded-lg border border-rule bg-card/90 p-0.5"
+    v-show="!folds || out"
+    id="stage-tools"
+    class="absolute right-2 rounded-lg border border-rule bg-card/95 p-0.5"
+    :class="
+      folds
+        ? 'tools-in-words bottom-14 left-2 grid max-h-[calc(100%-4.5rem)] grid-cols-2 gap-1 overflow-y-auto'
+        : 'bottom-2 flex max-h-[calc(100%-1rem)] flex-col flex-wrap-reverse gap-1'
+    "
   >
     <StageSwitch
       :model-value="turned"

@@ -13,10 +13,8 @@ const search = ref('')
 /** Whether all stencils are shown, or those that fit a place. */
 const which = ref<'all' | 'fits'>('all')
 const sheets = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return drawer.list.filter(s =>
-    words.every(w => `${s.name} ${s.kind} ${s.tags.join(' ')}`.toLowerCase().includes(w)),
-  )
+  const named = drawer.list.map(s => ({ s, words: s.name, also: `${s.kind} ${s.tags.join(' ')}` }))
+  return bestNamed(search.value, named).map(n => n.s)
 })
 /** One scale for all sheets, so that their sizes can be compared: px to the mm. */
 const scale = computed(() => 226 / Math.max(120, ...drawer.list.map(s => s.width)))

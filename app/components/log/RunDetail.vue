@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
-import { OUTCOMES, type Outcome, type Run } from '#core/chair'
+import { OUTCOMES, standingOf, timesIn, type Outcome, type Run, type Standing } from '#core/chair'
+import { taskWords } from '#core/look'
+import { pacesOf } from '#core/order'
 import type { KeptRun } from '~~/server/db/runs'
 
 /** One run: its steps in minutes, what was skipped, how each went; changed and deleted here. */
@@ -37,6 +39,23 @@ const room = computed(() => {
     : 'nobody looked'
 })
 const most = computed(() => Math.max(1, ...run.value.steps.map(s => Math.max(s.seconds ?? 0, s.planned))))
+const STANDING: Readonly<Record<Standing, string>> = {
+  'counts': 'It counts for your pace.',
+  'not ended': 'It does not count for your pace: it was not brought to its end.',
+  'clicked through':
+    'It does not count for your pace: its steps were pressed through faster than anybody paints.',
+  'left out': 'You have left it out of your pace.',
+  'no times': 'It does not count for your pace: it tells no time of any step.',
+}
+const standing = computed(() => standingOf(run.value))
+/** What each kind of task took in this run, against the starting values. */
+const changes = computed(() =>
+  pacesOf(timesIn(run.value)).map(({ task, count }) => {
+    const own = timesIn(run.value).filter(t => t.task === task)
+    const ratio = own.reduce((a, t) => a + t.seconds, 0) / own.reduce((a, t) => a + t.usual, 0)
+    return `${taskWords(task)} ${ratio.toFixed(2)} times the usual${count > 1 ? ` (${count} steps)` : ''}`
+  }),
+)
 const text = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -126,6 +145,22 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
           </tr>
         </tbody>
       </table>
+      <div
+        class="flex flex-wrap items-center gap-2 rounded-xl border border-rule p-2.5"
+        data-testid="standing"
+      >
+        <p class="min-w-0 flex-1 leading-snug">
+          {{ STANDING[standing] }}
+          <span v-if="changes.length" class="text-soft">{{ changes.join('; ') }}.</span>
+        </p>
+        <button
+          v-if="standing === 'counts' || standing === 'left out'"
+          class="btn"
+          @click="put({ leftOut: standing === 'counts' ? true : undefined })"
+        >
+          {{ standing === 'counts' ? 'Leave it out of my pace' : 'Let it count again' }}
+        </button>
+      </div>
       <button class="btn text-stop" @click="remove"><Trash2 :size="15" />Delete this run</button>
     </div>
   </PanelDialog>

@@ -10,6 +10,7 @@ import {
 } from '@tanstack/vue-table'
 import { ArrowDown, ArrowUp, Image } from '@lucide/vue'
 import { format } from 'date-fns'
+import { standingOf, type Standing } from '#core/chair'
 import type { KeptRun } from '~~/server/db/runs'
 
 /** The log as a table that can be sorted and searched. */
@@ -24,6 +25,13 @@ const lengthOf = ({ run }: KeptRun) =>
   run.typed ? 'typed in' : run.endedAt === null ? `${run.length}, not ended` : run.length
 const words = (list: ReturnType<typeof badly>) =>
   [...new Set(list.map(s => s.went))].map(w => `${list.filter(s => s.went === w).length} ${w}`).join(', ')
+const PACE: Readonly<Record<Standing, string>> = {
+  'counts': 'counts',
+  'not ended': 'no: not ended',
+  'clicked through': 'no: pressed through',
+  'left out': 'no: left out',
+  'no times': 'no: no times',
+}
 const columns = [
   column.accessor(k => k.run.startedAt, {
     id: 'day',
@@ -42,6 +50,7 @@ const columns = [
     header: 'Went',
     sortingFn: (a, b) => badly(a.original).length - badly(b.original).length,
   }),
+  column.accessor(k => PACE[standingOf(k.run)], { id: 'pace', header: 'Pace' }),
   column.accessor(k => k.run.note, { id: 'note', header: 'Note' }),
 ]
 const sorting = ref<SortingState>([{ id: 'day', desc: true }])
@@ -72,7 +81,28 @@ const NUMBERS = new Set(['took', 'planned', 'waited', 'out'])
 </script>
 
 <template>
-  <table class="w-full text-left text-[0.93rem]">
+  <ul class="space-y-2 sm:hidden" aria-label="Runs, as cards">
+    <li v-for="row in table.getRowModel().rows" :key="row.id">
+      <button
+        class="block w-full rounded-xl border bg-card p-3 text-left"
+        :class="row.id === chosen ? 'border-mulberry' : 'border-rule'"
+        @click="emit('choose', row.id)"
+      >
+        <span class="flex items-baseline gap-2"
+          ><strong class="min-w-0 flex-1 truncate">{{ row.original.run.look.name }}</strong
+          ><span class="shrink-0 tabular-nums"
+            >{{ clock(row.original.run.seconds) }} of {{ clock(row.original.run.planned) }}</span
+          ></span
+        >
+        <span class="block text-soft"
+          >{{ format(new Date(row.original.run.startedAt), 'd MMM yyyy, HH:mm') }}, {{ lengthOf(row.original)
+          }}{{ row.original.run.ticket ? `, ticket ${row.original.run.ticket}` : '' }}</span
+        >
+        <span class="block text-soft">pace: {{ PACE[standingOf(row.original.run)] }}</span>
+      </button>
+    </li>
+  </ul>
+  <table class="w-full text-left text-[0.93rem] max-sm:hidden">
     <thead>
       <tr class="border-b border-rule">
         <th
@@ -88,7 +118,7 @@ const NUMBERS = new Set(['took', 'planned', 'waited', 'out'])
                 : 'none'
           "
         >
-          <button class="inline-flex items-center gap-1" @click="head.column.toggleSorting()">
+          <button class="inline-flex min-h-6 min-w-6 items-center gap-1" @click="head.column.toggleSorting()">
             <FlexRender :render="head.column.columnDef.header" :props="head.getContext()" /><ArrowUp
               v-if="head.column.getIsSorted() === 'asc'"
               :size="13"

@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { nanoid } from 'nanoid'
-import { parseRun, RUN_FORMAT, type Run } from '#core/chair'
-import type { LookListed } from '~~/server/db/looks'
+import { parseRun, RUN_FORMAT, type Run, type RunStep } from '#core/chair'
+import { sheetsOf } from '#core/look'
+import type { LookListed, LookRecord } from '~~/server/db/looks'
 
 /** A run that was not written down in the chair, typed in afterwards. */
 const emit = defineEmits<{ close: [] }>()
 const log = useLog()
+const drawer = useDrawer()
+const kit = useKit()
+const settings = useSettings()
+const painter = usePainter()
 const looks = shallowRef<LookListed[]>([])
 const look = ref('')
 const name = ref('')
@@ -18,6 +23,28 @@ const failed = ref<string[]>([])
 onMounted(async () => {
   looks.value = await $fetch<LookListed[]>('/api/looks').catch(() => [])
 })
+/** The steps of a look as a typed run has them: what they would take, and no times of their own. */
+async function stepsOf(id: string): Promise<RunStep[]> {
+  const { look: of } = await $fetch<LookRecord>(`/api/looks/${id}`)
+  await Promise.all([drawer.load(), kit.load()])
+  await drawer.ensure(sheetsOf(of))
+  const { steps } = await painter.sitting(of, settings.finger, new Map())
+  return steps.map(s => ({
+    id: s.id,
+    label: s.label.slice(0, 60),
+    task: s.task,
+    planned: Math.round(10 * s.effort.seconds) / 10,
+    usual: Math.round(10 * s.usual.seconds) / 10,
+    seconds: null,
+    waited: 0,
+    lost: 0,
+    ending: 'done',
+    swapped: false,
+    again: 0,
+    went: null,
+    bridge: null,
+  }))
+}
 async function keep(): Promise<void> {
   const seconds = secondsIn(minutes.value)
   const began = new Date(day.value)
@@ -46,7 +73,7 @@ async function keep(): Promise<void> {
     seconds,
     paused: 0,
     note: note.value,
-    steps: [],
+    steps: of ? await stepsOf(of.id).catch(() => []) : [],
   } satisfies Run)
   if (!parsed.ok) {
     failed.value = of || name.value.trim() ? parsed.errors : ['Choose a look, or type what was painted.']

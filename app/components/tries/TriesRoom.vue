@@ -51,6 +51,11 @@ const { heads, problem } = useTurnedTries(
 )
 const paintedOf = (of: string) =>
   (across.value !== 0 && heads.value.get(of)) || pictures.value.get(of) || null
+/** Whether the picture and the numbers of a try are of before what is shown now: another skin, or an edit. */
+const isOld = (look: Look) => {
+  const of = pictures.value.get(look.id)?.of
+  return of !== undefined && JSON.stringify(of) !== JSON.stringify(look)
+}
 const widest = computed(() => Math.max(1, ...shown.value.map(l => paintedOf(l.id)?.wide ?? 1)))
 
 const MODES = [
@@ -76,7 +81,7 @@ const pair = computed<readonly [Look, Look] | null>(() =>
   base.value && other.value ? [base.value, other.value] : null,
 )
 const weighed = computed(() =>
-  shown.value.map(l => ({ letter: letterOf(l), facts: facts.value.get(l.id) ?? null })),
+  shown.value.map(l => ({ letter: letterOf(l), facts: facts.value.get(l.id) ?? null, old: isOld(l) })),
 )
 const takeOver = (from: Look, difference: Difference) => take(base.value!.id, from.id, difference)
 </script>
@@ -169,6 +174,7 @@ const takeOver = (from: Look, difference: Difference) => take(base.value!.id, fr
               :view
               :widest
               :waiting="done !== null"
+              :old="isOld(l)"
               :label="`Try ${letterOf(l)}, painted; arrows move all, + and - zoom`"
             />
           </div>

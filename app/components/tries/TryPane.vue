@@ -11,6 +11,8 @@ const { painted, view, widest } = defineProps<{
   label: string
   /** Whether its picture is on its way. */
   waiting?: boolean
+  /** Whether what stands there is of before. */
+  old?: boolean
 }>()
 const holder = useTemplateRef<HTMLElement>('holder')
 // The painted canvas itself is shown: a copy of each would cost memory and time.
@@ -43,7 +45,13 @@ const style = computed(() => ({
     @pointercancel="view.release"
     @keydown="view.key"
   >
-    <div ref="holder" class="mx-auto h-full origin-center" :style="style" />
+    <div ref="holder" class="mx-auto h-full origin-center" :class="old && 'opacity-40'" :style="style" />
+    <span
+      v-if="old && painted"
+      role="status"
+      class="absolute top-2 left-1/2 -translate-x-1/2 rounded-full bg-ink/85 px-3 py-0.5 text-sm text-paper"
+      >of before</span
+    >
     <span
       v-if="!painted"
       class="absolute inset-0 grid place-items-center text-sm text-soft"

@@ -2,7 +2,9 @@
 import type { TryFacts } from '~/workers/tries'
 
 /** What there is to weigh of the tries, a column each; the best of a row is marked where less or more is better. */
-const { tries } = defineProps<{ tries: readonly { letter: string; facts: TryFacts | null }[] }>()
+const { tries } = defineProps<{
+  tries: readonly { letter: string; facts: TryFacts | null; old: boolean }[]
+}>()
 const settings = useSettings()
 
 interface Row {
@@ -109,7 +111,7 @@ const rows = computed(() => ROWS.map(row => ({ ...row, best: bestIn(row) })))
         <th scope="row" class="py-1 pr-2 text-left font-normal text-soft" v-tip="row.about">
           {{ row.words }}
         </th>
-        <td v-for="t in tries" :key="t.letter" class="px-2 py-1 leading-snug">
+        <td v-for="t in tries" :key="t.letter" class="px-2 py-1 leading-snug" :class="t.old && 'opacity-40'">
           <template v-if="t.facts"
             ><span :class="row.best.has(t.letter) && 'font-semibold text-go'"
               >{{ row.text(t.facts) }}<span v-if="row.best.has(t.letter)" class="sr-only">, best</span></span

@@ -14,15 +14,15 @@ const here = (path: string) => (path === '/' ? route.path === '/' : route.path.s
 </script>
 
 <template>
-  <nav class="flex flex-wrap items-center gap-x-1" aria-label="Main">
-    <NuxtLink to="/" aria-label="Janusform"
-      ><img src="/mark.svg" alt="" class="mr-1 size-10 sm:mr-3"
+  <nav class="flex items-center gap-x-1 max-sm:overflow-x-auto sm:flex-wrap" aria-label="Main">
+    <NuxtLink to="/" aria-label="Janusform" class="max-sm:hidden"
+      ><img src="/mark.svg" alt="" class="mr-1 size-10 max-sm:hidden sm:mr-3"
     /></NuxtLink>
     <NuxtLink
       v-for="[path, words] in pages"
       :key="path"
       :to="path"
-      class="rounded-lg px-2 py-1 font-display text-lg font-bold sm:px-3 sm:text-xl"
+      class="shrink-0 rounded-lg px-2 py-1 font-display text-lg font-bold sm:px-3 sm:text-xl"
       :class="
         here(path)
           ? 'text-ink underline decoration-mulberry decoration-3 underline-offset-8'
@@ -32,7 +32,7 @@ const here = (path: string) => (path === '/' ? route.path === '/' : route.path.s
       >{{ words }}</NuxtLink
     >
     <button
-      class="icon-btn ml-1"
+      class="icon-btn ml-auto shrink-0 sm:ml-1"
       v-tip="dark ? 'Light' : 'Dark, for the tent at night'"
       :aria-label="dark ? 'Light theme' : 'Dark theme'"
       @click="toggle"

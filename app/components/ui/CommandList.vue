@@ -8,7 +8,9 @@ import {
   DialogPanel,
 } from '@headlessui/vue'
 import { Search } from '@lucide/vue'
+import type { LookListed } from '~~/server/db/looks'
 import type { Doing } from '~/composables/useCommands'
+import { bestNamed } from '~/utils/bestNamed'
 
 /** Everything that can be done here, by its name. */
 const open = defineModel<boolean>('open', { required: true })
@@ -16,21 +18,61 @@ const commands = useCommands()
 const theme = useTheme()
 const words = ref('')
 offerCommands(() => [
-  { words: 'Go to the looks', run: () => navigateTo('/') },
-  { words: 'Go to the drawer', run: () => navigateTo('/drawer') },
-  { words: 'Go to the kit', run: () => navigateTo('/kit') },
-  { words: 'Go to the log', run: () => navigateTo('/log') },
-  { words: 'Settings', run: () => navigateTo('/settings') },
-  { words: 'A stencil from a photograph', run: () => navigateTo('/drawer/photo') },
-  { words: 'Draw a stencil', run: () => navigateTo('/drawer/draw') },
-  { words: 'Take the tour', run: openTour },
-  { words: theme.dark.value ? 'Light theme' : 'Dark theme', run: theme.toggle },
+  { words: 'Go to the looks', also: 'gallery home start', run: () => navigateTo('/') },
+  { words: 'Go to the drawer', also: 'stencils collection', run: () => navigateTo('/drawer') },
+  {
+    words: 'Go to the kit',
+    also: 'paints colours tools brushes cakes glitter',
+    run: () => navigateTo('/kit'),
+  },
+  { words: 'Go to the log', also: 'runs times pace history', run: () => navigateTo('/log') },
+  {
+    words: 'Settings',
+    also: 'units inches mm currency backup keys room preferences',
+    run: () => navigateTo('/settings'),
+  },
+  {
+    words: 'A stencil from a photograph',
+    also: 'import scan photo picture',
+    run: () => navigateTo('/drawer/photo'),
+  },
+  { words: 'Draw a stencil', also: 'new make cut', run: () => navigateTo('/drawer/draw') },
+  { words: 'Take the tour', also: 'help introduction tutorial', run: openTour },
+  { words: theme.dark.value ? 'Light theme' : 'Dark theme', also: 'night day colours', run: theme.toggle },
 ])
 /** As many are shown at once: more are found by typing. */
 const MOST = 60
-const found = computed(() => {
-  const parts = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return commands.value.filter(c => parts.every(part => c.words.toLowerCase().includes(part))).slice(0, MOST)
+const found = computed(() => bestNamed(words.value, [...commands.value, ...things.value], MOST))
+/** Looks, stencils and paints are found by their names as well, once something is typed. */
+const things = computed((): readonly Doing[] =>
+  words.value.trim().length < 2
+    ? []
+    : [
+        ...looks.value.map(l => ({
+          words: l.name,
+          also: `look open ${l.tags.join(' ')}`,
+          run: () => navigateTo(`/looks/${l.id}`),
+        })),
+        ...drawer.list.map(s => ({
+          words: `${s.name}, stencil`,
+          also: `drawer ${s.kind} ${s.tags.join(' ')}`,
+          run: () => navigateTo(`/drawer/${s.id}`),
+        })),
+        ...kit.paints.map(p => ({
+          words: `${p.name}, paint`,
+          also: `kit colour ${p.finish}`,
+          run: () => navigateTo({ path: '/kit', query: { paint: p.id } }),
+        })),
+      ],
+)
+const drawer = useDrawer()
+const kit = useKit()
+const looks = shallowRef<readonly LookListed[]>([])
+watch(open, async on => {
+  if (!on) return
+  looks.value = await $fetch<LookListed[]>('/api/looks').catch(() => [])
+  if (!drawer.list.length) await drawer.load().catch(() => {})
+  if (!kit.paints.length) await kit.load().catch(() => {})
 })
 watch(open, () => {
   words.value = ''
@@ -60,7 +102,13 @@ async function run(command: Doing | null): Promise<void> {
               @keydown.esc="open = false"
           /></label>
           <ComboboxOptions static class="max-h-[55dvh] overflow-y-auto p-2">
-            <ComboboxOption v-for="c in found" :key="c.words" v-slot="{ active }" :value="c" as="template">
+            <ComboboxOption
+              v-for="(c, n) in found"
+              :key="`${n} ${c.words}`"
+              v-slot="{ active }"
+              :value="c"
+              as="template"
+            >
               <li
                 class="flex min-h-9 cursor-pointer items-center gap-3 rounded-lg px-3 py-1"
                 :class="active && 'bg-mulberry-wash text-mulberry'"

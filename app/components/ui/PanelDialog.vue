@@ -9,9 +9,9 @@ const emit = defineEmits<{ close: [] }>()
 <template>
   <Dialog :open="open" class="relative z-50" @close="emit('close')">
     <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
-    <div class="fixed inset-0 grid place-items-center overflow-y-auto p-4">
+    <div class="fixed inset-0 grid grid-cols-[minmax(0,1fr)] place-items-center overflow-y-auto p-2 sm:p-4">
       <DialogPanel
-        class="w-full rounded-2xl border border-rule bg-paper p-5 shadow-2xl"
+        class="w-full min-w-0 overflow-x-auto rounded-2xl border border-rule bg-paper p-3 shadow-2xl sm:p-5"
         :class="huge ? 'max-w-6xl' : wide ? 'max-w-3xl' : 'max-w-lg'"
       >
         <div class="mb-3 flex items-start justify-between gap-3">

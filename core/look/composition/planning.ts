@@ -11,6 +11,8 @@ export interface OrderPlan {
   /** No order finishes earlier than this, s. */
   readonly bound: number
   readonly proven: boolean
+  /** Whether everything that goes onto wet paint comes in time in the order as it was entered. */
+  readonly inTime: boolean
   /** Why it is shorter, as sentences. */
   readonly why: readonly string[]
 }
@@ -18,6 +20,8 @@ export interface OrderPlan {
 /** Why a look cannot be painted in any order, and the least change that would do. */
 export interface OrderConflict {
   readonly sentences: readonly string[]
+  /** The steps that cannot be put in order together. */
+  readonly stepIds: readonly string[]
 }
 
 /** A step that lies so much higher than the one before takes the hand back over wet paint, mm. */
@@ -85,7 +89,7 @@ export function planOf(
   const work = workOf(look, world, stays)
   const entered = enteredOf(work)
   const plan = shortest(work.problem, search)
-  if (!plan) return { sentences: conflictOf(work, search) }
+  if (!plan) return conflictOf(work, search)
   const all = work.problem.tasks.map(() => true)
   // An order that saves nothing is no reason to change anything, unless something would come too late.
   const inTime = keepsWindows(work, entered)
@@ -97,6 +101,7 @@ export function planOf(
     planned,
     bound: plan.bound,
     proven: plan.proven,
+    inTime,
     why: whyOf(before, planned, work.steps),
   }
 }
@@ -107,7 +112,7 @@ const WINDOW_WORDS = (lag: StepLag, label: (n: number) => string): string =>
     : `${label(lag.to)} goes onto ${label(lag.from)} within ${Math.round(lag.most)} s, while that is wet`
 
 /** What cannot be met together, and what of it could be given up. */
-function conflictOf({ problem, lags, steps }: LookWork, search: Search): string[] {
+function conflictOf({ problem, lags, steps }: LookWork, search: Search): OrderConflict {
   const soft = (l: StepLag) => l.most < Infinity || l.why === 'stays'
   const can = (kept: readonly StepLag[]) =>
     shortest({ ...problem, lags: kept }, { ...search, enough: Infinity }) !== null
@@ -121,12 +126,13 @@ function conflictOf({ problem, lags, steps }: LookWork, search: Search): string[
   const label = (n: number) => quoted(steps[n]!.label)
   const core = kept.filter(soft)
   const cure = core.find(lag => can(lags.flatMap(l => (l === lag ? loosened(l) : [l]))))
-  return [
+  const sentences = [
     `No order meets all of this: ${listed(core.map(l => WINDOW_WORDS(l, label)))}.`,
     cure
       ? `It can be done if ${cure.why === 'stays' ? `${label(cure.from)} or ${label(cure.to)} may change its place` : `${label(cure.to)} may go on once ${label(cure.from)} is dry`}.`
       : 'Let more than one of these go.',
   ]
+  return { sentences, stepIds: [...new Set(core.flatMap(l => [steps[l.from]!.id, steps[l.to]!.id]))] }
 }
 
 /** What a look is for some seconds: what goes, what that saves, and the order of the rest. */

@@ -7,19 +7,31 @@ const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const painter = usePainter()
 const kit = useKit()
+const analysis = useAnalysis()
 const found = shallowRef<OrderPlan | OrderConflict | null>(null)
 const failed = ref<string[]>([])
 const plan = computed(() => (found.value && 'planned' in found.value ? found.value : null))
 const conflict = computed(() => (found.value && 'sentences' in found.value ? found.value.sentences : []))
-const look = async (): Promise<void> => {
+const { old, ask, answer } = useAsked()
+const look = async (question: number): Promise<void> => {
   try {
     found.value = await painter.plan(session.look!)
+    answer(question)
   } catch (error) {
     if (!(error instanceof GivenUp)) failed.value = sentencesOf(error)
   }
 }
 const again = newestOnly(look)
-watch([() => session.look?.steps, () => kit.readings], () => again(), { immediate: true })
+watch([() => session.look?.steps, () => kit.readings], () => again(ask()), { immediate: true })
+/** What the check offers for the steps that cannot be put in order: the same presses solve it here. */
+const solving = computed(() => {
+  const ids = found.value && 'stepIds' in found.value ? found.value.stepIds : []
+  return analysis.findings.filter(
+    f => f.fix && f.stepId !== null && ids.includes(f.stepId) && ORDERING.includes(f.check),
+  )
+})
+/** The checks that speak of what is wet or dry. */
+const ORDERING: readonly string[] = ['glitterHost', 'wetGround', 'mud']
 const root = useTemplateRef<HTMLElement>('root')
 // What was pressed may be gone with the list: the focus stays in the dialog, where Escape closes it.
 watch(found, async () => {
@@ -28,6 +40,8 @@ watch(found, async () => {
 })
 const step = (id: string) => session.look!.steps.find(s => s.id === id)
 const saved = computed(() => (plan.value ? plan.value.entered.finish - plan.value.planned.finish : 0))
+/** Whether something comes too late for wet paint in the order as it stands. */
+const late = computed(() => (plan.value && !plan.value.inTime ? true : false))
 const which = ref<'planned' | 'entered'>('planned')
 const shown = computed<Timeline | null>(() => plan.value?.[which.value] ?? null)
 /** Share of the whole time, %. */
@@ -48,6 +62,7 @@ function take(): void {
     <WaitBar v-if="!found && !failed.length" words="Looking for the shortest order…" @stop="emit('close')" />
     <div v-if="conflict.length" class="rounded-xl border border-care bg-card p-3" data-testid="plan-conflict">
       <p v-for="s in conflict" :key="s">{{ s }}</p>
+      <FindingList v-if="solving.length" class="mt-2" :findings="solving" />
       <ul class="mt-2 flex flex-wrap gap-1">
         <li v-for="s in session.look!.steps.filter(x => x.locked)" :key="s.id">
           <button class="btn px-2 text-[0.87rem]" @click="lock(s.id, false)">
@@ -59,7 +74,12 @@ function take(): void {
     <div
       v-else-if="plan && shown"
       class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_320px] gap-5"
+      :class="old && 'opacity-50'"
+      :aria-busy="old"
     >
+      <p v-if="old" role="status" class="text-soft lg:col-span-2">
+        Of before the last change; being worked out anew…
+      </p>
       <section aria-label="Steps in time">
         <div class="mb-2 flex gap-1" role="group" aria-label="Which order">
           <button class="chip" :aria-pressed="which === 'planned'" @click="which = 'planned'">
@@ -113,6 +133,7 @@ function take(): void {
       <aside class="space-y-3" data-testid="plan-told">
         <p class="font-display text-2xl leading-tight font-semibold">
           <template v-if="saved >= 1">{{ clock(saved) }} min less <EstimateMark /></template>
+          <template v-else-if="late">In time for what must be wet <EstimateMark /></template>
           <template v-else>As short as it can be <EstimateMark /></template>
         </p>
         <p class="text-soft">
@@ -127,7 +148,9 @@ function take(): void {
         <ul class="space-y-1.5 text-[0.95rem] leading-snug">
           <li v-for="s in plan.why" :key="s" class="border-l-2 border-rule pl-2">{{ s }}</li>
         </ul>
-        <button v-if="saved >= 1" class="btn-main w-full" @click="take">Take this order</button>
+        <button v-if="saved >= 1 || late" class="btn-main w-full" :disabled="old" @click="take">
+          Take this order
+        </button>
         <p class="text-[0.87rem] leading-snug text-soft">
           The order stays yours until you take it; undo brings it back. A lock keeps a step behind all that
           comes before it now, and before all that comes after.

@@ -29,7 +29,8 @@ const secondsFor = (key: Queue): number => {
 }
 const answers = shallowRef<Partial<Record<Queue, Shortened | null>>>({})
 const chosen = computed(() => answers.value[now.value] ?? null)
-const work = newestOnly(async () => {
+const { old, ask, answer } = useAsked()
+const work = newestOnly(async (question: number) => {
   try {
     const first = whole.value ? null : await painter.shortened(session.look!, [], POINTS)
     if (first) {
@@ -43,6 +44,7 @@ const work = newestOnly(async () => {
     )
     answers.value = Object.fromEntries(QUEUES.map((q, i) => [q.key, told.within[i]]))
     ready.value = true
+    answer(question)
   } catch (error) {
     if (!(error instanceof GivenUp)) failed.value = sentencesOf(error)
   }
@@ -51,7 +53,7 @@ watch(
   () => [session.look?.steps, session.look?.queue, kit.readings] as const,
   ([steps, , readings], before) => {
     if (!before || steps !== before[0] || readings !== before[2]) curve.value = []
-    work()
+    work(ask())
   },
   { immediate: true },
 )
@@ -116,7 +118,11 @@ function keep(): void {
       what they are worth: second outlines, lights, lashes, stitches, extra dots, lip colour.
     </p>
     <WaitBar v-if="!ready && !failed.length" words="Working out what can go…" @stop="emit('close')" />
-    <div v-else class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-5">
+    <div
+      v-else
+      class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-5"
+      :aria-busy="old"
+    >
       <section class="space-y-3" aria-label="Time and worth">
         <div class="flex flex-wrap items-end gap-2">
           <p class="text-[0.95rem]">
@@ -155,7 +161,10 @@ function keep(): void {
             {{ q.words }}, {{ clock(secondsFor(q.key)) }}
           </button>
         </div>
-        <template v-if="chosen">
+        <p v-if="old" role="status" class="text-[0.87rem] text-soft">
+          Of before the last change; being worked out anew…
+        </p>
+        <div v-if="chosen" class="space-y-2" :class="old && 'opacity-50'">
           <p v-if="chosen.without.length" class="leading-snug">
             <strong>Goes:</strong> {{ chosen.without.map(label).join(', ') }}.
             <strong>{{ clock(saves) }}</strong> less, {{ clock(chosen.timeline.finish) }} in all, in the
@@ -177,10 +186,10 @@ function keep(): void {
               <figcaption class="text-[0.8rem] text-soft">without what goes</figcaption>
             </figure>
           </div>
-          <button v-if="chosen.without.length" class="btn-main w-full" @click="keep">
+          <button v-if="chosen.without.length" class="btn-main w-full" :disabled="old" @click="keep">
             Keep it as a variant
           </button>
-        </template>
+        </div>
         <p v-else class="text-care">
           Not even what must be done can be painted in {{ clock(secondsFor(now)) }}: it takes
           {{ least === null ? 'longer' : clock(least) }}. Give it more time, or mark more steps as optional.

@@ -12,16 +12,18 @@ const kit = useKit()
 const found = shallowRef<Planned | null>(null)
 const failed = ref<string[]>([])
 const which = ref<'entered' | 'planned'>('entered')
-const work = newestOnly(async () => {
+const { old, ask, answer } = useAsked()
+const work = newestOnly(async (question: number) => {
   try {
     const plan: Planned | OrderConflict = await painter.plan(session.look!)
     failed.value = 'planned' in plan ? [] : [...plan.sentences]
     found.value = 'planned' in plan ? plan : null
+    answer(question)
   } catch (error) {
     if (!(error instanceof GivenUp)) failed.value = sentencesOf(error)
   }
 })
-watch([() => session.look?.steps, () => kit.readings], () => work(), { immediate: true })
+watch([() => session.look?.steps, () => kit.readings], () => work(ask()), { immediate: true })
 const rows = computed(() => found.value?.rows[which.value] ?? null)
 const finish = computed(() => Math.max(1, found.value?.[which.value].finish ?? 1))
 const share = (seconds: number) => (100 * seconds) / finish.value
@@ -125,7 +127,15 @@ const scrub = (event: Event) => {
   <div class="min-h-64">
     <p v-for="s in failed" :key="s" role="alert" class="mb-2 text-stop">{{ s }}</p>
     <WaitBar v-if="!found && !failed.length" words="Laying the steps in time…" @stop="painter.stop" />
-    <div v-else-if="rows" class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_210px] gap-5">
+    <p v-if="old && rows" role="status" class="mb-2 text-soft">
+      Of before the last change; being worked out anew…
+    </p>
+    <div
+      v-if="rows"
+      class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_210px] gap-5"
+      :class="old && 'pointer-events-none opacity-50'"
+      :aria-busy="old"
+    >
       <section aria-label="The look in time" class="min-w-0">
         <div class="mb-2 flex flex-wrap items-center gap-1.5">
           <button class="btn-main" @click="play">

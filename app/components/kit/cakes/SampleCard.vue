@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowLeftRight, ArrowRight, Copy, Trash2, X } from '@lucide/vue'
-import { bestOrder, joinsOf, STRIP_WIDTH, takenUp, widthOf, type TriedCake, type Trial } from '#core/cake'
+import {
+  bestOrder,
+  hueOrder,
+  joinsOf,
+  STRIP_WIDTH,
+  takenUp,
+  widthOf,
+  type TriedCake,
+  type Trial,
+} from '#core/cake'
 import { BRUSHES, linearOf, type Strip } from '#core/paint'
 
 /** One cake that is tried: what it paints, its strips, and where they turn to mud. */
@@ -55,8 +64,10 @@ function takeOut(): void {
   at.value = null
 }
 const flip = () => put(cake.value.strips.toReversed())
-const reorder = () => {
-  put(best.value.map(n => cake.value.strips[n]!))
+const rainbow = computed(() => hueOrder(colours.value))
+const isRainbow = computed(() => rainbow.value.every((n, i) => n === i))
+const reorder = (order: readonly number[]) => {
+  put(order.map(n => cake.value.strips[n]!))
   at.value = null
 }
 const onBrush = computed(() => takenUp(cake.value.strips, BRUSHES[trial.brush].most, trial.from))
@@ -179,13 +190,22 @@ const nameAt = (i: number) => cake.value.strips[i]!.name || cake.value.strips[i]
       <template v-if="mud">{{ mud === 1 ? 'One join turns' : `${mud} joins turn` }} to mud.</template>
     </p>
     <div class="flex flex-wrap gap-1.5">
-      <button type="button" class="btn flex-1" :disabled="cake.strips.length < 3 || isBest" @click="reorder">
+      <button
+        type="button"
+        class="btn flex-1"
+        :disabled="cake.strips.length < 3 || isBest"
+        v-tip="'As few joins as can be turn to mud; neighbours are as near in colour as can be'"
+        @click="reorder(best)"
+      >
         {{ isBest && cake.strips.length > 2 ? 'In best order' : 'Best order' }}</button><button
         type="button"
-        class="btn-main flex-1"
-        :disabled="cake.strips.length < 2"
-        @click="emit('keep')"
+        class="btn flex-1"
+        :disabled="cake.strips.length < 3 || isRainbow"
+        v-tip="'Hue after hue, as a rainbow has them; mud is told below'"
+        @click="reorder(rainbow)"
       >
+        Rainbow order</button
+      ><button type="button" class="btn-main flex-1" :disabled="cake.strips.length < 2" @click="emit('keep')">
         Keep to make…
       </button>
     </div>
