@@ -3,6 +3,7 @@ import { createStore, del, entries, get, update } from 'idb-keyval'
 import { inQueue } from '~/utils/inQueue'
 import { plain } from '~/utils/plain'
 import type { Clocks, Event, Outcome, Run } from '#core/chair'
+import type { Look } from '#core/look'
 
 /** A sitting as this device keeps it: its deeds, the record made of them, and what of it the server has. */
 export interface KeptSitting {
@@ -14,6 +15,8 @@ export interface KeptSitting {
   /** How often it changed, and the change that the server has heard of. */
   readonly changes: number
   readonly heard: number
+  /** The look as this person wears it, where it was changed for them alone. */
+  readonly worn?: Look | undefined
   /** Whether nothing more is to be said of it. */
   readonly closed: boolean
   /** A picture that waits to be sent. */

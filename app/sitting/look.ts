@@ -11,7 +11,9 @@ export function sittingLook() {
   const settings = useSettings()
   const painter = usePainter()
   const record = shallowRef<LookRecord | null>(null)
-  const look = computed<Look | null>(() => record.value?.look ?? null)
+  /** The look as this person wears it, where it was changed for them alone; the menu's look stays as it is. */
+  const worn = shallowRef<Look | null>(null)
+  const look = computed<Look | null>(() => worn.value ?? record.value?.look ?? null)
   const world = computed<World>(() => {
     const of = look.value!
     return withSteps(
@@ -52,6 +54,6 @@ export function sittingLook() {
   }
   const inOrder = (ids: readonly string[]): Step[] =>
     ids.flatMap(id => look.value!.steps.find(s => s.id === id) ?? [])
-  return { record, look, world, painted, filled, known, facts, gates, rests, work, inOrder }
+  return { record, worn, look, world, painted, filled, known, facts, gates, rests, work, inOrder }
 }
 export type SittingLook = ReturnType<typeof sittingLook>

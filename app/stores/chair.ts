@@ -12,7 +12,7 @@ import {
   type Outcome,
   type RunFrame,
 } from '#core/chair'
-import { sheetsOf } from '#core/look'
+import { sheetsOf, type Look } from '#core/look'
 import type { LookRecord } from '~~/server/db/looks'
 import { sittingClock } from '~/sitting/clock'
 import { keepSitting, openSitting, sendSitting, type Heard, type KeptSitting } from '~/sitting/kept'
@@ -52,7 +52,8 @@ function keeping({ events, frame, tell, of, progress, clock, view }: Store) {
     const run = runOf(frame.value, progress.value, view.screens.value, of.gates.value)
     const { went } = frame.value
     const clocks = clock.clocks.value
-    const kept = { run, events: events.value, went, clocks, changes: changes.value, closed, picture }
+    const worn = of.worn.value ?? undefined
+    const kept = { run, events: events.value, went, clocks, changes: changes.value, closed, picture, worn }
     await keepSitting(kept).catch(() =>
       tell('This device keeps nothing: leave the page open until the server has answered.'),
     )
@@ -131,6 +132,23 @@ function deeds(
   return { act, begin, later, say, went, close }
 }
 
+/** Changing the look for this person alone. */
+function wearing({ frame, tell, of }: Store) {
+  const drawer = useDrawer()
+  /** Lets this person wear another look than the menu has; null for the menu's own. */
+  return async function wear(look: Look | null): Promise<void> {
+    if (frame.value) return
+    of.known.value = null
+    of.worn.value = look
+    try {
+      await drawer.ensure(sheetsOf(of.look.value!))
+      await of.work()
+    } catch (error) {
+      tell(sentencesOf(error).join(' '))
+    }
+  }
+}
+
 /** Fetches a look for the chair, and goes on with a sitting that was not brought to its end. */
 function loading({ events, frame, tell, of, clock }: Store, { changes }: ReturnType<typeof keeping>) {
   const drawer = useDrawer()
@@ -158,14 +176,16 @@ function loading({ events, frame, tell, of, clock }: Store, { changes }: ReturnT
     frame.value = null
     of.filled.value = false
     of.known.value = null
+    of.worn.value = null
     of.record.value = fetched
     // The look itself is shown at once; its sheets and paints come in a moment.
     const fill = async (): Promise<void> => {
       await rest
-      await drawer.ensure(sheetsOf(fetched.look))
+      await drawer.ensure(sheetsOf(of.look.value ?? fetched.look))
       of.filled.value = true
       await of.work()
     }
+    of.worn.value = open?.worn ?? null
     if (!open) return void fill().catch(error => tell(sentencesOf(error).join(' ')))
     await fill()
     resume(open)
@@ -177,9 +197,10 @@ export const useChair = defineStore('chair', () => {
   const store = sitting()
   const { frame, problems, of, progress, live, view } = store
   const kept = keeping(store)
-  const { record, look, world, painted, filled, known, gates } = of
+  const { record, worn, look, world, painted, filled, known, gates } = of
   return {
-    ...{ record, look, world, painted, filled, known, gates },
+    ...{ record, worn, look, world, painted, filled, known, gates },
+    wear: wearing(store),
     ...{ frame, problems, progress, live },
     ...view,
     heard: kept.heard,

@@ -12,19 +12,21 @@ function hueOf(colour: LinearRgb): number {
   return ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360
 }
 
+/** The hue at which a rainbow begins: pinks and reds come first, violet last; degrees of the a*b* plane. */
+const BEGINS = 340
+
 /**
- * The order of a rainbow: hue after hue, beginning behind the widest gap of hues that the strips leave, so that the
- * ends are as far apart as they can be; greys come first, light to dark.
+ * The order of a rainbow: hue after hue from red to violet; greys come first, light to dark.
  * @returns the numbers of the strips in that order
  */
 export function hueOrder(strips: readonly LinearRgb[]): number[] {
-  const all = strips.map((colour, n) => ({ n, hue: hueOf(colour), grey: chromaOf(colour) < GREY }))
-  const greys = all.filter(s => s.grey).sort((p, q) => labOf(strips[q.n]!).l - labOf(strips[p.n]!).l)
-  const hues = all.filter(s => !s.grey).sort((p, q) => p.hue - q.hue)
-  const gapBefore = (i: number) => (hues[i]!.hue - hues.at(i - 1)!.hue + 360) % 360
-  let first = 0
-  for (let i = 1; i < hues.length; i++) if (gapBefore(i) > gapBefore(first)) first = i
-  return [...greys, ...hues.slice(first), ...hues.slice(0, first)].map(s => s.n)
+  const along = (n: number) => (hueOf(strips[n]!) - BEGINS + 360) % 360
+  const isGrey = (n: number) => chromaOf(strips[n]!) < GREY
+  const all = strips.map((_, n) => n)
+  return [
+    ...all.filter(isGrey).sort((p, q) => labOf(strips[q]!).l - labOf(strips[p]!).l),
+    ...all.filter(n => !isGrey(n)).sort((p, q) => along(p) - along(q)),
+  ]
 }
 
 /**

@@ -10,7 +10,13 @@ test('a base takes zones, colours, an axis, a tool, wetness, layers and glitter'
   const id = await openNew(page)
   await page.getByRole('tab', { name: 'Base' }).click()
   await expect(page.getByRole('button', { name: 'Lay this base' })).toBeDisabled()
+  // The first place that is pressed takes the place of the one that nobody has chosen.
   await page.getByRole('button', { name: 'Cheeks', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Forehead', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  )
+  await page.getByRole('button', { name: 'Forehead', exact: true }).click()
   await page.getByRole('button', { name: 'Sea Thrift Pink', exact: true }).click()
   await page.getByRole('button', { name: 'Lay this base' }).click()
   const card = page.getByRole('complementary', { name: 'Step card' })

@@ -80,7 +80,7 @@ test('a stencil on a wet base is stopped, and a gate stands in the strip once it
   page,
 }) => {
   await openBench(page, 'plain-midnight-moth')
-  await expect(page.locator('[data-gate]').first()).toContainText(/dry \d+ s/)
+  await expect(page.locator('[data-gate]').first()).toContainText(/wait \d+ s/)
   await page.locator('[data-step="mm2"]').click()
   await page.getByRole('switch', { name: 'Let what lies beneath dry first' }).click()
   await expect(page.locator('[data-finding="wetGround"]')).toContainText('Laid on a wet base', SOON)

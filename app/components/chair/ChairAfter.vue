@@ -55,6 +55,11 @@ const SHORT: Readonly<Record<Outcome, string>> = {
   'did not show': 'pale',
   'smudged': 'smudged',
 }
+/** Says in one press that everything went well that nobody has said anything else of. */
+const allFine = computed(() => steps.value.every(s => frame.value.went[s.id] === 'fine'))
+function fine(): void {
+  for (const s of steps.value) if (!frame.value.went[s.id]) chair.went(s.id, 'fine')
+}
 const busy = ref(false)
 async function keep(): Promise<void> {
   busy.value = true
@@ -76,7 +81,10 @@ async function keep(): Promise<void> {
         </p>
       </header>
       <section aria-label="How did it go">
-        <h2 class="font-display text-xl font-semibold">How did it go?</h2>
+        <div class="flex items-center gap-3">
+          <h2 class="flex-1 font-display text-xl font-semibold">How did it go?</h2>
+          <button class="chair-btn" :aria-pressed="allFine" @click="fine">All fine</button>
+        </div>
         <ul class="divide-y divide-rule">
           <li v-for="s in steps" :key="s.id" class="py-2" :data-went="s.id">
             <p class="flex items-baseline gap-2">

@@ -127,7 +127,9 @@ function begin(): void {
           />
           <div class="min-w-0">
             <h1 class="font-display text-2xl leading-tight font-bold">{{ look.name }}</h1>
-            <p class="chair-soft">{{ chair.painted.length }} steps</p>
+            <p class="chair-soft">
+              {{ chair.painted.length }} steps<template v-if="chair.worn">, for this person only</template>
+            </p>
             <label class="mt-1 flex items-center gap-2"
               >ticket<input
                 v-model="ticket"
@@ -175,6 +177,7 @@ function begin(): void {
             >
           </p>
         </section>
+        <ForThisPerson />
         <section v-if="open.length" class="break-inside-avoid" aria-label="Ask first">
           <h2 class="font-display text-lg font-semibold">Ask first</h2>
           <label v-for="q in open" :key="q" class="flex min-h-11 items-center gap-3"

@@ -14,11 +14,15 @@ const WIDTH = 8
 const unsafe = computed(() =>
   (['eyeSafe', 'lipSafe'] as const).flatMap(what => {
     const parts = draft.value.strips.map(s => paintOfStrip(s, kit.paints))
-    const bad = draft.value[what] ? parts.filter(p => p && p[what] !== true) : []
-    const names = [...new Set(bad.map(p => p!.name))].join(' and ')
-    return bad.length
-      ? [`${names}: not known to be for ${what === 'eyeSafe' ? 'near the eyes' : 'lips'}`]
-      : []
+    const place = what === 'eyeSafe' ? 'near the eyes' : 'lips'
+    const named = (label: boolean | null) =>
+      [...new Set(parts.flatMap(p => (p && p[what] === label ? [p.name] : [])))].join(' and ')
+    if (!draft.value[what]) return []
+    const [bad, unknown] = [named(false), named(null)]
+    return [
+      ...(bad ? [`${bad}: not for ${place}`] : []),
+      ...(unknown ? [`${unknown}: its label for ${place} is not entered`] : []),
+    ]
   }),
 )
 const add = () => {

@@ -1,2 +1,3 @@
 export * from './pointMap'
 export * from './transfer'
+export * from './mirrored'

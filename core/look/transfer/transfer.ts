@@ -1,8 +1,8 @@
 import { tenth, tenthPoint } from '../../geometry'
-import type { Canvas } from '../../skin'
+import { plainZone, type Canvas, type ZoneId } from '../../skin'
 import type { Candidate, Fit } from '../../stencil'
 import { copied } from '../document'
-import { kindOf, movedLoops, ofKind, type Step, type Transfer, type World } from '../kinds'
+import { isKind, kindOf, movedLoops, ofKind, type Step, type Transfer, type World } from '../kinds'
 import { groundFor, type Look } from '../look'
 import { settle } from '../composition/settle'
 import { pointMap } from './pointMap'
@@ -45,10 +45,23 @@ export function movedTo(
   for (const step of next.steps) {
     kindOf<Step>(step).moves.carry(step, transfer)
     if ('holes' in step && step.holes) step.holes = movedLoops(step.holes, transfer.map)
+    renameFor(step, look)
   }
   settle(next.steps)
   const world: World = { ground: to, stencil, paint: () => undefined }
   return { look: next, misfits: next.steps.flatMap(step => misfitOf(step, world, next, drawer) ?? []) }
+}
+
+/** What a base over zones is called by itself: after its zones. */
+const zoneLabel = (zones: readonly ZoneId[]): string =>
+  `Base, ${[...new Set(zones.map(plainZone))].join(' and ')}`.slice(0, 60)
+
+/** A base that is called after places of the old canvas is called after those of the new one. */
+function renameFor(step: Step, { steps }: Look): void {
+  const before = steps.find(s => s.id === step.id)
+  if (!isKind('wash', step) || !isKind('wash', before) || !before.zones.length) return
+  if (!/^Base, [a-z -]+$/i.test(before.label)) return
+  if (before.zones.join() !== step.zones.join()) step.label = zoneLabel(step.zones)
 }
 
 function misfitOf(step: Step, world: World, { focus }: Look, drawer: readonly Candidate[]): Misfit | null {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import {
   bestOrder,
+  hueOrder,
   cakeGrams,
   costOfCuts,
   cutsOf,
@@ -74,6 +75,14 @@ describe('the order that blends best', () => {
   it('goes from light to dark along a ladder of one hue, however it is shuffled', () => {
     const ladder = ['#0b1740', '#d6e6ff', '#5f86d8', '#2a4aa8', '#9dbcf5'].map(linearOf)
     expect(bestOrder(ladder)).toEqual([1, 4, 2, 3, 0])
+  })
+
+  it('keeps a rainbow as it is, hue after hue, greys first, whatever it is handed', () => {
+    const rainbow = ['gull', 'rosehip', 'ember', 'beacon', 'fern', 'lagoon', 'harbour', 'dusk']
+    const order = (list: readonly string[]) => hueOrder(list.map(colour)).map(n => list[n]!)
+    expect(order(rainbow)).toEqual(rainbow)
+    expect(order([...rainbow].reverse())).toEqual(rainbow)
+    expect(order([])).toEqual([])
   })
 
   it('leaves one strip alone and refuses more than twelve', () => {

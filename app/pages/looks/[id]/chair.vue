@@ -8,6 +8,13 @@ const id = String(useRoute().params.id)
 const chair = useChair()
 const failed = ref<string[]>([])
 const more = ref(false)
+/** Whether the sitting is in the log, and the next person may sit down. */
+const kept = ref(false)
+async function nextPerson(): Promise<void> {
+  kept.value = false
+  forgetPlaces()
+  await chair.load(id)
+}
 const theme = useTheme()
 // The worker that paints is fetched beside what it paints.
 warmPainter()
@@ -137,7 +144,8 @@ async function giveUp(): Promise<void> {
       </p>
       <ChairBefore v-if="phase === 'before'" />
       <ChairNow v-else-if="phase === 'steps'" @more="more = true" />
-      <ChairAfter v-else @kept="navigateTo('/log')" />
+      <ChairNext v-else-if="kept" @same="nextPerson" />
+      <ChairAfter v-else @kept="kept = true" />
       <ChairMore
         v-if="more && phase === 'steps'"
         :dark="theme.dark.value"
