@@ -22,7 +22,7 @@ function useSeating() {
   const worker = useSheetWorker()
 
   /** A new step where it fits, near the place that was asked for; as it is when the worker was stopped. */
-  async function seated(step: SheetStep, asked: Point | null): Promise<SheetStep> {
+  async function seated(step: SheetStep, asked: Point | null, proposed = false): Promise<SheetStep> {
     const about = drawer.find(step.stencil)!
     const shape = drawer.shapes.get(step.stencil)
     if (!shape) return step
@@ -34,6 +34,7 @@ function useSeating() {
         {
           look: { skin, canvas, focus },
           asked,
+          proposed,
           usual: scene.middle(),
           today: new Date().toISOString().slice(0, 10),
         },
@@ -60,7 +61,8 @@ export function useLaying() {
   /** The stencil that is being laid: a second press on it meanwhile lays no second one. */
   let laying: string | null = null
   /**
-   * Lays a stencil on the skin where a search has found that it fits, else where it fits near the place that
+   * Lays a stencil on the skin where a search has found that it fits, shifted a little where it touches the skin
+   * better, else where it fits near the place that
    * was pointed at, or anywhere.
    */
   async function addSheet(
@@ -87,7 +89,7 @@ export function useLaying() {
       )
       if (fit?.openings) fresh.passes[0]!.openings = { use: 'chosen', numbers: [...fit.openings] }
       const step = fit
-        ? { ...fresh, tilt: tenth(fit.tilt ?? 0), side: fit.side ?? ('A' as const) }
+        ? await seated({ ...fresh, tilt: tenth(fit.tilt ?? 0), side: fit.side ?? 'A' }, asked, true)
         : await seated(fresh, asked)
       steps.add(step, 'lay a stencil')
     } finally {

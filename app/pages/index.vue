@@ -123,7 +123,7 @@ const measured = (el: unknown) => virtual.value.measureElement(el as HTMLElement
     </header>
     <div
       v-if="tags.length"
-      class="mb-2 flex gap-1.5 max-sm:overflow-x-auto max-sm:pb-1 sm:mb-4 sm:flex-wrap"
+      class="mb-2 flex gap-1.5 max-sm:overflow-x-auto max-sm:pb-1 max-sm:[scrollbar-width:none] sm:mb-4 sm:flex-wrap"
       role="group"
       aria-label="Tags"
     >

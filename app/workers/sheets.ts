@@ -39,6 +39,8 @@ export interface Mending {
 export interface WhereToLay {
   look: Pick<Look, 'skin' | 'canvas' | 'focus'>
   asked: Point | null
+  /** Whether a search has found its place: then it is only put right there. */
+  proposed?: boolean
   usual: Point
   today: string
 }

@@ -9,12 +9,12 @@ import {
   aimedTilt,
   type Look,
   type SheetStep,
-  type Step,
   type World,
 } from '../look'
 import { layOn, plainZone, ZONE_IDS, type Ground } from '../skin'
 import type { PreparedSheet } from '../stencil'
 import { afterFix } from './applyFix'
+import type { Finding } from './finding'
 import { findingsOf } from './findings'
 
 /** A sheet with what its drawer says of it. */
@@ -101,16 +101,36 @@ function at(step: SheetStep, sheet: ToLay, place: Point, world: World, focus: Po
   return { ...step, at: [x, y], tilt: Math.round(tilt * 10) / 10 }
 }
 
-/** The step with everything put right that would be a problem, as far as one press each puts it right. */
-function putRight(step: SheetStep, look: Look, world: World, today: string): SheetStep {
-  let now: Step = step
-  for (let n = 0; n < MOST_FIXES; n++) {
+/** The step after one press each for what `wanted` finds, and what it still finds then. */
+function pressed(
+  step: SheetStep,
+  wanted: (f: Finding) => boolean,
+  most: number,
+  { look, world, today }: { look: Look; world: World; today: string },
+): { step: SheetStep; left: Finding[] } {
+  let now = step
+  for (let n = 0; ; n++) {
     const found = findingsOf({ ...look, steps: [now] }, world, [], [], today)
-    const wrong = found.find(f => f.stepId === step.id && f.level === 'problem' && f.fix && !f.fix.goes)
-    if (!wrong) break
-    now = afterFix([now], step.id, wrong.fix!, () => '')[0]!
+    const left = found.filter(f => f.stepId === step.id && wanted(f))
+    const fix = left.find(f => f.fix && !f.fix.goes)?.fix
+    if (!fix || n === most) return { step: now, left }
+    now = afterFix([now], step.id, fix, () => '')[0] as SheetStep
   }
-  return now as SheetStep
+}
+
+/**
+ * The step with everything put right that would be a problem, and laid so that it touches the skin, as far as one
+ * press each puts it right: nobody should have to press what could have been laid at once. A shift for the sake of
+ * the touch that brings a problem which stays is not made.
+ */
+function putRight(step: SheetStep, look: Look, world: World, today: string): SheetStep {
+  const on = { look, world, today }
+  const isProblem = (f: Finding) => f.level === 'problem'
+  const sound = pressed(step, isProblem, MOST_FIXES, on)
+  const touching = pressed(sound.step, f => f.check === 'seats', MOST_FIXES, on)
+  if (touching.step === sound.step) return sound.step
+  const both = pressed(touching.step, isProblem, MOST_FIXES, on)
+  return both.left.length > sound.left.length ? sound.step : both.step
 }
 
 /**
@@ -118,6 +138,7 @@ function putRight(step: SheetStep, look: Look, world: World, today: string): She
  * is made for; openings that would lie over eyes, nostrils or hair left free, and no wetter than its bridges
  * take.
  * @param asked the place that the painter pointed at, skin mm; null when the sheet was only pressed
+ * @param proposed whether a search has found its place: then it is only put right there
  * @param usual where things go when nobody says and the sheet is made for no zone in particular
  * @param today ISO 8601
  */
@@ -128,16 +149,20 @@ export function laidWell(
     look,
     world,
     asked,
+    proposed = false,
     usual,
     today,
   }: {
     look: Pick<Look, 'skin' | 'canvas' | 'focus'>
     world: World
     asked: Point | null
+    proposed?: boolean
     usual: Point
     today: string
   },
 ): SheetStep {
+  const whole: Look = { ...freshLook('laid', 'laid'), ...look }
+  if (proposed) return putRight(step, whole, world, today)
   const anchors = asked ? [asked] : madeFor(world.ground, sheet.zones, usual)
   const texture = sheet.kind === 'texture'
   let best: { step: SheetStep; worth: number } | null = null
@@ -156,6 +181,5 @@ export function laidWell(
     }
     if (best && best.worth > -0.25) break
   }
-  const whole: Look = { ...freshLook('laid', 'laid'), ...look }
   return putRight(best!.step, whole, world, today)
 }

@@ -72,6 +72,10 @@ test('a whole look is taken through the chair, and its record is kept', async ({
   await first.getByRole('button', { name: 'fine' }).click()
   await after.getByLabel('A note, no names').fill('sat still')
   await page.getByTestId('keep').click()
+  // The next person is asked for at once; the log is a press away.
+  const next = page.getByTestId('chair-next')
+  await expect(next.getByRole('button', { name: `Next person: ${it.name}` })).toBeVisible()
+  await next.getByRole('link', { name: 'See it in the log' }).click()
   await expect(page).toHaveURL(/\/log$/)
   const [kept, ...others] = await runsOf(page, id)
   expect(others).toEqual([])
@@ -247,7 +251,7 @@ test('thirty steps with the server killed in the middle, and a reload without it
   await expect(after.locator('[data-went]')).toHaveCount(30)
   await after.locator('[data-went="s12"]').getByRole('button', { name: 'smudged' }).click()
   await page.getByTestId('keep').click()
-  await expect(page).toHaveURL(/\/log$/)
+  await expect(page.getByTestId('chair-next')).toBeVisible()
   const kept = await runsOf(page, 'thirty')
   expect(kept).toHaveLength(1)
   const [{ run }] = kept as [KeptRun]

@@ -4,7 +4,7 @@ import type { Look } from '../look'
 import { workOf, type LookWork } from './tasks'
 
 /** A wait of the hands: how long, before which step, and for what. */
-export interface Waiting {
+interface Waiting {
   readonly before: string
   readonly seconds: number
   /** The step that must dry first. */

@@ -25,7 +25,13 @@ function lay(id: string, asked: [number, number] | null = null, age = 30, canvas
   const fresh = freshSheet('s', about(id), id, asked ?? usual, soot)
   const step = laidWell(fresh, sheet, { look, world, asked, usual, today: TODAY })
   const found = findingsOf({ ...look, steps: [step] }, world, [], [], TODAY)
-  return { step, ground, problems: found.filter(f => f.stepId && f.level === 'problem') }
+  return {
+    step,
+    ground,
+    problems: found.filter(f => f.stepId && f.level === 'problem'),
+    // What one press would mend should have been laid so.
+    seats: found.filter(f => f.check === 'seats' && f.fix),
+  }
 }
 const about = (id: string) => shelf.find(s => s.id === id)!.name
 
@@ -33,7 +39,9 @@ describe('a stencil that is simply pressed', () => {
   it.each(shelf.map((s, n) => [s.id, n % 3 ? 30 : 6] as const))(
     '%s brings no problem on an empty face of %i years',
     (id, age) => {
-      expect(lay(id, null, age).problems).toEqual([])
+      const { problems, seats } = lay(id, null, age)
+      expect(problems).toEqual([])
+      expect(seats.map(f => `${f.title}: ${f.fix!.words}`)).toEqual([])
     },
   )
 
