@@ -1,11 +1,73 @@
 import type { Browser, Page } from '@playwright/test'
-import type { Table } from './table'
+import { factsOf, handsRest, screensFrom } from '../core/chair'
+import { freshAround, freshLine, freshRework, kindOf, withSteps, type Step, type World } from '../core/look'
+import { Memo } from '../core/memo'
+import { groundOf, PLAIN_FACE } from '../core/skin'
+import { paints } from '../demo/paints'
+import { median as medianTime, type Table } from './table'
 
 const median = (values: number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1]!
 /** The place of the step in hand, with a picture however coarse. */
 const PLACE = '[data-testid=place]:not([data-px="0"])'
 /** The way to begin, when it may be pressed. */
 const BEGIN = '[data-testid=begin]:not(:disabled)'
+
+/** Four bands of a flat brush in two colours, gone over until soft, blended into each other, each outlined. */
+function softBands(): { steps: Step[]; world: World } {
+  const ground = groundOf(PLAIN_FACE, 30)
+  const paint = (id: string) => {
+    const { name, colour } = paints.find(p => p.id === id)!
+    return { id, name, colour }
+  }
+  const bands = [0, 22, 50, 75].map((down, n): Step => ({
+    ...freshLine(`band-${n}`, 'band', [0, 0], paint('gull'), ground, [0, 0]),
+    points: Array.from({ length: 9 }, (_, i): [number, number] => [
+      -60 + 7 * i,
+      down - 30 - 20 * Math.sin(i / 2.5),
+    ]),
+    softened: true,
+    load: { kind: 'double', light: paint('gull'), dark: paint('harbour') },
+    twin: { rule: 'midline', about: null, own: null },
+  }))
+  const ids = bands.map(b => b.id)
+  const steps = [
+    ...bands,
+    freshRework('blend', 'blend', 'print', [0, 0], ids, ground),
+    ...ids.map(id =>
+      freshAround(`round-${id}`, 'outline', { use: 'step', step: id, openings: null }, paint('soot')),
+    ),
+  ]
+  return { steps, world: { ground, stencil: () => undefined, paint: id => paints.find(p => p.id === id) } }
+}
+
+/** What the chair works out of a look of many-coloured brushwork, and what each "Done" costs. */
+export function sittingRows(table: Table): void {
+  const { steps, world } = softBands()
+  const read = () => withSteps({ ...world, memo: new Memo() }, steps)
+  const printed = medianTime(() => {
+    const on = read()
+    for (const step of steps) kindOf(step).prints(step, on)
+  }, 3)
+  const known = () => factsOf(steps, read(), () => null)
+  table.row(
+    'the chair: what it knows of four soft bands',
+    medianTime(known, 3),
+    { ratio: 3 },
+    {
+      words: 'printing them once',
+      value: printed,
+    },
+  )
+  const facts = new Map(known().map(f => [f.id, f]))
+  const rests = handsRest(world)
+  table.row(
+    'the chair: the screens of four soft bands',
+    medianTime(() => screensFrom(steps, facts, rests)),
+    {
+      most: 10,
+    },
+  )
+}
 
 /** Notes on the page when something is first seen, ms from the beginning of the page. */
 const watching = (selector: string): string =>

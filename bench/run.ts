@@ -1,5 +1,6 @@
 // Measures what must be fast, and holds it against limits: npm run bench. With -- --check it fails past a limit,
 // with -- --core it leaves out what needs the built server and a browser.
+import { sittingRows } from './chair'
 import { coreRows } from './core'
 import { orderRows } from './order'
 import { photoRows } from './photo'
@@ -9,6 +10,7 @@ import { nearRows, tryRows } from './tries'
 
 const table = new Table()
 coreRows(table)
+sittingRows(table)
 photoRows(table)
 nearRows(table)
 await tryRows(table)

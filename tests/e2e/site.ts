@@ -1,4 +1,4 @@
-import { test as base } from '@playwright/test'
+import { expect, test as base } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
@@ -60,6 +60,9 @@ class Site {
   }
 }
 
+/** What the console says of faults of the program; what a server answers or fails to is up to each test. */
+const FAULT = /DataCloneError|TypeError|ReferenceError|RangeError|\[Vue warn\]|Unhandled/
+
 /** Every worker has a server of its own, begun anew for each file. */
 export const test = base.extend<{ seeded: boolean; fresh: void }, { house: Site; site: string }>({
   house: [
@@ -79,6 +82,16 @@ export const test = base.extend<{ seeded: boolean; fresh: void }, { house: Site;
     },
     { auto: true },
   ],
+  // Whatever a test looks at, an error that no code has caught fails it.
+  page: async ({ page }, use) => {
+    const thrown: string[] = []
+    page.on('pageerror', error => thrown.push(error.message))
+    page.on('console', message => {
+      if (message.type() === 'error' && FAULT.test(message.text())) thrown.push(message.text())
+    })
+    await use(page)
+    expect(thrown).toEqual([])
+  },
   baseURL: async ({ site }, use) => use(site),
 })
 export { expect, type Page } from '@playwright/test'

@@ -23,7 +23,12 @@ const font = computed(() => ({
 }))
 const ROW_PX = 44
 const height = computed(() => `${70 + ROW_PX * props.rows.length}px`)
-/** Seconds as minutes and seconds on the axis. */
+/** So many ticks at most: the axis is marked at whole minutes. */
+const MOST_TICKS = 6
+const minutesApart = computed(() => {
+  const longest = Math.max(...props.rows.flatMap(r => [r.planned, r.took]), 0)
+  return Math.max(1, Math.ceil(longest / 60 / MOST_TICKS))
+})
 const option = computed(() => ({
   textStyle: font.value,
   animation: false,
@@ -32,7 +37,8 @@ const option = computed(() => ({
   tooltip: { trigger: 'axis', valueFormatter: (v: number) => clock(v) },
   xAxis: {
     type: 'value',
-    axisLabel: { formatter: (v: number) => clock(v), ...font.value },
+    interval: 60 * minutesApart.value,
+    axisLabel: { formatter: (v: number) => `${Math.round(v / 60)} min`, ...font.value },
     splitLine: { lineStyle: { color: colours.value.rule } },
   },
   yAxis: {
