@@ -54,6 +54,23 @@ const choices = computed<Choice[]>(() => {
       : []),
   ]
 })
+/** What a choice brings against all of it as entered: the time that it saves, and what it leaves out. */
+function brings({ order, seconds }: Choice): string {
+  const saved = (choices.value[0]?.seconds ?? 0) - seconds
+  const left = chair.screens.filter(s => !order.includes(s.id)).map(s => s.label)
+  return [saved >= 1 && `saves ${clock(saved)}`, left.length && `leaves out ${left.join(', ')}`]
+    .filter(Boolean)
+    .join('; ')
+}
+/** Why there is nothing shorter to choose when others wait. */
+const nothingShorter = computed(() => {
+  if (!plan.value) return ''
+  if (!optional.value.size) return 'No step may be left out, so a queue makes it no shorter.'
+  const fits = (found: Shortened | null) => found?.without.length === 0
+  const { three, ten } = short.value
+  if (fits(ten)) return 'Nothing has to go, even with ten waiting: all of it fits.'
+  return fits(three) ? 'Nothing has to go with three waiting: all of it fits.' : ''
+})
 /** By its words: more choices come while one is made. */
 const chosen = ref('')
 const choice = computed(() => choices.value.find(c => c.words === chosen.value) ?? choices.value[0])
@@ -152,13 +169,15 @@ function begin(): void {
               :class="c === choice ? 'border-mulberry' : 'border-rule'"
               @click="chosen = c.words"
             >
-              <span class="flex-1 font-semibold">{{ c.words }}</span><span class="chair-soft"
-                >{{ c.order.length }} steps</span
+              <span class="min-w-0 flex-1 py-1"
+                ><span class="font-semibold">{{ c.words }}</span
+                ><span v-if="brings(c)" class="chair-soft block leading-snug">{{ brings(c) }}</span></span
+              ><span class="chair-soft">{{ c.order.length }} steps</span
               ><strong class="font-display text-xl tabular-nums">{{ clock(c.seconds) }}</strong>
             </button>
           </div>
           <p class="chair-soft mt-1">
-            With drying in this room. <EstimateMark />
+            With drying in this room. <EstimateMark /> {{ nothingShorter }}
             <template v-if="!look.queue && optional.size">
               On the bench, "Order" says what it may take when others wait.</template
             >

@@ -42,10 +42,8 @@ const sizes: Record<string, (long: number) => boolean> = {
   'large, over 120 mm': l => l > 120,
 }
 const shown = computed(() => {
-  const words = filter.words.toLowerCase().split(/\s+/).filter(Boolean)
-  return drawer.list.filter(
+  const fitting = drawer.list.filter(
     s =>
-      words.every(w => `${s.name} ${s.kind} ${s.tags.join(' ')} ${s.notes}`.toLowerCase().includes(w)) &&
       (!filter.kind || s.kind === filter.kind) &&
       (!filter.tag || s.tags.includes(filter.tag)) &&
       (!filter.zone || s.zones.includes(filter.zone)) &&
@@ -53,6 +51,8 @@ const shown = computed(() => {
       (!filter.detail || (finestMm(s) ?? 0) >= filter.detail) &&
       s.copies >= filter.copies,
   )
+  const named = fitting.map(s => ({ s, words: s.name, also: `${s.kind} ${s.tags.join(' ')} ${s.notes}` }))
+  return bestNamed(filter.words, named).map(n => n.s)
 })
 const any = computed(() => Object.values(filter).some(Boolean))
 const clear = () =>
