@@ -36,13 +36,12 @@ export function planned(look: Look, world: World): Planned | OrderConflict {
   return { ...plan, rows, rules: orderRules(look, world) }
 }
 
-/** How a look can be shortened: worth against time, what is left for some budgets, and the least it takes, s. */
+/** How a look can be shortened: worth against time, what is left for some budgets, and the least that there is. */
 export interface ShorterLooks {
   readonly curve: Shortened[]
   readonly within: (Shortened | null)[]
-  readonly least: number | null
-  /** The shortest order of what must be done. */
-  readonly leastOrder: readonly string[] | null
+  /** What must be done, as it was entered and in its shortest order; null when it cannot be done. */
+  readonly least: OrderPlan | null
 }
 
 /**
@@ -58,11 +57,9 @@ export function shorter(
   points: number,
 ): ShorterLooks {
   const found = new Shortening(look, world, { limitMs: SHORT_MS, clock })
-  const least = found.least()
   return {
     curve: points > 0 ? found.curve(points) : [],
     within: budgets.map(b => found.within(b)),
-    least: least?.finish ?? null,
-    leastOrder: least?.order ?? null,
+    least: found.least(),
   }
 }

@@ -1,10 +1,12 @@
-import type { Box, Ring } from '../geometry'
+import { boxOf, type Box, type Ring } from '../geometry'
 import {
   cardLines,
   copiesOf,
+  coveredInWords,
   handlingsFrom,
   isKind,
   kindOf,
+  NO_TWIN,
   placementsOf,
   placeWords,
   stepEffort,
@@ -64,9 +66,13 @@ export interface StepFacts {
   readonly tools: readonly ToolInHand[]
   /** The sheet for the step, and for its twin. */
   readonly sheets: readonly SheetHeld[]
+  /** Where it lies, in a few words: "both cheeks"; "" where no zone of the skin tells. */
+  readonly place: string
   /** Outlines of the sheets as they lie, mm. */
   readonly outlines: readonly Ring[]
-  /** What it covers, its twin in it, mm; null where that is nowhere. */
+  /** What tells the shape of a step without a sheet, its twin in it, mm. */
+  readonly marks: readonly Ring[]
+  /** What is to be seen of it, mm: its own side, with its twin where both are near; null where that is nowhere. */
   readonly box: Box | null
   readonly resting: Resting
   /** How many copies there are of its sheet. */
@@ -148,6 +154,24 @@ function bridgeOf(step: Step, narrowest: BridgeOf): Screen['bridge'] {
     : null
 }
 
+/** Both sides of a step are seen at once when they are as near as this, mm. */
+const TOGETHER = 90
+
+/** What is to be seen of a step: two sides far apart would show the whole face at every step. */
+function seenBox(step: Step, world: World): Box | null {
+  const covered = (of: Step) =>
+    around([
+      ...kindOf(of).boxes(of, world),
+      ...kindOf(of)
+        .outlines(of, world)
+        .map(o => boxOf(o.ring)),
+    ])
+  const all = covered(step)
+  if (!all || !Number.isFinite(all.minX)) return null
+  const near = Math.max(all.maxX - all.minX, all.maxY - all.minY) <= TOGETHER
+  return near || !('twin' in step) ? all : covered({ ...step, twin: NO_TWIN })
+}
+
 /**
  * What is known of each step by itself.
  * @param narrowest the narrowest bridge of a sheet: measuring it anew would take long
@@ -157,7 +181,6 @@ export function factsOf(steps: readonly Step[], world: World, narrowest: BridgeO
   return steps.map(step => {
     const kind = kindOf(step)
     const resting = restingOf(step, world)
-    const box = around(resting.boxes)
     const test = dabbedWith(step)
     return {
       id: step.id,
@@ -170,8 +193,10 @@ export function factsOf(steps: readonly Step[], world: World, narrowest: BridgeO
       lines: cardLines(step, world),
       tools: toolsOf(step),
       sheets: sheetsOf(step, world),
+      place: coveredInWords(step, world),
       outlines: kind.outlines(step, world).map(o => o.ring),
-      box: box && Number.isFinite(box.minX) ? box : null,
+      marks: isKind('sheet', step) ? [] : kind.silhouette(step, world),
+      box: seenBox(step, world),
       resting,
       copies: isKind('sheet', step) ? copiesOf(step.stencil, world) : 1,
       handTest: test && { tool: test.tool, wetness: test.wetness },

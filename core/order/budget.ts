@@ -1,4 +1,4 @@
-import { CLOSE, type Problem } from './problem'
+import { CLOSE, type Lag, type Problem } from './problem'
 import { shortest, type Plan, type Search } from './schedule'
 
 /** Which tasks are done, what the optional ones among them are worth together, and their shortest order. */
@@ -78,9 +78,16 @@ export class Budget {
   private readonly tried: boolean
   private late = false
 
-  private readonly must: boolean[]
+  /** Which tasks cannot be left out. */
+  readonly must: readonly boolean[]
 
-  constructor(private readonly problem: Problem) {
+  /**
+   * @param lagsFor the lags that hold when only some tasks are done, where that makes a difference
+   */
+  constructor(
+    private readonly problem: Problem,
+    private readonly lagsFor: (chosen: readonly boolean[]) => readonly Lag[] = () => problem.lags,
+  ) {
     const must = (this.must = musts(problem))
     const units = unitsOf(problem, must).sort((a, b) => b.worth - a.worth)
     this.tried = units.length <= MOST_UNITS
@@ -108,9 +115,10 @@ export class Budget {
       // Out of time what must be done alone is tried still, so that nothing is called impossible that is not.
       this.late ||= search.clock() > until
       if (this.late && (best || worth > 0)) continue
-      const inTime = shortest(this.problem, { ...search, enough: budget }, chosen)
+      const work = { ...this.problem, lags: this.lagsFor(chosen) }
+      const inTime = shortest(work, { ...search, enough: budget }, chosen)
       if (!inTime || inTime.finish > budget + CLOSE) continue
-      const plan = shortest(this.problem, search, chosen) ?? inTime
+      const plan = shortest(work, search, chosen) ?? inTime
       if (!best || plan.finish < best.plan.finish - CLOSE) best = { chosen, worth, plan }
     }
     return best
@@ -118,7 +126,7 @@ export class Budget {
 
   /** The shortest that there is: only what must be done; null when it cannot be. */
   least(search: Search): Plan | null {
-    return shortest(this.problem, search, this.must)
+    return shortest({ ...this.problem, lags: this.lagsFor(this.must) }, search, this.must)
   }
 
   /** Everything, in its shortest order; null when it cannot be. */

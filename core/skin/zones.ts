@@ -27,7 +27,6 @@ export const zoneWords = (id: ZoneId): string =>
     : id === 'arm'
       ? 'whole arm'
       : id.replace(/^(left|right)\./, side => `${ownSide(side.slice(0, -1) as Side)} `)
-/** A zone's name without its side: "cheek". */
 /** The zone that is to the other side of a face what a zone is to its own; one of the middle is its own. */
 export const mirroredZone = (id: ZoneId): ZoneId =>
   (id.startsWith('left.')
@@ -35,6 +34,7 @@ export const mirroredZone = (id: ZoneId): ZoneId =>
     : id.startsWith('right.')
       ? id.replace('right.', 'left.')
       : id) as ZoneId
+/** A zone's name without its side: "cheek". */
 export const plainZone = (id: ZoneId): string => id.replace(/^(left|right)\./, '')
 
 type SideOf = Readonly<Record<SideLandmark, Point>>

@@ -2,7 +2,7 @@
 import { CircleAlert, ListChecks, Play } from '@lucide/vue'
 import { finishOf, type Length } from '#core/chair'
 import type { Finding, Forgotten, Habits } from '#core/checks'
-import { waysFor, type OrderPlan, type Shortened } from '#core/look'
+import { waysFor, type OrderPlan, type Shortened, type Timeline } from '#core/look'
 
 /** Before somebody sits down: what is asked, what may have been forgotten, and how long the look may take. */
 const chair = useChair()
@@ -15,43 +15,43 @@ const ticket = ref(look.value.sitting.ticket)
 const entered = computed(() => chair.painted.map(s => s.id))
 const timeOf = computed(() => new Map(chair.screens.map(s => [s.id, s.planned])))
 interface Choice {
+  readonly id: 'entered' | 'planned' | 'three' | 'ten' | 'least' | 'least planned'
   readonly length: Length
-  readonly words: string
   readonly order: readonly string[]
   readonly seconds: number
+}
+const WORDS_OF: Readonly<Record<Choice['id'], string>> = {
+  entered: 'All of it, as entered',
+  planned: 'All of it, planned order',
+  three: 'Three waiting',
+  ten: 'Ten waiting',
+  least: 'Only what must be, as entered',
+  'least planned': 'Only what must be, planned order',
 }
 const plan = shallowRef<OrderPlan | null>(null)
 const short = shallowRef<{ three: Shortened | null; ten: Shortened | null }>({ three: null, ten: null })
 const optional = computed(() => new Set(chair.painted.filter(s => s.optional).map(s => s.id)))
-/** What must be done, in its shortest order. */
-const least = shallowRef<{ order: readonly string[]; seconds: number } | null>(null)
+const least = shallowRef<OrderPlan | null>(null)
+const inTime = (id: Choice['id'], length: Length, { order, finish }: Timeline): Choice => ({
+  id,
+  length,
+  order,
+  seconds: finish,
+})
+/** The planned order of something, where it saves a second. */
+const ifSaves = (id: Choice['id'], length: Length, found: OrderPlan | null): Choice[] =>
+  found && found.entered.finish - found.planned.finish >= 1 ? [inTime(id, length, found.planned)] : []
 const choices = computed<Choice[]>(() => {
   if (!chair.known) return []
   const { three, ten } = short.value
-  const planned = plan.value?.planned
-  const saves = plan.value && planned ? plan.value.entered.finish - planned.finish : 0
-  const whole = finishOf(entered.value, id => timeOf.value.get(id) ?? 0, chair.gates)
-  const shortened = (length: Length, words: string, found: Shortened | null): Choice[] =>
-    found?.without.length
-      ? [{ length, words, order: found.timeline.order, seconds: found.timeline.finish }]
-      : []
+  const seconds = finishOf(entered.value, id => timeOf.value.get(id) ?? 0, chair.gates)
   return [
-    { length: 'whole', words: 'All of it, as entered', order: entered.value, seconds: whole },
-    ...(planned && saves >= 1
-      ? [
-          {
-            length: 'whole' as const,
-            words: 'All of it, planned order',
-            order: planned.order,
-            seconds: planned.finish,
-          },
-        ]
-      : []),
-    ...shortened('three waiting', 'Three waiting', three),
-    ...shortened('ten waiting', 'Ten waiting', ten),
-    ...(least.value?.order.length
-      ? [{ length: 'shorter' as const, words: 'Only what must be', ...least.value }]
-      : []),
+    { id: 'entered', length: 'whole', order: entered.value, seconds },
+    ...ifSaves('planned', 'whole', plan.value),
+    ...(three?.without.length ? [inTime('three', 'three waiting', three.timeline)] : []),
+    ...(ten?.without.length ? [inTime('ten', 'ten waiting', ten.timeline)] : []),
+    ...(least.value ? [inTime('least', 'shorter', least.value.entered)] : []),
+    ...ifSaves('least planned', 'shorter', least.value),
   ]
 })
 /** What a choice brings against all of it as entered: the time that it saves, and what it leaves out. */
@@ -71,9 +71,9 @@ const nothingShorter = computed(() => {
   if (fits(ten)) return 'Nothing has to go, even with ten waiting: all of it fits.'
   return fits(three) ? 'Nothing has to go with three waiting: all of it fits.' : ''
 })
-/** By its words: more choices come while one is made. */
-const chosen = ref('')
-const choice = computed(() => choices.value.find(c => c.words === chosen.value) ?? choices.value[0])
+/** By its id: more choices come while one is made. */
+const chosen = ref<Choice['id']>('entered')
+const choice = computed(() => choices.value.find(c => c.id === chosen.value) ?? choices.value[0])
 const findings = shallowRef<readonly Finding[]>([])
 const forgotten = shallowRef<readonly Forgotten[] | null>(null)
 const stops = computed(() => findings.value.filter(f => f.level === 'problem' || f.stepId === null))
@@ -103,8 +103,7 @@ async function work(): Promise<void> {
     if (optional.value.size) {
       const told = await painter.shortened(look.value, queue ? [queue.three, queue.ten] : [], 0)
       short.value = { three: told.within[0] ?? null, ten: told.within[1] ?? null }
-      if (told.least !== null && told.leastOrder)
-        least.value = { order: told.leastOrder, seconds: told.least }
+      least.value = told.least?.entered.order.length ? told.least : null
     }
     await ways.load().catch(() => {})
     const own = waysFor(look.value.ways, ways.house)
@@ -162,15 +161,15 @@ function begin(): void {
           <div class="grid gap-1.5" role="radiogroup" aria-label="How much of it">
             <button
               v-for="c in choices"
-              :key="c.words"
+              :key="c.id"
               role="radio"
               :aria-checked="c === choice"
               class="flex min-h-13 items-center gap-3 rounded-xl border-2 bg-card px-3 text-left"
               :class="c === choice ? 'border-mulberry' : 'border-rule'"
-              @click="chosen = c.words"
+              @click="chosen = c.id"
             >
               <span class="min-w-0 flex-1 py-1"
-                ><span class="font-semibold">{{ c.words }}</span
+                ><span class="font-semibold">{{ WORDS_OF[c.id] }}</span
                 ><span v-if="brings(c)" class="chair-soft block leading-snug">{{ brings(c) }}</span></span
               ><span class="chair-soft">{{ c.order.length }} steps</span
               ><strong class="font-display text-xl tabular-nums">{{ clock(c.seconds) }}</strong>

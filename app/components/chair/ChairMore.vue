@@ -49,7 +49,7 @@ async function shorten(length: Length & keyof typeof SHARES): Promise<void> {
   try {
     const told = await painter.shortened(chair.look!, [Math.max(1, left)], 0, behind)
     const found = told.within[0]
-    const order = found ? found.timeline.order : told.leastOrder
+    const order = (found?.timeline ?? told.least?.planned)?.order
     if (!order) notice.value = 'No order of what is left was found; nothing is changed.'
     else {
       const without = chair.progress.left.filter(id => !order.includes(id))
@@ -58,7 +58,7 @@ async function shorten(length: Length & keyof typeof SHARES): Promise<void> {
         ? without.length
           ? `Left out: ${leaves(without)}.`
           : 'Nothing has to go: what is left fits.'
-        : `Not even what must be done fits: ${clock(told.least ?? 0)} more. ${without.length ? `Left out: ${leaves(without)}.` : ''}`
+        : `Not even what must be done fits: ${clock(told.least?.planned.finish ?? 0)} more. ${without.length ? `Left out: ${leaves(without)}.` : ''}`
     }
   } catch (error) {
     if (!(error instanceof GivenUp)) notice.value = sentencesOf(error).join(' ')

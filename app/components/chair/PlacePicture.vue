@@ -4,7 +4,7 @@ import type { Box } from '#core/geometry'
 import { pathData } from '#core/formats'
 import type { PlaceShown } from '~/composables/usePlaces'
 
-/** The face after a step, brought near to where it is painted, with its sheets as they lie; a tap shows all of it. */
+/** The face after a step, brought near to where it is painted, with its sheets as they lie or its shape marked; a tap shows all. */
 const props = defineProps<{ screen: Screen; shown: PlaceShown | null }>()
 const chair = useChair()
 const ground = computed(() => chair.world.ground)
@@ -18,8 +18,9 @@ watch(
 /** At least so much of the skin is seen, so that one knows where one is, mm; and beside what is painted. */
 const LEAST = 90
 const MARGIN = 12
-const rings = computed(() => props.screen.outlines.map(r => ground.value.front.ring(r)))
-const paths = computed(() => rings.value.map(r => pathData([r])))
+const inPicture = (rings: Screen['outlines']) => rings.map(r => pathData([ground.value.front.ring(r)]))
+const sheets = computed(() => inPicture(props.screen.outlines))
+const marks = computed(() => inPicture(props.screen.marks).join(''))
 /** What is seen, mm of the picture. */
 const view = computed<Box>(() => {
   const all = ground.value.box
@@ -31,8 +32,8 @@ const view = computed<Box>(() => {
     ground.value.front.point([box.minX, box.maxY]),
     ground.value.front.point([box.maxX, box.minY]),
   ]
-  const xs = [...corners.map(c => c[0]), ...rings.value.flatMap(r => [...r].filter((_, i) => i % 2 === 0))]
-  const ys = [...corners.map(c => c[1]), ...rings.value.flatMap(r => [...r].filter((_, i) => i % 2 === 1))]
+  const xs = corners.map(c => c[0])
+  const ys = corners.map(c => c[1])
   const near = (v: readonly number[], least: number, most: number): [number, number] => {
     const low = Math.max(least, Math.min(...v) - MARGIN)
     const high = Math.min(most, Math.max(...v) + MARGIN)
@@ -68,7 +69,16 @@ const stroke = computed(() => (view.value.maxX - view.value.minX) / 260)
         :height="ground.box.maxY - ground.box.minY"
         preserveAspectRatio="none"
       />
-      <g v-for="(d, i) in paths" :key="i" fill="none" stroke-linejoin="round">
+      <g v-if="marks" fill="none" stroke-linejoin="round" data-testid="marks">
+        <path :d="marks" stroke="#fdfcf9" :stroke-width="2 * stroke" opacity="0.7" />
+        <path
+          :d="marks"
+          stroke="#7a2e5d"
+          :stroke-width="0.9 * stroke"
+          :stroke-dasharray="`${3 * stroke} ${3 * stroke}`"
+        />
+      </g>
+      <g v-for="(d, i) in sheets" :key="i" fill="none" stroke-linejoin="round">
         <path :d="d" stroke="#fdfcf9" :stroke-width="3 * stroke" opacity="0.85" />
         <path
           :d="d"

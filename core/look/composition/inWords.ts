@@ -70,6 +70,13 @@ function zonesInWords(zones: readonly ZoneId[], most = MOST): string {
   return listed(words.slice(0, most))
 }
 
+/** Where what a step covers lies, in a few words: "both cheeks and the nose"; "" where no zone tells. */
+export const coveredInWords = (step: Step, world: World): string =>
+  zonesInWords(
+    zonesUnder(pointsOf(step, world), world).map(([id]) => id),
+    2,
+  )
+
 /** Zones that hold less than this of a shape do not tell where it lies. */
 const TELLS = 0.35
 /** unless it is larger than this, mm: then no landmark does. */

@@ -1,5 +1,6 @@
 import { Budget, shortest, tidied, type Plan, type Search, type Timed } from '../../order'
 import { kindOf, type Step, type World } from '../kinds'
+import { withSteps } from './beneath'
 import type { Look } from '../look'
 import { workOf, type LookWork, type StepLag } from './tasks'
 import { enteredOf, keepsWindows, TELLS, timeline, type Timeline } from './timing'
@@ -145,18 +146,21 @@ export interface Shortened {
   readonly proven: boolean
 }
 
-/** How a look can be shortened: worth against time, and what is left for a given time. */
+/**
+ * How a look can be shortened: worth against time, and what is left for a given time. Without some of its steps a
+ * look takes as long as if they had never been in it.
+ */
 export class Shortening {
   private readonly work: LookWork
   private readonly budget: Budget
 
   constructor(
-    look: Pick<Look, 'steps'>,
-    world: World,
+    private readonly look: Pick<Look, 'steps'>,
+    private readonly world: World,
     private readonly search: Search,
   ) {
     this.work = workOf(look, world)
-    this.budget = new Budget(this.work.problem)
+    this.budget = new Budget(this.work.problem, this.work.lagsFor)
   }
 
   /** The worthiest that can be done within some seconds; null when not even what must be done can. */
@@ -164,26 +168,35 @@ export class Shortening {
     const found = this.budget.within(seconds, this.search)
     return found && this.told(seconds, found)
   }
-  /** What must be done in its shortest order; null when it cannot be done. */
-  least(): Timeline | null {
-    const plan = this.budget.least(this.search)
-    return plan && timeline(this.work, plan)
+  /** What must be done, as it was entered and in its shortest order; null when it cannot be done. */
+  least(): OrderPlan | null {
+    const plan = this.planOf(this.budget.must)
+    return 'planned' in plan ? plan : null
   }
   /** Ever shorter versions, the whole look first. */
   curve(points: number): Shortened[] {
     return this.budget.curve(points, this.search).map(c => this.told(c.plan.finish, c))
   }
 
+  private planOf(chosen: readonly boolean[]): OrderPlan | OrderConflict {
+    const off = new Set([...(this.world.off ?? []), ...this.without(chosen)])
+    return planOf(this.look, withSteps(this.world, this.look.steps, off), this.search)
+  }
+
+  private without(chosen: readonly boolean[]): string[] {
+    return this.work.steps.flatMap((s, n) => (chosen[n] ? [] : [s.id]))
+  }
+
   private told(
     budget: number,
     { chosen, worth, plan }: NonNullable<ReturnType<Budget['within']>>,
   ): Shortened {
-    const { steps } = this.work
+    const own = this.planOf(chosen)
     return {
       budget,
       worth,
-      without: steps.flatMap((s, n) => (chosen[n] ? [] : [s.id])),
-      timeline: timeline(this.work, tidyPlan(this.work, chosen, plan)),
+      without: this.without(chosen),
+      timeline: 'planned' in own ? own.planned : timeline(this.work, plan),
       proven: plan.proven && this.budget.complete,
     }
   }

@@ -36,6 +36,8 @@ export interface LookWork {
   readonly leads: readonly number[]
   /** Whether a step touches what an earlier one has painted, by their numbers. */
   readonly touches: (above: number, below: number) => boolean
+  /** The lags when only some of the steps are painted: what is left out holds nobody up. */
+  readonly lagsFor: (chosen: readonly boolean[]) => readonly StepLag[]
 }
 
 /**
@@ -98,7 +100,7 @@ const after = (from: number, to: number, why: Why, least = 0, most = Infinity): 
 })
 
 /** What lies over what, and how long it waits for it to dry. */
-function stacking({ steps, leads, touches }: Omit<LookWork, 'lags' | 'problem'>, world: World): StepLag[] {
+function stacking({ steps, leads, touches }: Pick<LookWork, 'steps' | 'leads' | 'touches'>, world: World): StepLag[] {
   return steps.flatMap((above, to) =>
     steps.slice(0, to).flatMap((below, from): StepLag[] => {
       if (isKind('guide', above) || isKind('guide', below) || !touches(to, from)) return []
@@ -174,22 +176,18 @@ function noWetter(
   tasks: readonly Task[],
   steps: readonly Step[],
   world: World,
+  chosen: readonly boolean[],
 ): StepLag[] {
   // As it was entered, whatever windows that order may miss.
   const problem = { tasks, lags: lags.map(l => ({ ...l, most: Infinity })), pairs: [], needs: [] }
-  const order = steps.map((_, n) => n)
-  const found = timed(
-    new Network(
-      problem,
-      order.map(() => true),
-    ),
-    order,
-  )
+  const order = steps.flatMap((_, n) => (chosen[n] ? [n] : []))
+  const starts = new Map(timed(new Network(problem, chosen), order)?.starts.map((s, i) => [order[i]!, s]))
   return lags.map(lag => {
     const [below, above] = [steps[lag.from]!, steps[lag.to]!]
-    if (!found || lag.why !== 'lies over' || laysNothing(below) || laysNothing(above) || isSparkle(above))
-      return lag
-    const passed = found.starts[lag.to]! - found.starts[lag.from]! - tasks[lag.from]!.seconds
+    const [from, to] = [starts.get(lag.from), starts.get(lag.to)]
+    if (from === undefined || to === undefined || lag.why !== 'lies over') return lag
+    if (laysNothing(below) || laysNothing(above) || isSparkle(above)) return lag
+    const passed = to - from - tasks[lag.from]!.seconds
     return { ...lag, least: Math.min(drySeconds(below, world), Math.max(0, passed)) }
   })
 }
@@ -220,9 +218,10 @@ export function workOf(
     ...sameLoads(steps),
     ...staying(steps, stays),
   ]
-  const lags = noWetter(entered, tasks, steps, world)
+  const lagsFor = (chosen: readonly boolean[]) => noWetter(entered, tasks, steps, world, chosen)
+  const lags = lagsFor(steps.map(() => true))
   const needs = lags.flatMap(({ from, to, why }) =>
     why === 'goes on wet' || why === 'follows' ? [[to, from] as const] : [],
   )
-  return { problem: { tasks, lags, pairs: [], needs }, lags, steps, leads, touches }
+  return { problem: { tasks, lags, pairs: [], needs }, lags, steps, leads, touches, lagsFor }
 }

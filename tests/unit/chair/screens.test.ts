@@ -48,6 +48,23 @@ describe('the screens of the chair', () => {
     expect(screen!.bridge).toEqual({ tool: 'makeup', wetness: side.passes[0]!.wetness, width: 1.3 })
   })
 
+  it('show the side that is painted first, not the whole face, and mark what has no sheet', () => {
+    const swirl = (x: number) => ({
+      ...freshLine('swirl', 'swirl', [x, 20], soot, ground, [0, 0]),
+      twin: MIDLINE,
+    })
+    const [far] = screens(swirl(55))
+    expect(far!.box!.minX).toBeGreaterThan(0)
+    // Both sides of it are marked, and it says where.
+    expect(far!.marks.some(r => r[0]! < 0)).toBe(true)
+    expect(far!.place).toBe('both cheeks')
+    // Both sides of what lies near the midline are seen together.
+    const [near] = screens(swirl(20))
+    expect(near!.box!.minX).toBeLessThan(0)
+    expect(near!.box!.maxX).toBeGreaterThan(0)
+    expect(screens(scales)[0]!.marks).toEqual([])
+  })
+
   it('ask for a clean sponge and a test on the hand once, and for shut eyes each time', () => {
     const again = { ...scales, id: 'again', eyes: 'shut' as const }
     const [first, second] = screens(scales, again)

@@ -206,7 +206,7 @@ describe('a shorter look', () => {
     const whole = shorter().curve(8)[0]!
     expect(whole.without).toEqual([])
     expect(whole.worth).toBe(8)
-    const least = shorter().least()!.finish
+    const least = shorter().least()!.planned.finish
     expect(shorter().within(least - 1)).toBeNull()
     // The gem and the swirl fit in while the base dries: nothing has to go.
     expect(shorter().within(whole.timeline.finish)!.without).toEqual([])

@@ -13,6 +13,7 @@ import {
   groundFor,
   kindOf,
   planOf,
+  Shortening,
   stepsOff,
   timesOf,
   withSteps,
@@ -55,6 +56,40 @@ describe('how long a look takes', () => {
       const plan = planOf(look, world, SEARCH)
       if ('entered' in plan) expect(plan.entered.finish).toBeCloseTo(finish, 6)
     }
+  })
+
+  it('is one number for a shortened look: by its switch, in the chair and among what can be left out', () => {
+    const shortened = looks.filter(l => l.steps.some(s => s.optional && !stepsOff(l).has(s.id)))
+    expect(shortened.length).toBeGreaterThan(3)
+    for (const look of shortened) {
+      const least = new Shortening(look, worldOf(look), SEARCH).least()!
+      const shorter = { ...look, shorter: true }
+      const world = worldOf(shorter)
+      expect(least.entered.finish).toBeCloseTo(timesOf(shorter, world).finish, 6)
+      expect(least.planned.finish).toBeLessThanOrEqual(least.entered.finish)
+      const painted = look.steps.filter(s => !world.off?.has(s.id))
+      expect(least.entered.order).toEqual(painted.map(s => s.id))
+      const screens = new Map(screensOf(painted, world, () => null).map(s => [s.id, s.planned]))
+      const gates = gatesOf(look, worldOf(look))
+      expect(finishOf(least.entered.order, id => screens.get(id)!, gates)).toBeCloseTo(least.entered.finish, 6)
+    }
+  })
+
+  it('holds nobody up for a step that is left out', () => {
+    // The stroke comes long after the base only because of what is done in between, far from both.
+    const base = freshOutline('base', 'Base', [0, 85], [paint('sky')], ground)
+    const between = Array.from({ length: 6 }, (_, i) => ({
+      ...freshLine(`far${i}`, 'swirl', [50, -50 + 12 * i], paint('soot'), ground, [0, 0]),
+      optional: true,
+    }))
+    const stroke = freshLine('stroke', 'teardrop', [0, 85], paint('soot'), ground, [0, 0])
+    const look: Look = { ...freshLook('l', 'L'), steps: [base, ...between, stroke] }
+    const shorter = new Shortening(look, worldOf(look), SEARCH)
+    const least = shorter.least()!
+    const own = timesOf({ steps: [base, stroke] }, worldOf({ ...look, steps: [base, stroke] }))
+    expect(least.planned.finish).toBeCloseTo(own.finish, 6)
+    // What the least takes is enough for it.
+    expect(shorter.within(Math.ceil(own.finish))!.timeline.order).toEqual(['base', 'stroke'])
   })
 
   it('agrees with the checks on what is wet, and on how long the hands wait', () => {

@@ -35,7 +35,7 @@ const work = newestOnly(async (question: number) => {
     const first = whole.value ? null : await painter.shortened(session.look!, [], POINTS)
     if (first) {
       curve.value = first.curve
-      least.value = first.least
+      least.value = first.least?.planned.finish ?? null
     }
     const told = await painter.shortened(
       session.look!,
