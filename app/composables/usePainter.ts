@@ -57,6 +57,7 @@ export function usePainter() {
       onPainted: (index: number, picture: Picture, facts: TryFacts) => void,
     ) => onAsked(p => p.sideBySide(plain([...looks]), pxPerMm, plain(told), proxy(onPainted))),
     differences: (a: Look, b: Look) => onAnalysis(p => p.differences(plain(a), plain(b))),
+    changes: (before: Look, after: Look) => onAnalysis(p => p.changes(plain(before), plain(after))),
     differing: (a: Look, b: Look, pxPerMm: number) => onAsked(p => p.differing(plain(a), plain(b), pxPerMm)),
     samples: (looks: readonly Look[], seen: Box, pxPerMm: number): Promise<Picture[]> =>
       onAnalysis(p => p.samples(plain([...looks]), plain(seen), pxPerMm)),

@@ -3,17 +3,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { Download, FileUp, Plus, Search } from '@lucide/vue'
 import { toast } from 'vue-sonner'
 import { readPalette } from '#core/formats'
-import {
-  filmOver,
-  hexOf,
-  hidingOf,
-  hidingWords,
-  opticsOfColour,
-  USUAL_HIDING,
-  useBy,
-  WHITE_CARD,
-  type Paint,
-} from '#core/paint'
+import { estimatedPaint, hidingOf, hidingWords, useBy, type Paint } from '#core/paint'
 
 useHead({ title: 'Kit, Janusform' })
 const kit = useKit()
@@ -63,26 +53,7 @@ async function take(event: Event): Promise<void> {
     let added = 0
     for (const { name, colour } of swatches.slice(0, 200)) {
       if (kit.paints.some(p => p.name === name && p.colour.toLowerCase() === colour)) continue
-      const optics = opticsOfColour(colour, USUAL_HIDING)
-      await kit.save(
-        {
-          name,
-          finish: 'matte',
-          colour,
-          overBlack: hexOf(filmOver(optics, 1, [0, 0, 0])),
-          overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])),
-          measured: false,
-          strips: [],
-          eyeSafe: null,
-          lipSafe: null,
-          openedOn: null,
-          months: 24,
-          grams: null,
-          cakeGrams: 30,
-          price: null,
-        },
-        null,
-      )
+      await kit.save(estimatedPaint(name, colour), null)
       added++
     }
     toast(
@@ -147,9 +118,11 @@ async function take(event: Event): Promise<void> {
               </p>
               <template v-if="!kit.paints.length">
                 <p class="text-soft">
-                  Add your own one by one, import a palette (GPL or CSV), or try the demo's.
+                  Begin with twelve usual colours, add your own one by one, import a palette (GPL or CSV), or
+                  try the demo's.
                 </p>
                 <p class="mt-4 flex flex-wrap justify-center gap-2">
+                  <StarterPaints />
                   <BringDemo @brought="kit.load" />
                   <button class="btn" @click="addNew"><Plus :size="15" />Add paint</button>
                 </p>

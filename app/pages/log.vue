@@ -103,11 +103,11 @@ async function take(event: Event): Promise<void> {
       </p>
       <NuxtLink to="/" class="btn-main mt-4">Choose a look</NuxtLink>
     </div>
-    <div v-else class="grid gap-6 xl:grid-cols-[minmax(0,1fr)_420px]">
+    <div v-else class="grid gap-6 min-[1500px]:grid-cols-[minmax(0,1fr)_420px]">
       <section class="min-w-0 overflow-x-auto" aria-label="Runs">
         <RunTable :kept="log.kept" :search="search" :chosen="chosen" @choose="chosen = $event" />
       </section>
-      <aside class="min-w-0 space-y-6">
+      <aside class="grid min-w-0 gap-6 md:max-[1499px]:grid-cols-2 min-[1500px]:content-start">
         <section aria-label="Planned and as it was">
           <div class="mb-2 flex gap-1" role="group" aria-label="By what">
             <button class="chip" :aria-pressed="charted === 'look'" @click="charted = 'look'">by look</button>

@@ -93,14 +93,15 @@ function deeds(
   }
   /** Begins with some of the steps, in an order. */
   function begin(steps: readonly string[], length: Length, ticket: string): void {
-    const { id, name } = of.look.value!
+    const { id, name, family } = of.look.value!
+    const title = family ? `${name}, try ${family.letter}`.slice(0, 80) : name
     const { temperature, humidity, air } = settings.room
     problems.value = []
     heard.value = null
     changes.value = 0
     frame.value = {
       id: nanoid(16),
-      look: { id, name, version: of.record.value!.version },
+      look: { id, name: title, version: of.record.value!.version },
       device: device.value,
       startedAt: new Date().toISOString(),
       endedAt: null,

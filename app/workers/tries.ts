@@ -1,5 +1,6 @@
 import { transfer } from 'comlink'
 import {
+  changesInWords,
   checkWork,
   differencesOf,
   flowOf,
@@ -152,6 +153,9 @@ export const triesJobs = ({ worldOf, bares, kit, keyOfSteps }: Workshop) => ({
   /** What one try has that another has not, step by step in words. */
   differences: (a: Look, b: Look): Difference[] =>
     differencesOf({ look: a, world: worldOf(a) }, { look: b, world: worldOf(b) }),
+  /** What an edit has changed of a look, as sentences. */
+  changes: (before: Look, after: Look): string[] =>
+    changesInWords({ look: before, world: worldOf(before) }, { look: after, world: worldOf(after) }),
   /** Where two tries on one skin differ, as a picture. */
   differing(a: Look, b: Look, pxPerMm: number): { picture: Picture; share: number } {
     const list = [a, b].map(look => ({ look, world: worldOf(look) }))

@@ -2,12 +2,12 @@ import { boxOf, type Box, type Ring } from '../geometry'
 import {
   cardLines,
   copiesOf,
-  coveredInWords,
   handlingsFrom,
   isKind,
   kindOf,
   NO_TWIN,
   placementsOf,
+  placeOf,
   placeWords,
   stepEffort,
   taskOf,
@@ -66,7 +66,7 @@ export interface StepFacts {
   readonly tools: readonly ToolInHand[]
   /** The sheet for the step, and for its twin. */
   readonly sheets: readonly SheetHeld[]
-  /** Where it lies, in a few words: "both cheeks"; "" where no zone of the skin tells. */
+  /** Where it lies, in a few words: "on both cheeks"; "" where it lies nowhere. */
   readonly place: string
   /** Outlines of the sheets as they lie, mm. */
   readonly outlines: readonly Ring[]
@@ -169,7 +169,7 @@ function seenBox(step: Step, world: World): Box | null {
   const all = covered(step)
   if (!all || !Number.isFinite(all.minX)) return null
   const near = Math.max(all.maxX - all.minX, all.maxY - all.minY) <= TOGETHER
-  return near || !('twin' in step) ? all : covered({ ...step, twin: NO_TWIN })
+  return near || !('twin' in step) ? all : covered({ ...step, twin: NO_TWIN } as Step)
 }
 
 /**
@@ -193,7 +193,7 @@ export function factsOf(steps: readonly Step[], world: World, narrowest: BridgeO
       lines: cardLines(step, world),
       tools: toolsOf(step),
       sheets: sheetsOf(step, world),
-      place: coveredInWords(step, world),
+      place: placeOf(step, world),
       outlines: kind.outlines(step, world).map(o => o.ring),
       marks: isKind('sheet', step) ? [] : kind.silhouette(step, world),
       box: seenBox(step, world),

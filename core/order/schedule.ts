@@ -35,7 +35,11 @@ const ASK = 128
  * @param chosen which tasks are done; all when left out
  * @returns null when no order meets all lags
  */
-export function shortest(problem: Problem, search: Search, chosen = ALL(problem)): Plan | null {
+export function shortest(
+  problem: Problem,
+  search: Search,
+  chosen: readonly boolean[] = ALL(problem),
+): Plan | null {
   const network = new Network(problem, chosen)
   if (!network.sorted) return null
   if (network.size === 0) return { order: [], starts: [], finish: 0, bound: 0, proven: true }

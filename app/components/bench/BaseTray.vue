@@ -170,7 +170,8 @@ const overs = computed(() => {
       </section>
       <section>
         <h3 class="eyebrow mb-1.5">Colours, light to dark: one to five, or a cake</h3>
-        <div class="grid grid-cols-6 gap-1.5">
+        <NoPaints v-if="!kit.paints.length" />
+        <div v-else class="grid grid-cols-6 gap-1.5">
           <button
             v-for="p in kit.paints"
             :key="p.id"
@@ -190,7 +191,7 @@ const overs = computed(() => {
           </button>
         </div>
       </section>
-      <p class="min-h-5 text-[0.87rem] text-soft">
+      <p v-if="kit.paints.length" class="min-h-5 text-[0.87rem] text-soft">
         {{ colours.map(id => kit.find(id)?.name).join(' to ') || 'Choose at least one colour.' }}
       </p>
     </div>

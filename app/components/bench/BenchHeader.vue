@@ -117,21 +117,21 @@ function budget(event: Event): void {
 
 <template>
   <header
-    class="flex min-h-[52px] min-w-0 flex-wrap items-center gap-x-2.5 gap-y-1 border-b border-rule bg-paper px-3 py-1"
+    class="flex min-h-[52px] min-w-0 flex-wrap items-center min-[1100px]:flex-nowrap gap-x-2.5 gap-y-1 border-b border-rule bg-paper px-3 py-1"
   >
     <NuxtLink to="/" class="flex shrink-0 items-center gap-2 font-display text-lg font-bold text-mulberry"
       ><img src="/mark.svg" alt="" class="size-7" /><span class="max-sm:sr-only">Looks</span></NuxtLink
     >
     <ChevronRight :size="16" class="shrink-0 text-soft" />
     <input
-      class="w-24 min-w-16 flex-1 rounded-md border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry"
+      class="w-24 min-w-16 flex-1 rounded-md min-[1100px]:min-w-32 border border-transparent bg-transparent px-1.5 py-0.5 font-display text-lg font-semibold hover:border-rule focus:border-mulberry"
       v-kept="look.name"
       maxlength="80"
       aria-label="Name of the look"
       @change="rename"
     />
     <button
-      class="flex shrink-0 items-center gap-1 rounded-md px-1 text-sm hover:underline"
+      class="flex min-w-6 shrink items-center gap-1 rounded-md px-1 text-sm hover:underline"
       :class="save.tone"
       v-tip="
         saver.problem.value ||
@@ -139,22 +139,18 @@ function budget(event: Event): void {
       "
       @click="emit('versions')"
     >
-      <component :is="save.icon" :size="15" :class="state === 'saving' && 'animate-spin'" /><span
+      <component
+        :is="save.icon"
+        :size="15"
+        class="shrink-0"
+        :class="state === 'saving' && 'animate-spin'"
+      /><span
         data-testid="save-state"
         :data-state="state"
-        :class="state === 'saved' && 'max-[1260px]:sr-only'"
+        :class="state === 'saved' ? 'whitespace-nowrap max-[1260px]:sr-only' : 'truncate'"
         >{{ save.words }}</span
       >
     </button>
-    <button
-      v-show="wide || more"
-      class="btn shrink-0"
-      v-tip="'What it is painted on: another face, an arm, the board'"
-      @click="emit('canvas')"
-    >
-      <Frame :size="15" />{{ scene.ground.words }}, {{ look.skin.age }} y
-    </button>
-    <span v-show="wide || more"><SkinPanel /></span>
     <span class="flex shrink-0 items-center gap-1" v-tip="timeWords">
       <strong
         :class="[
@@ -190,29 +186,8 @@ function budget(event: Event): void {
         verdict.words
       }}
     </button>
-    <span class="flex shrink-0"
-      ><button
-        v-show="wide || more"
-        class="icon-btn"
-        :aria-label="look.family ? `Try ${look.family.letter}` : 'Tries'"
-        v-tip="
-          look.family?.why
-            ? `Try ${look.family.letter}: ${look.family.why}. Try another way`
-            : 'Try another way, and keep this one'
-        "
-        @click="emit('try')"
-      >
-        <Layers2 :size="18" /><span v-if="look.family" class="font-semibold">{{ look.family.letter }}</span>
-      </button>
+    <span class="flex shrink-0">
       <button
-        v-show="wide || more"
-        class="icon-btn"
-        v-tip="'Try on other skins'"
-        aria-label="Try on other skins"
-        @click="emit('skins')"
-      >
-        <Users :size="18" /></button
-      ><button
         class="icon-btn"
         :disabled="!session.undoWords"
         v-tip="`Undo ${session.undoWords}`"
@@ -230,48 +205,74 @@ function budget(event: Event): void {
       >
         <Redo2 :size="18" />
       </button>
+    </span>
+    <!-- On a small screen all of this is one row of its own, to be pushed sideways. -->
+    <div
+      v-show="wide || more"
+      :class="
+        wide ? 'contents' : 'order-last flex min-w-0 basis-full items-center gap-2 overflow-x-auto pb-1'
+      "
+      data-testid="more-row"
+    >
       <button
-        v-show="wide || more"
+        class="btn shrink-0"
+        v-tip="'What it is painted on: another face, an arm, the board'"
+        @click="emit('canvas')"
+      >
+        <Frame :size="15" />{{ scene.ground.words }}, {{ look.skin.age }} y
+      </button>
+      <SkinPanel />
+      <button
         class="icon-btn"
-        v-tip="'Keys (?)'"
-        aria-label="Keys"
-        @click="emit('help')"
+        :aria-label="look.family ? `Try ${look.family.letter}` : 'Tries'"
+        v-tip="
+          look.family?.why
+            ? `Try ${look.family.letter}: ${look.family.why}. Try another way`
+            : 'Try another way, and keep this one'
+        "
+        @click="emit('try')"
       >
-        <CircleHelp :size="18" /></button
-    ></span>
-    <Menu v-show="wide || more" as="div" class="relative shrink-0">
-      <MenuButton ref="exportButton" class="btn"
-        ><Download :size="15" /><span class="max-[1360px]:sr-only">Export</span></MenuButton
+        <Layers2 :size="18" /><span v-if="look.family" class="font-semibold">{{ look.family.letter }}</span>
+      </button>
+      <button
+        class="icon-btn"
+        v-tip="'Try on other skins'"
+        aria-label="Try on other skins"
+        @click="emit('skins')"
       >
-      <MenuItems
-        ><FloatingPanel :anchor="exportButton" class="w-56 p-1">
-          <MenuItem v-for="[words, path, what] in outs" :key="words" v-slot="{ active }"
-            ><button
-              class="flex w-full items-baseline gap-2 rounded-lg px-3 py-1.5 text-left"
-              :class="active && 'bg-mulberry-wash'"
-              @click="out(words, path)"
+        <Users :size="18" />
+      </button>
+      <button class="icon-btn" v-tip="'Keys (?)'" aria-label="Keys" @click="emit('help')">
+        <CircleHelp :size="18" />
+      </button>
+      <Menu as="div" class="relative shrink-0">
+        <MenuButton ref="exportButton" class="btn"
+          ><Download :size="15" /><span class="max-[1360px]:sr-only">Export</span></MenuButton
+        >
+        <MenuItems
+          ><FloatingPanel :anchor="exportButton" class="w-56 p-1">
+            <MenuItem v-for="[words, path, what] in outs" :key="words" v-slot="{ active }"
+              ><button
+                class="flex w-full items-baseline gap-2 rounded-lg px-3 py-1.5 text-left"
+                :class="active && 'bg-mulberry-wash'"
+                @click="out(words, path)"
+              >
+                <strong>{{ words }}</strong><span class="text-sm text-soft">{{ what }}</span>
+              </button></MenuItem
             >
-              <strong>{{ words }}</strong><span class="text-sm text-soft">{{ what }}</span>
-            </button></MenuItem
-          >
-        </FloatingPanel></MenuItems
-      >
-    </Menu>
+          </FloatingPanel></MenuItems
+        >
+      </Menu>
+      <button class="btn shrink-0" v-tip="'Step list'" aria-label="Step list" @click="go('steps')">
+        <ListOrdered :size="16" />
+      </button>
+    </div>
     <div
       v-if="exporting"
       class="fixed bottom-32 left-1/2 z-40 -translate-x-1/2 rounded-xl border border-rule bg-card px-4 py-2 shadow-lg"
     >
       <WaitBar :words="exporting.words" @stop="exporting.stop" />
     </div>
-    <button
-      v-show="wide || more"
-      class="btn shrink-0"
-      v-tip="'Step list'"
-      aria-label="Step list"
-      @click="go('steps')"
-    >
-      <ListOrdered :size="16" />
-    </button>
     <button
       v-if="!wide"
       class="icon-btn"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+
 /** What is told of changes to who does not see them: one message for each. */
 const session = useSession()
 const analysis = useAnalysis()
@@ -41,6 +43,32 @@ watch(
     const step = far?.by ? session.look!.steps[far.to]! : null
     if (step) tell(`${step.label || 'The step'} is now step ${far!.to + 1} of ${now.length}.`)
   },
+)
+/** What was told of the steps last; edits that follow one another, such as a drag, are told as one. */
+const painter = usePainter()
+const TOLD_AFTER_MS = 600
+let toldOf = session.look
+watch(
+  () => [session.opened, session.went] as const,
+  () => {
+    // What was opened, undone or done again is told as that.
+    toldOf = session.look
+  },
+)
+watchDebounced(
+  () => session.look,
+  async now => {
+    const before = toldOf
+    toldOf = now
+    if (!before || !now || before.id !== now.id || before.steps === now.steps) return
+    try {
+      const sentences = await painter.changes(before, now)
+      if (sentences.length) tell(sentences.join(' '))
+    } catch (error) {
+      if (!(error instanceof GivenUp)) throw error
+    }
+  },
+  { debounce: TOLD_AFTER_MS },
 )
 watch(
   () => session.went,

@@ -50,6 +50,7 @@ const listed = computed(() =>
           }
         "
       />
+      <NoPaints v-else />
       <SwitchField v-if="scene.ground.face" v-model="settings.twinNew" label="New strokes get a twin" />
     </div>
     <div class="min-h-0 flex-1 space-y-2.5 overflow-y-auto px-3 pb-3">
@@ -153,7 +154,7 @@ const listed = computed(() =>
   background: var(--color-card);
   padding: 0.25rem;
   color: var(--color-ink);
-  font-size: 0.75rem;
+  font-size: 0.8rem;
   line-height: 1.1;
   text-align: center;
 }

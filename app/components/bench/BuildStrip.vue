@@ -229,9 +229,9 @@ function key(event: KeyboardEvent, i: number): void {
                   :src="thumbs[i + 1]"
                   alt=""
                   draggable="false"
-                  class="h-[58px] w-11 rounded-md object-cover"
+                  class="h-[55px] w-11 rounded-md object-cover"
                 />
-                <span v-else class="h-[58px] w-11 rounded-md bg-stage" />
+                <span v-else class="h-[55px] w-11 rounded-md bg-stage" />
                 <span class="flex min-w-0 flex-1 flex-col items-start gap-0.5">
                   <span class="text-sm font-bold">{{ i + 1 }}</span>
                   <span class="flex flex-wrap gap-0.5"
@@ -243,12 +243,12 @@ function key(event: KeyboardEvent, i: number): void {
                   /></span>
                   <span
                     v-if="step.twin.rule !== 'none'"
-                    class="rounded bg-ink/80 px-1 text-[0.65rem] font-semibold text-paper"
+                    class="rounded bg-ink/80 px-1 text-xs font-semibold text-paper"
                     >twin</span
                   >
                   <span
                     v-if="gravest(step.id)"
-                    class="grid size-4 place-items-center rounded-full text-[0.65rem] font-bold text-white"
+                    class="grid size-4 place-items-center rounded-full text-xs font-bold text-white"
                     :class="gravest(step.id) === 'problem' ? 'rounded-sm bg-stop' : 'bg-care'"
                     v-tip="gravest(step.id) === 'problem' ? 'Problem' : 'Warning'"
                     >!<span class="sr-only">{{ gravest(step.id) }}</span></span

@@ -48,11 +48,11 @@ function another(): void {
     <label
       v-for="{ name, words, unit, least, most, step, own, value } in rows"
       :key="name"
-      class="grid grid-cols-[9.5rem_1fr_4.2rem] items-center gap-2 text-[0.87rem]"
+      class="grid grid-cols-[minmax(0,9.5rem)_minmax(0,1fr)_4.2rem] items-center gap-2 text-[0.87rem]"
       ><span class="first-letter:uppercase" :class="own === undefined && 'text-soft'">{{ words }}</span
       ><input
         type="range"
-        class="accent-mulberry"
+        class="min-w-0 accent-mulberry"
         :aria-label="`${words}, ${unit}`"
         :min="least"
         :max="most"

@@ -32,7 +32,7 @@ const cascade = computed(() => {
   >
     <header class="flex items-center gap-1">
       <strong class="flex-1 font-display">Flow to the focal point</strong
-      ><button class="icon-btn size-6!" aria-label="Hide the flow" @click="flow.watching = false">
+      ><button class="icon-btn size-[24px]!" aria-label="Hide the flow" @click="flow.watching = false">
         <X :size="14" />
       </button>
     </header>

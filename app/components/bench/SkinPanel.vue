@@ -82,8 +82,10 @@ const put = (recipe: (skin: Look['skin']) => void) =>
 <template>
   <Popover class="relative">
     <PopoverButton ref="button" class="btn"
-      ><span class="size-4 rounded-full border border-ink/20" :style="{ background: skin.colour }" />skin
-      {{ toneWords }}<ChevronDown :size="14"
+      ><span class="size-4 rounded-full border border-ink/20" :style="{ background: skin.colour }" /><span
+        class="max-[1400px]:sr-only"
+        >skin {{ toneWords }}</span
+      ><ChevronDown :size="14"
     /></PopoverButton>
     <PopoverPanel>
       <FloatingPanel :anchor="button" placement="bottom-start" class="w-72 space-y-3 p-3">

@@ -70,7 +70,7 @@ const put = (label: string, recipe: (s: Step) => void) => steps.edit(label, reci
         <button
           v-for="n in STARS"
           :key="n"
-          class="icon-btn size-6!"
+          class="icon-btn size-[24px]!"
           :class="n <= stars && 'text-care!'"
           :aria-label="`${n} of 5`"
           :aria-pressed="n === stars"

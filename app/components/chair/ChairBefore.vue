@@ -21,11 +21,11 @@ interface Choice {
   readonly seconds: number
 }
 const WORDS_OF: Readonly<Record<Choice['id'], string>> = {
-  entered: 'All of it, as entered',
-  planned: 'All of it, planned order',
-  three: 'Three waiting',
-  ten: 'Ten waiting',
-  least: 'Only what must be, as entered',
+  'entered': 'All of it, as entered',
+  'planned': 'All of it, planned order',
+  'three': 'Three waiting',
+  'ten': 'Ten waiting',
+  'least': 'Only what must be, as entered',
   'least planned': 'Only what must be, planned order',
 }
 const plan = shallowRef<OrderPlan | null>(null)

@@ -106,7 +106,7 @@ watch(
           <h1 class="min-w-0 flex-1 font-display text-[1.7rem] leading-tight font-bold">{{ step.label }}</h1>
           <span class="chair-soft shrink-0 tabular-nums">~{{ clock(step.planned) }}</span>
         </div>
-        <p v-if="step.place" class="-mt-2! leading-tight" data-testid="step-place">on {{ step.place }}</p>
+        <p v-if="step.place" class="-mt-2! leading-tight" data-testid="step-place">{{ step.place }}</p>
         <p class="chair-soft -mt-2! tabular-nums" data-testid="hand-tasks">
           {{ step.tasks.map(t => `${t.what} ${Math.max(1, Math.round(t.seconds))} s`).join(' · ') }}
         </p>

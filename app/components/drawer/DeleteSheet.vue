@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import { toast } from 'vue-sonner'
+import { titleAmong } from '#core/look'
+import type { LookCardData } from '~~/server/utils/cards'
 
 /** Takes a stencil out of the drawer, after telling which looks use it. */
-const props = defineProps<{ id: string; name: string; usedIn: readonly { name: string }[] }>()
+const props = defineProps<{ id: string; name: string; usedIn: readonly LookCardData[] }>()
 const drawer = useDrawer()
 const asking = ref(false)
 
@@ -27,7 +29,7 @@ async function takeOut(): Promise<void> {
       {{
         usedIn
           .slice(0, 6)
-          .map(l => l.name)
+          .map(l => titleAmong(l, usedIn))
           .join(', ')
       }}{{ usedIn.length > 6 ? ' and others' : '' }}. They keep it; it is only not offered any more.
     </p>

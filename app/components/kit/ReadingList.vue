@@ -52,7 +52,7 @@ async function takeBack({ of, id, words, again }: (typeof own.value)[number]): P
     <li v-for="r in own" :key="r.id" class="flex items-center gap-2">
       {{ r.words }}, {{ r.day
       }}<button
-        class="icon-btn ml-auto size-6!"
+        class="icon-btn ml-auto size-[24px]!"
         aria-label="Take this reading back"
         :disabled="leaving.has(r.id)"
         @click="takeBack(r)"

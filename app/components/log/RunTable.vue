@@ -43,6 +43,7 @@ const columns = [
   column.accessor(k => k.run.ticket, { id: 'ticket', header: 'Ticket' }),
   column.accessor(k => k.run.seconds, { id: 'took', header: 'Took', cell: c => clock(c.getValue()) }),
   column.accessor(k => k.run.planned, { id: 'planned', header: 'Planned', cell: c => clock(c.getValue()) }),
+  column.accessor(k => PACE[standingOf(k.run)], { id: 'pace', header: 'Pace' }),
   column.accessor(waited, { id: 'waited', header: 'Waited', cell: c => clock(c.getValue()) }),
   column.accessor(leftOut, { id: 'out', header: 'Left out', cell: c => c.getValue() || '' }),
   column.accessor(k => words(badly(k)), {
@@ -50,7 +51,6 @@ const columns = [
     header: 'Went',
     sortingFn: (a, b) => badly(a.original).length - badly(b.original).length,
   }),
-  column.accessor(k => PACE[standingOf(k.run)], { id: 'pace', header: 'Pace' }),
   column.accessor(k => k.run.note, { id: 'note', header: 'Note' }),
 ]
 const sorting = ref<SortingState>([{ id: 'day', desc: true }])
@@ -118,7 +118,7 @@ const NUMBERS = new Set(['took', 'planned', 'waited', 'out'])
                 : 'none'
           "
         >
-          <button class="inline-flex min-h-6 min-w-6 items-center gap-1" @click="head.column.toggleSorting()">
+          <button class="inline-flex items-center gap-1" @click="head.column.toggleSorting()">
             <FlexRender :render="head.column.columnDef.header" :props="head.getContext()" /><ArrowUp
               v-if="head.column.getIsSorted() === 'asc'"
               :size="13"

@@ -2,7 +2,7 @@
 import { format } from 'date-fns'
 import { nanoid } from 'nanoid'
 import { parseRun, RUN_FORMAT, type Run, type RunStep } from '#core/chair'
-import { sheetsOf } from '#core/look'
+import { sheetsOf, titleAmong } from '#core/look'
 import type { LookListed, LookRecord } from '~~/server/db/looks'
 
 /** A run that was not written down in the chair, typed in afterwards. */
@@ -61,7 +61,11 @@ async function keep(): Promise<void> {
     format: RUN_FORMAT,
     version: 1,
     id: nanoid(16),
-    look: { id: of?.id ?? null, name: of?.name ?? name.value.trim(), version: of?.version ?? null },
+    look: {
+      id: of?.id ?? null,
+      name: of ? titleAmong(of, looks.value).slice(0, 80) : name.value.trim(),
+      version: of?.version ?? null,
+    },
     length: 'whole',
     device: 'typed in',
     typed: true,
@@ -94,7 +98,7 @@ async function keep(): Promise<void> {
       <label class="col-span-2"
         >look<select v-model="look" class="field">
           <option value="">another, by name</option>
-          <option v-for="l in looks" :key="l.id" :value="l.id">{{ l.name }}</option>
+          <option v-for="l in looks" :key="l.id" :value="l.id">{{ titleAmong(l, looks) }}</option>
         </select></label
       >
       <label v-if="!look" class="col-span-2"

@@ -88,7 +88,7 @@ function finish(): void {
           @keydown.esc="naming = false"
         />
         <h2 v-else class="min-w-0 flex-1 truncate font-display text-lg font-semibold">
-          <NuxtLink :to="`/looks/${look.id}`">{{ look.name }}</NuxtLink>
+          <NuxtLink class="inline-block min-h-[24px]" :to="`/looks/${look.id}`">{{ look.name }}</NuxtLink>
         </h2>
         <Menu as="div" class="relative">
           <MenuButton ref="moreButton" class="icon-btn" :aria-label="`More for ${look.name}`"

@@ -8,6 +8,7 @@ import {
   DialogPanel,
 } from '@headlessui/vue'
 import { Search } from '@lucide/vue'
+import { titleAmong } from '#core/look'
 import type { LookListed } from '~~/server/db/looks'
 import type { Doing } from '~/composables/useCommands'
 import { bestNamed } from '~/utils/bestNamed'
@@ -49,7 +50,7 @@ const things = computed((): readonly Doing[] =>
     ? []
     : [
         ...looks.value.map(l => ({
-          words: l.name,
+          words: titleAmong(l, looks.value),
           also: `look open ${l.tags.join(' ')}`,
           run: () => navigateTo(`/looks/${l.id}`),
         })),

@@ -2,8 +2,28 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
 
-defineProps<{ open: boolean; title: string; wide?: boolean; huge?: boolean }>()
+const props = defineProps<{ open: boolean; title: string; wide?: boolean; huge?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
+
+/** What had the focus before it opened. */
+let before: Element | null = null
+watch(
+  () => props.open,
+  open => {
+    if (open) before = document.activeElement
+    else giveBack()
+  },
+  { immediate: true },
+)
+onUnmounted(giveBack)
+/** Puts the focus back, where closing has left it nowhere. */
+function giveBack(): void {
+  const to = before
+  setTimeout(() => {
+    const lost = !document.activeElement || document.activeElement === document.body
+    if (lost && to instanceof HTMLElement && to.isConnected) to.focus()
+  }, 60)
+}
 </script>
 
 <template>

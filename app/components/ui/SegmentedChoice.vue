@@ -17,7 +17,7 @@ defineProps<{ label: string; options: readonly (readonly [value: T, words: strin
     >
       <button
         type="button"
-        class="min-h-6 flex-1 rounded-md px-1 py-0.5 text-[0.87rem]"
+        class="flex-auto rounded-md px-1 py-0.5 text-[0.87rem]"
         :class="checked ? 'bg-mulberry font-semibold text-on' : 'text-soft hover:text-ink'"
       >
         {{ words }}

@@ -2,6 +2,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { onKeyStroke, useRefHistory } from '@vueuse/core'
 import { ArrowLeft, CircleAlert, CircleCheck, FileDown, Printer, Redo2, Undo2 } from '@lucide/vue'
+import { titleAmong } from '#core/look'
 import { unprepared, LISTED_MM, type Analysis } from '#core/stencil'
 import { toast } from 'vue-sonner'
 import type { OpeningGroup } from '#core/stencil'
@@ -276,7 +277,7 @@ const facts = computed(() => {
           <ul>
             <li v-for="l in usedIn" :key="l.id">
               <NuxtLink class="inline-block min-h-[24px] text-mulberry underline" :to="`/looks/${l.id}`">{{
-                l.name
+                titleAmong(l, usedIn)
               }}</NuxtLink>
             </li>
           </ul>

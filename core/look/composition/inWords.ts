@@ -70,13 +70,6 @@ function zonesInWords(zones: readonly ZoneId[], most = MOST): string {
   return listed(words.slice(0, most))
 }
 
-/** Where what a step covers lies, in a few words: "both cheeks and the nose"; "" where no zone tells. */
-export const coveredInWords = (step: Step, world: World): string =>
-  zonesInWords(
-    zonesUnder(pointsOf(step, world), world).map(([id]) => id),
-    2,
-  )
-
 /** Zones that hold less than this of a shape do not tell where it lies. */
 const TELLS = 0.35
 /** unless it is larger than this, mm: then no landmark does. */
@@ -132,6 +125,10 @@ function stepInWords(step: Step, number: number, points: readonly Point[], world
     '.',
   ].join('')
 }
+
+/** A step in words: what it is, its colours, where it lies. */
+export const stepAsWords = (step: Step, number: number, world: World): string =>
+  stepInWords(step, number, pointsOf(step, world), world)
 
 /** Zones that hang together with others and are not named as bare by themselves. */
 const NOT_ALONE: readonly string[] = ['face', 'arm', 'muzzle']

@@ -100,7 +100,10 @@ const after = (from: number, to: number, why: Why, least = 0, most = Infinity): 
 })
 
 /** What lies over what, and how long it waits for it to dry. */
-function stacking({ steps, leads, touches }: Pick<LookWork, 'steps' | 'leads' | 'touches'>, world: World): StepLag[] {
+function stacking(
+  { steps, leads, touches }: Pick<LookWork, 'steps' | 'leads' | 'touches'>,
+  world: World,
+): StepLag[] {
   return steps.flatMap((above, to) =>
     steps.slice(0, to).flatMap((below, from): StepLag[] => {
       if (isKind('guide', above) || isKind('guide', below) || !touches(to, from)) return []

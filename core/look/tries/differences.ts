@@ -1,7 +1,7 @@
 import same from 'fast-deep-equal'
 import type { Box } from '../../geometry'
 import { colourWords, labDifference, labOf, linearOf } from '../../paint'
-import { placeOf } from '../composition'
+import { placeOf, stepAsWords } from '../composition'
 import { isKind, kindOf, paintsOf, type Step, type World } from '../kinds'
 import type { Look } from '../look'
 
@@ -87,7 +87,7 @@ function moveWords(a: Step, b: Step, inA: World, inB: World): string | null {
     isKind('sheet', a) && isKind('sheet', b) ? ((((b.tilt - a.tilt + 540) % 360) + 360) % 360) - 180 : 0
   const flipped = isKind('sheet', a) && isKind('sheet', b) && a.side !== b.side
   const [before, after] = by > MOVED ? [placeOf(a, inA), placeOf(b, inB)] : ['', '']
-  const moved = before !== after ? `${after} instead of ${before}` : `${by.toFixed(0)} mm farther`
+  const moved = before !== after ? `${after} instead of ${before}` : `moved by ${by.toFixed(0)} mm`
   const parts = [
     by > MOVED && moved,
     Math.abs(turned) >= 1 &&
@@ -173,6 +173,31 @@ function wholeDifferences(a: Look, b: Look, inA: World, inB: World): Difference[
   tell(!same([a.focus, a.foci], [b.focus, b.foci]), 'toward another focal point')
   tell(a.budget !== b.budget, 'with another limit of time')
   return list.map(words => ({ here: null, there: null, words: sentence(words) }))
+}
+
+/** More changes than these at once are counted, not told one by one. */
+const MOST_TOLD = 3
+
+/**
+ * What an edit has changed of the steps of a look, as sentences: what was laid and where, what was taken out, and
+ * how the others are now. The order of the steps is not told of.
+ */
+export function changesInWords(before: InWorld, after: InWorld): string[] {
+  const was = new Map(before.look.steps.map((s, i) => [s.id, { step: s, number: i + 1 }]))
+  const is = new Set(after.look.steps.map(s => s.id))
+  const gone = before.look.steps.filter(s => !is.has(s.id))
+  const told = after.look.steps.flatMap((step, i): (() => string)[] => {
+    const earlier = was.get(step.id)?.step
+    if (!earlier) return [() => `Laid: ${stepAsWords(step, i + 1, after.world)}`]
+    if (same(earlier, step)) return []
+    const number = `Step ${i + 1}, ${step.label || kindOf(step).words}`
+    const change = () => changeOf(earlier, step, before.world, after.world) ?? 'in its details'
+    return [() => `${number}: ${change()}.`]
+  })
+  const out = gone.map(s => () => `Taken out: step ${was.get(s.id)!.number}, ${s.label || kindOf(s).words}.`)
+  const all = [...out, ...told]
+  if (all.length > MOST_TOLD) return [`${all.length} steps changed; ${after.look.steps.length} in the look.`]
+  return all.map(words => words())
 }
 
 /** The order of the steps that both have, as ids. */

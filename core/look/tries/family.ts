@@ -9,6 +9,18 @@ export type Family = NonNullable<Look['family']>
 export const familyOf = ({ id, family }: Pick<Look, 'id' | 'family'>): Family =>
   family ?? { id, letter: 'A', why: '', kept: true }
 
+/** A look as a list knows it, with the id of its family and its letter there. */
+interface Listed {
+  readonly id: string
+  readonly name: string
+  readonly family: string
+  readonly letter: string
+}
+
+/** A look's name among others: with its letter where other tries of its family are there. */
+export const titleAmong = (look: Listed, all: readonly Listed[]): string =>
+  all.some(o => o.family === look.family && o.id !== look.id) ? `${look.name}, try ${look.letter}` : look.name
+
 /** As many tries a family has at most: one for each letter. */
 const MOST_TRIES = 26
 

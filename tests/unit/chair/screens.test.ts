@@ -57,7 +57,7 @@ describe('the screens of the chair', () => {
     expect(far!.box!.minX).toBeGreaterThan(0)
     // Both sides of it are marked, and it says where.
     expect(far!.marks.some(r => r[0]! < 0)).toBe(true)
-    expect(far!.place).toBe('both cheeks')
+    expect(far!.place).toBe('on both cheeks')
     // Both sides of what lies near the midline are seen together.
     const [near] = screens(swirl(20))
     expect(near!.box!.minX).toBeLessThan(0)

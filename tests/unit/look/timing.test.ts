@@ -71,7 +71,10 @@ describe('how long a look takes', () => {
       expect(least.entered.order).toEqual(painted.map(s => s.id))
       const screens = new Map(screensOf(painted, world, () => null).map(s => [s.id, s.planned]))
       const gates = gatesOf(look, worldOf(look))
-      expect(finishOf(least.entered.order, id => screens.get(id)!, gates)).toBeCloseTo(least.entered.finish, 6)
+      expect(finishOf(least.entered.order, id => screens.get(id)!, gates)).toBeCloseTo(
+        least.entered.finish,
+        6,
+      )
     }
   })
 

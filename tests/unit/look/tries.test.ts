@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import {
   applied,
+  changesInWords,
   differencesOf,
   familyOf,
   freshLook,
@@ -33,8 +34,36 @@ const withStep = (id: string, change: Partial<SheetStep>): Look => ({
 })
 const inWorld = (look: Look) => ({ look, world: { ...world, ...hostsIn(look.steps), off: stepsOff(look) } })
 const told = (a: Look, b: Look) => differencesOf(inWorld(a), inWorld(b)).map(d => d.words)
+const changes = (a: Look, b: Look) => changesInWords(inWorld(a), inWorld(b))
 const begun = (begins: BeginsBy): Look =>
   tryOf(plain, { id: 'b', letter: 'B', why: 'fans' }, begins, 'wiped', ground)
+
+describe('what an edit has changed', () => {
+  it('is told with what, where and by how much', () => {
+    expect(changes({ ...plain, steps: [leaf] }, plain)).toEqual([
+      expect.stringMatching(/^Laid: 2\. .*"Stars".*on the forehead\.$/),
+    ])
+    expect(changes(plain, { ...plain, steps: [stars] })).toEqual(['Taken out: step 1, Leaf.'])
+    expect(changes(plain, withStep('stars', { at: [0, 60] }))).toEqual([
+      expect.stringMatching(/^Step 2, Stars: .+ instead of on the forehead\.$/),
+    ])
+    expect(changes(plain, withStep('leaf', { tilt: leaf.tilt + 15, side: 'B' }))).toEqual([
+      'Step 1, Leaf: turned by 15° clockwise, flipped to side B.',
+    ])
+    const alone = { ...leaf.twin, rule: 'none' as const }
+    expect(changes(plain, withStep('leaf', { twin: alone }))[0]).toContain('without its twin')
+    const passes = [{ ...stars.passes[0]!, dabs: 7 }]
+    expect(changes(plain, withStep('stars', { passes }))[0]).toMatch(/7 dabs \(was .*dab/)
+  })
+
+  it('is not told of another order, and counted when it is much', () => {
+    expect(changes(plain, { ...plain, steps: [stars, leaf] })).toEqual([])
+    const many = [1, 2, 3, 4].map(n => ({ ...stars, id: `s${n}` }))
+    expect(changes(plain, { ...plain, steps: [leaf, stars, ...many] })).toEqual([
+      '4 steps changed; 6 in the look.',
+    ])
+  })
+})
 
 describe('families of tries', () => {
   it('takes a look that never had any for a family of its own', () => {

@@ -77,7 +77,7 @@ const drop = (n: number) =>
         :key="n"
         class="inline-flex items-center gap-0.5 rounded-full border border-rule bg-field pl-2 text-[0.87rem]"
         >shape {{ n + 1
-        }}<button class="icon-btn size-6!" :aria-label="`Take shape ${n + 1} out`" @click="drop(n)">
+        }}<button class="icon-btn size-[24px]!" :aria-label="`Take shape ${n + 1} out`" @click="drop(n)">
           <X :size="12" /></button
       ></span>
     </div>

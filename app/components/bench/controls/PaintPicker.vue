@@ -9,6 +9,8 @@ const kit = useKit()
 const choose = (id: string) => {
   paint.value = kit.refOf(kit.find(id)!)
 }
+/** Colours in a row of the list. */
+const COLUMNS = 6
 const button = useTemplateRef<InstanceType<typeof ListboxButton>>('button')
 </script>
 
@@ -28,8 +30,12 @@ const button = useTemplateRef<InstanceType<typeof ListboxButton>>('button')
         class="shrink-0 text-soft"
       />
     </ListboxButton>
-    <ListboxOptions as="div" class="outline-none">
-      <FloatingPanel :anchor="button" class="grid w-64 grid-cols-6 gap-1 p-2">
+    <ListboxOptions as="div" class="outline-none" @keydown.capture="gridKeys($event, COLUMNS)">
+      <FloatingPanel
+        :anchor="button"
+        class="grid w-64 gap-1 p-2"
+        :style="{ gridTemplateColumns: `repeat(${COLUMNS}, minmax(0, 1fr))` }"
+      >
         <ListboxOption
           v-for="p in kit.paints"
           :key="p.id"

@@ -91,7 +91,7 @@ function take(): void {
         <ol class="max-h-[52vh] space-y-0.5 overflow-y-auto pr-1" data-testid="plan-steps">
           <li v-for="(id, i) in shown.order" :key="id" class="flex items-center gap-2 text-[0.9rem]">
             <button
-              class="icon-btn size-6! shrink-0"
+              class="icon-btn size-[24px]! shrink-0"
               :aria-pressed="step(id)?.locked === true"
               v-tip="step(id)?.locked ? 'It keeps its place: let it go' : 'Let it keep its place'"
               :aria-label="`${step(id)?.label}: keeps its place`"

@@ -169,7 +169,7 @@ const scrub = (event: Event) => {
                 <button
                   v-for="b in bars"
                   :key="b.id"
-                  class="h-full min-w-0 shrink-0 cursor-grab overflow-hidden rounded border border-card bg-mulberry px-1 text-left text-[0.7rem] leading-[0.8rem] text-on"
+                  class="h-full min-w-0 shrink-0 cursor-grab overflow-hidden rounded border border-card bg-mulberry px-1 text-left text-xs leading-[0.85rem] text-on"
                   role="listitem"
                   :class="b.stepId === inHand?.stepId && 'bg-mulberry-deep!'"
                   :style="{ width: `${share(b.to - b.from)}%`, marginLeft: `${share(b.wait)}%` }"

@@ -63,7 +63,7 @@ const nameOf = (s: Strip) => s.name || s.colour
           :style="{ left: `${100 * begin}%`, width: `${100 * wide}%` }"
         /><span
           v-if="joins[i]"
-          class="absolute top-1.5 right-0 translate-x-1/2 text-[0.7rem] leading-none font-bold"
+          class="absolute top-1.5 right-0 translate-x-1/2 text-xs leading-none font-bold"
           :class="joins[i]!.verdict === 'mud' ? 'text-stop' : 'text-soft'"
           >{{ joins[i]!.verdict === 'mud' ? 'mud' : '·' }}</span
         ></span
