@@ -10,7 +10,37 @@ interface Violation {
   readonly nodes: readonly { readonly target: readonly string[]; readonly failureSummary: string }[]
 }
 
-/** What axe finds against WCAG 2.2, A and AA, on the screen as it stands. */
+/** What is pressed and is smaller than 24 px, and what is read and smaller than 12 px: axe lets much of it pass. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const seen = (e: Element) => {
+      const { width, height, right, bottom, top, left } = e.getBoundingClientRect()
+      const { visibility, clip } = getComputedStyle(e)
+      const inView = right > 0 && bottom > 0 && top < innerHeight && left < innerWidth
+      return width > 1 && height > 1 && visibility !== 'hidden' && clip === 'auto' && inView
+    }
+    const pressed = 'button, a[href], input, select, summary, [role=button], [role=slider], [role=switch]'
+    const targets = [...document.querySelectorAll(pressed)].filter(seen).flatMap(e => {
+      // A box to tick is pressed by its words as well.
+      const { width, height } = (e.closest('label') ?? e).getBoundingClientRect()
+      const words = e.getAttribute('aria-label') ?? e.textContent
+      // A link within a sentence is as high as its line (WCAG 2.5.8).
+      const inline = e.tagName === 'A' && getComputedStyle(e).display === 'inline'
+      return inline || (width >= 23.9 && height >= 23.9) ? [] : [`${width} x ${height} px: ${words}`]
+    })
+    const texts: string[] = []
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const size = parseFloat(getComputedStyle(node.parentElement!).fontSize)
+      // What is written in a drawing grows with it.
+      if (node.parentElement!.closest('svg')) continue
+      if (node.textContent!.trim() && size < 11.99 && seen(node.parentElement!))
+        texts.push(`${size} px: ${node.textContent!.trim()}`)
+    }
+    return [...targets, ...texts]
+  })
+
+/** What axe finds against WCAG 2.2, A and AA, on the screen as it stands, and what is too small. */
 async function violations(page: Page): Promise<string[]> {
   // The policy of the pages lets no script in but their own; a test's comes through the debugger.
   await page.evaluate(axe.source)
@@ -23,9 +53,10 @@ async function violations(page: Page): Promise<string[]> {
       ).violations,
     STANDARD,
   )
-  return found.flatMap(v =>
+  const broken = found.flatMap(v =>
     v.nodes.map(n => `${v.id} ${n.target.join(' ')}: ${n.failureSummary.split('\n')[1]?.trim()}`),
   )
+  return [...broken, ...(await tooSmall(page))]
 }
 
 const themed = async (page: Page, theme: 'light' | 'dark') => {
@@ -70,6 +101,7 @@ const BENCH: readonly State[] = [
   ['earlier versions', page => page.getByTestId('save-state').click()],
   ['the list of commands', page => page.keyboard.press('Control+k')],
   ['the export menu', page => button(page, 'Export').click()],
+  ['the flow', page => button(page, /^Flow/).click()],
   ['nothing selected', page => page.keyboard.press('Escape')],
 ]
 /** The same elsewhere, by the page. */

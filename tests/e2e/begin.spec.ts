@@ -27,6 +27,28 @@ test('an empty house offers three ways; the demo comes on one press, and once', 
   expect(wrong).toEqual([])
 })
 
+test('an empty kit leads to paints from the trays; usual colours come on one press, as estimates', async ({
+  page,
+}) => {
+  for (const { id } of await (await page.request.get('/api/paints')).json())
+    await page.request.delete(`/api/paints/${id}`)
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New look', exact: true }).click()
+  await page.getByRole('tab', { name: 'Line' }).click()
+  await expect(page.getByTestId('no-paints')).toBeVisible()
+  await page.getByRole('tab', { name: 'Base' }).click()
+  await page
+    .getByTestId('no-paints')
+    .getByRole('button', { name: /usual colours/ })
+    .click()
+  await page.getByRole('button', { name: 'Red', exact: true }).click()
+  await page.getByRole('button', { name: 'Lay this base' }).click()
+  await expect(page.locator('[data-step]')).toHaveCount(1)
+  const paints = await (await page.request.get('/api/paints')).json()
+  expect(paints).toHaveLength(12)
+  for (const p of paints) expect(p).toMatchObject({ measured: false, eyeSafe: null, lipSafe: null })
+})
+
 test('the tour does what it tells of, in six stops, and is offered once', async ({ page }) => {
   test.setTimeout(150_000)
   const wrong = complaints(page)

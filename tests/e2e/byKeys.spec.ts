@@ -90,9 +90,8 @@ test('a letter of one’s own does what the usual one did; a taken one is refuse
   await expect(page.locator('[data-step]')).toContainText('twin')
 })
 
-test('a save, an undo and a moved step are each told once', async ({ page }) => {
-  await openBench(page, 'plain-midnight-moth')
-  // A message may be followed by the next before anybody looks: all of them are listened to.
+/** Everything that is told from now on: a message may be followed by the next before anybody looks. */
+async function heardOn(page: Page): Promise<string[]> {
   const heard: string[] = []
   page.on('console', message => {
     const [, words] = message.text().match(/^told: (.*?)\s*$/) ?? []
@@ -102,6 +101,62 @@ test('a save, an undo and a moved step are each told once', async ({ page }) => 
     const listener = new MutationObserver(() => console.info(`told: ${told.textContent}`))
     listener.observe(told, { characterData: true, childList: true, subtree: true })
   })
+  return heard
+}
+
+test('what is laid, moved, turned, flipped, twinned and taken out is told with its place', async ({
+  page,
+}) => {
+  await openBench(page, 'plain-midnight-moth')
+  const heard = await heardOn(page)
+  const told = (words: RegExp) =>
+    expect.poll(() => heard.filter(h => words.test(h)).length, { timeout: 15_000 }).toBeGreaterThan(0)
+  await page.locator('[data-step]').nth(2).click()
+  await stage(page).focus()
+  await page.keyboard.press('Shift+ArrowUp')
+  await told(/^Step 3, .*(moved by \d+ mm|instead of)/)
+  await page.keyboard.press(']')
+  await told(/^Step 3, .*turned by \d+° clockwise/)
+  await page.keyboard.press('f')
+  await told(/^Step 3, .*flipped to side/)
+  await page.keyboard.press('t')
+  await told(/^Step 3, .*(with|without) (a|its) twin/)
+  await page.keyboard.press('Delete')
+  await told(/^Taken out: step 3, /)
+  await page.locator('[data-sheet]').first().focus()
+  await page.keyboard.press('Enter')
+  await told(/^Laid: \d+\. stencil ".*, in .*, (on|by) /)
+})
+
+test('the focus comes back from nine others; colours are reached by their rows', async ({ page }) => {
+  await openBench(page, 'plain-midnight-moth')
+  await page.locator('[data-step]').nth(2).click()
+  const nine = page.getByRole('button', { name: 'Nine others at a glance' })
+  await nine.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('nine')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(nine).toBeFocused()
+  await page.getByRole('tab', { name: 'Line' }).click()
+  await page.getByRole('button', { name: 'Colour of the next stroke' }).click()
+  const at = () =>
+    page.evaluate(() => {
+      const id = document.activeElement?.getAttribute('aria-activedescendant') ?? ''
+      const active = document.getElementById(id)
+      return active ? [...active.parentElement!.querySelectorAll('[role=option]')].indexOf(active) : -1
+    })
+  await expect.poll(at).toBeGreaterThanOrEqual(0)
+  const from = await at()
+  const presses = { ArrowDown: 6, ArrowRight: 7, ArrowUp: 1, ArrowLeft: 0 }
+  for (const [press, by] of Object.entries(presses)) {
+    await page.keyboard.press(press)
+    await expect.poll(at).toBe(from + by)
+  }
+})
+
+test('a save, an undo and a moved step are each told once', async ({ page }) => {
+  await openBench(page, 'plain-midnight-moth')
+  const heard = await heardOn(page)
   const patiently = { timeout: 15_000 }
   await page.locator('[data-step]').first().focus()
   await page.keyboard.press('Alt+ArrowRight')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PenLine } from '@lucide/vue'
-import type { ToolLoad } from '#core/look'
+import { listed, type ToolLoad } from '#core/look'
 import type { ZoneId } from '#core/skin'
 
 /** Bases: dabbed over an area, led with a loaded sponge, and what goes over them. */
@@ -71,6 +71,12 @@ const chosenCake = computed(() => {
   return paint && paint.strips.length > 1 ? paint : null
 })
 
+/** Short: two places are named, the others are counted. */
+const nameOf = (places: readonly string[]) =>
+  places.length > 3
+    ? `Base, ${places.slice(0, 2).join(', ')} and ${places.length - 2} more`
+    : `Base, ${listed(places)}`
+
 function layBase(): void {
   const zones = areas.value.filter(a => where.value.includes(a.words)).flatMap(a => a.zones)
   const paints = colours.value.map(id => kit.refOf(kit.find(id)!))
@@ -80,11 +86,7 @@ function layBase(): void {
     steps.addWash(
       zones,
       paints,
-      `Base, ${areas.value
-        .filter(a => where.value.includes(a.words))
-        .map(a => a.words)
-        .join(' and ')
-        .toLowerCase()}`.slice(0, 60),
+      nameOf(areas.value.filter(a => where.value.includes(a.words)).map(a => a.words.toLowerCase())),
       cake,
     )
 }

@@ -24,7 +24,7 @@ const choose = (q: Param, event: Event) =>
     <template v-for="q in params" :key="q.name">
       <label
         v-if="q.unit === '' && q.least === 0 && q.most === 1 && !q.choices"
-        class="col-span-2 flex min-h-[24px] items-center gap-1.5"
+        class="col-span-2 flex items-center gap-1.5"
         ><input
           type="checkbox"
           :checked="value[q.name] === 1"
