@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { sheetJson } from '../core/formats'
+import { parseLook } from '../core/look'
 import { analyse, readSvg, summaryOf } from '../core/stencil'
 import { openHouse } from '../server/db/house'
 import { HouseTrouble } from '../server/db/trouble'
@@ -63,6 +64,9 @@ export function seed(file?: string): { stencils: number; paints: number; looks: 
     if (added.paints && !settings.cakes().length) settings.setCakes(triedCakes)
     for (const look of looks) {
       if (gallery.knows(look.id)) continue
+      // What could not be saved again is not put in.
+      const read = parseLook(JSON.parse(JSON.stringify(look)))
+      if (!read.ok) throw new RangeError(`The demo look "${look.name}" cannot be kept. ${read.errors[0]}`)
       gallery.create(look, at)
       added.looks++
     }

@@ -60,6 +60,21 @@ export function paramProblems(params: readonly Param[], value: Params): string[]
         const said = value[q.name]
         return said !== undefined && !(said >= q.least && said <= q.most)
       })
-      .map(q => `needs "${q.name}" (${q.words}) from ${q.least} to ${q.most}${unit(q)}`),
+      .map(
+        q =>
+          `needs "${q.name}" (${q.words}) from ${q.least} to ${q.most}${unit(q)}: ${nearest(q, value[q.name]!)} is the nearest to ${value[q.name]}`,
+      ),
   ]
 }
+
+const nearest = (q: Param, said: number): number =>
+  Number.isNaN(said) ? q.usual : Math.min(q.most, Math.max(q.least, said))
+
+/** The numbers as they are allowed: each that is out of its range becomes the nearest in it. */
+export const paramsWithin = (params: readonly Param[], value: Params): Params =>
+  Object.fromEntries(
+    Object.entries(value).map(([name, said]) => {
+      const q = params.find(p => p.name === name)
+      return [name, q ? nearest(q, said) : said]
+    }),
+  )

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { familyOf, paintsOf, sheetsOf, upgraded, type Look } from '../../core/look'
+import { familyOf, LOOK_FORMAT, paintsOf, sheetsOf, upgraded, withinBounds, type Look } from '../../core/look'
 import { canvasWords } from '../../core/skin'
 import type { Db } from './open'
 
@@ -53,8 +53,19 @@ export const columnsOf = ({ tags, sheets, paints, kept, ...rest }: LookFacts) =>
   paints: JSON.stringify(paints),
 })
 
-/** A look as it was kept, brought to the present version of the document. */
-export const lookIn = (doc: string): Look => upgraded(JSON.parse(doc)) as Look
+/**
+ * A look as it was kept, brought to the present version of the document.
+ * @throws Error when it is damaged
+ */
+export function lookIn(doc: string): Look {
+  const found = JSON.parse(doc) as Partial<Look> | null
+  // What is JSON and no look is as damaged as what is no JSON.
+  if (found?.format !== LOOK_FORMAT || typeof found.name !== 'string' || !Array.isArray(found.steps))
+    throw new RangeError('This is no look.')
+  const look = upgraded(found) as Look
+  // Some were kept before their numbers were bounded: such a look could be opened and never saved again.
+  return { ...look, steps: look.steps.map(withinBounds) }
+}
 
 /** Fills the columns of looks that were kept before there were any; a damaged document leaves them empty. */
 export function fillFacts(db: Db): void {

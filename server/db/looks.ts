@@ -1,6 +1,7 @@
 import type { Look } from '../../core/look'
 import { columnsOf, factsOf, lookIn, type LookFacts } from './lookFacts'
 import type { Db } from './open'
+import { textsIn } from './ways'
 
 export interface LookRecord {
   look: Look
@@ -47,13 +48,19 @@ export class StaleWrite extends Error {
   }
 }
 
-const listed = ({ tags, sheets, paints, kept, ...row }: ListedRow): LookListed => ({
-  ...row,
-  kept: kept === 1,
-  tags: JSON.parse(tags),
-  sheets: JSON.parse(sheets),
-  paints: JSON.parse(paints),
-})
+/** A look in a list; one of which a column is damaged is listed all the same, as damaged. */
+const listed = ({ tags, sheets, paints, kept, drawn, ...row }: ListedRow): LookListed => {
+  const [names, uses, colours] = [tags, sheets, paints].map(textsIn)
+  const whole = names && uses && colours
+  return {
+    ...row,
+    kept: kept === 1,
+    tags: names ?? [],
+    sheets: uses ?? [],
+    paints: colours ?? [],
+    drawn: whole ? drawn : '',
+  }
+}
 
 /** A look as it was kept. Throws DamagedLook when its document cannot be read. */
 function record(row: Row & { name: string }): LookRecord {

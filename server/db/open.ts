@@ -45,6 +45,25 @@ export function openDb(file = dataFile(), migrations = MIGRATIONS): Db {
   }
 }
 
+/** A table with the names of its columns, in their order. */
+export interface Table {
+  readonly name: string
+  readonly columns: readonly string[]
+}
+
+/** The tables of a database. */
+export const schemaOf = (db: Db): Table[] =>
+  db
+    .prepare<[], string>(
+      "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name",
+    )
+    .pluck()
+    .all()
+    .map(name => ({
+      name,
+      columns: db.prepare<[string], string>('SELECT name FROM pragma_table_info(?)').pluck().all(name),
+    }))
+
 function ready(db: Db, file: string, migrations: readonly Migration[]): void {
   // Before anything is written: a file of a newer version must stay as it is.
   if ((db.pragma('user_version', { simple: true }) as number) > migrations.length)

@@ -1,12 +1,4 @@
-import {
-  hexOf,
-  linearOf,
-  filmOver,
-  opticsOfColour,
-  USUAL_HIDING,
-  WHITE_CARD,
-  type Paint,
-} from '../../core/paint'
+import { linearOf, estimatedSwatch, FINISHES, type Paint } from '../../core/paint'
 import type { Db } from './open'
 
 export type { Paint }
@@ -30,15 +22,6 @@ interface Row {
   to_make: string | null
 }
 
-/** The swatch that a colour would give with usual hiding power: what is shown until somebody measures. */
-function usualSwatch(colour: string, hiding = USUAL_HIDING): { overBlack: string; overWhite: string } {
-  const optics = opticsOfColour(colour, hiding)
-  return {
-    overBlack: hexOf(filmOver(optics, 1, [0, 0, 0])),
-    overWhite: hexOf(filmOver(optics, 1, [WHITE_CARD, WHITE_CARD, WHITE_CARD])),
-  }
-}
-
 /** What a label says, as the column keeps it: 1 for yes, 0 for no, -1 while nobody has entered it. */
 const labelAs = (label: boolean | null): number => (label === null ? -1 : Number(label))
 const labelIn = (kept: number): boolean | null => (kept < 0 ? null : kept === 1)
@@ -47,7 +30,7 @@ function paintOf(row: Row): Paint {
   const usual =
     row.over_black && row.over_white
       ? { overBlack: row.over_black, overWhite: row.over_white }
-      : usualSwatch(row.colour)
+      : estimatedSwatch(row.colour)
   return {
     id: row.id,
     name: row.name,
@@ -64,6 +47,16 @@ function paintOf(row: Row): Paint {
     cakeGrams: row.cake_grams,
     price: row.price,
     ...(row.to_make !== null && { toMake: JSON.parse(row.to_make) }),
+  }
+}
+
+/** A paint in a list; nothing where it is damaged. */
+function readable(row: Row): Paint[] {
+  try {
+    const paint = paintOf(row)
+    return FINISHES.includes(paint.finish) && Array.isArray(paint.strips) ? [paint] : []
+  } catch {
+    return []
   }
 }
 
@@ -91,10 +84,17 @@ export function paintsIn(db: Db) {
     }
   }
   return {
-    all: (): Paint[] => list.all().map(paintOf),
+    /** Every paint that can be read. */
+    all: (): Paint[] => list.all().flatMap(readable),
+    /** The names of those that cannot: they are damaged where they are kept. */
+    damaged: (): string[] =>
+      list
+        .all()
+        .filter(row => readable(row).length === 0)
+        .map(row => row.name),
     find: (id: string): Paint | null => {
       const row = one.get(id)
-      return row ? paintOf(row) : null
+      return row ? (readable(row)[0] ?? null) : null
     },
     knows: (id: string): boolean => known.get(id) !== undefined,
     create: (paint: Paint): void => void insert.run(columns(paint)),

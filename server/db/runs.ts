@@ -87,10 +87,12 @@ export function runsIn(db: Db) {
   function keep(run: Run, sent: number, heardAt: string): 'kept' | 'older' | 'deleted' {
     const before = known.get(run.id)
     if (before?.gone) return 'deleted'
-    if (before && before.sent > sent) return 'older'
+    const doc = JSON.stringify(run)
+    // Two that cross with one count: only the same once more is the same; another is to be sent as newer.
+    if (before && (before.sent > sent || (before.sent === sent && one.get(run.id)?.doc !== doc)))
+      return 'older'
     const { id, look, startedAt, endedAt, device } = run
     const times = JSON.stringify(timesIn(run))
-    const doc = JSON.stringify(run)
     put.run({ id, lookId: look.id, startedAt, endedAt, device, sent, heardAt, times, doc })
     return 'kept'
   }

@@ -25,6 +25,12 @@ export function settingsIn(db: Db) {
       return parsed.success ? parsed.data : []
     },
     setCakes: (cakes: readonly TriedCake[]): void => void put.run('cakes', JSON.stringify(cakes)),
+    /** When the backup of a day was made last, ISO 8601; null when none was. */
+    dailyBackup(): string | null {
+      const at = jsonOr(get.get('daily backup') ?? 'null')
+      return typeof at === 'string' && !Number.isNaN(Date.parse(at)) ? at : null
+    },
+    setDailyBackup: (at: string): void => void put.run('daily backup', JSON.stringify(at)),
     setRoom: (room: Room): void => void put.run('room', JSON.stringify(room)),
   }
 }

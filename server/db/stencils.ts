@@ -120,11 +120,17 @@ export function stencilsIn(db: Db) {
   const { list, one, shape, insert, change, measured, stamps, photo, keepPhoto, ...by } = statements(db)
   const find = (id: string): StencilMeta | null => {
     const row = one.get(id)
-    return row ? meta(row) : null
+    return row ? (readable(row)[0] ?? null) : null
   }
   return {
     /** Every sheet, those that were taken out too; one that is damaged where it is kept is passed over. */
     all: (): StencilMeta[] => list.all().flatMap(readable),
+    /** The names of those that cannot be read. */
+    damaged: (): string[] =>
+      list
+        .all()
+        .filter(row => readable(row).length === 0)
+        .map(row => row.name),
     /** What is noted of each sheet that pictures depend on, as text. */
     stamps: (): Map<string, string> => new Map(stamps.all().map(({ id, stamp }) => [id, stamp])),
     find,

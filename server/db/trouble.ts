@@ -30,6 +30,8 @@ const SENTENCES: Readonly<Record<string, (file: string) => string>> = {
     `The disk with the data file ${file} answers with errors. What waits on this device is kept there; see whether the disk is still connected, and make a backup when it is.`,
   NEWER: file =>
     `The data file ${file} was written by a newer version of Janusform, and was left alone. Start that version, or restore a backup of this one.`,
+  GONE: file =>
+    `The data file ${file} was moved, deleted or replaced while the application ran, so what was sent just now is not kept there. What waits on this device stays; put the file back, or start the application again.`,
   FOLDER: file =>
     `The data folder for ${file} cannot be made, because something of that name is no folder. Nothing was changed; name another folder in JANUSFORM_DATA.`,
 }
@@ -61,5 +63,5 @@ export function troubleIn(error: unknown, file: string): HouseTrouble | null {
 }
 
 /** A trouble by its name. */
-export const trouble = (code: 'NEWER' | 'CORRUPT', file: string): HouseTrouble =>
+export const trouble = (code: 'NEWER' | 'CORRUPT' | 'GONE', file: string): HouseTrouble =>
   new HouseTrouble(SENTENCES[code]!(file), code)

@@ -25,6 +25,12 @@ export function waysIn(db: Db) {
   }
 }
 
+/** The texts of a list in JSON; null where it is no such list. */
+export function textsIn(text: string): string[] | null {
+  const list = jsonOr(text)
+  return Array.isArray(list) && list.every(v => typeof v === 'string') ? list : null
+}
+
 /** What JSON says; undefined where it is none. */
 export function jsonOr(text: string): unknown {
   try {

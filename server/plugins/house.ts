@@ -13,6 +13,12 @@ async function thin(): Promise<void> {
 
 /** Looks after the house once the server has begun to answer: missing pictures, old versions, backups. */
 export default defineNitroPlugin(nitro => {
+  const { options } = nitro.h3App
+  const before = options.onBeforeResponse
+  options.onBeforeResponse = async (event, response) => {
+    if (event.method !== 'GET' && event.method !== 'HEAD') confirmKept()
+    await before?.(event, response)
+  }
   const tend = async () => {
     try {
       usePaintAhead().begin()

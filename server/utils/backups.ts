@@ -1,14 +1,16 @@
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
 import { dataFile } from '../db/open'
+import { beforeFiles } from '../db/swap'
 import { backupFolder } from '../pool/backup'
 
 /** As many backups of each kind are kept. */
 const MOST = 7
 const DAY_MS = 24 * 3_600_000
-const NAME = /^(daily|by-hand)-\d{4}-\d\d-\d\d-\d{6}\.zip$/
+const NAME = /^(daily|by-hand)-(\d{4}-\d\d-\d\d)-(\d\d)(\d\d)(\d\d)\.zip$/
 
-export type BackupKind = 'daily' | 'by-hand'
+/** A backup of the day, one made by hand, or the data file as it was before a restore. */
+export type BackupKind = 'daily' | 'by-hand' | 'before'
 
 /** A backup that is kept. */
 export interface BackupKept {
@@ -26,13 +28,24 @@ export function backups(): BackupKept[] {
   if (!existsSync(folder())) return []
   return readdirSync(folder())
     .flatMap(name => {
-      const kind = NAME.exec(name)?.[1] as BackupKind | undefined
-      if (!kind) return []
-      const { size, mtime } = statSync(join(folder(), name))
-      return { name, kind, madeAt: mtime.toISOString(), bytes: size }
+      const found = NAME.exec(name)
+      if (!found) return []
+      // By its name: the time of a file is another after it was copied.
+      const [, kind, day, h, min, s] = found
+      const { size } = statSync(join(folder(), name))
+      return { name, kind: kind as BackupKind, madeAt: `${day}T${h}:${min}:${s}.000Z`, bytes: size }
     })
     .sort((a, b) => b.madeAt.localeCompare(a.madeAt))
 }
+
+/** The data files of before a restore that are kept, the newest first. */
+export const earlierFiles = (): BackupKept[] =>
+  beforeFiles(dataFile()).map(name => {
+    const { size } = statSync(join(dirname(dataFile()), name))
+    const [, day, time] = /before-(\d{4}-\d\d-\d\d)T([\d-]+)Z$/.exec(name) ?? []
+    const [h, min, s, ms] = time?.split('-') ?? []
+    return { name, kind: 'before', madeAt: `${day}T${h}:${min}:${s}.${ms}Z`, bytes: size }
+  })
 
 /** The file of a backup by its name; null when there is none. */
 export const backupFile = (name: string): string | null =>
@@ -57,6 +70,11 @@ export async function makeBackup(kind: BackupKind): Promise<string> {
 
 /** Writes the backup of the day, unless there is one. */
 export async function dailyBackup(): Promise<void> {
-  const newest = backups().find(b => b.kind === 'daily')
-  if (!newest || Date.now() - Date.parse(newest.madeAt) > DAY_MS) await makeBackup('daily')
+  const { settings } = useRepositories()
+  const last = settings.dailyBackup()
+  // A clock that once ran ahead must not stop backups until that day has come.
+  const passed = last === null ? Infinity : Math.abs(Date.now() - Date.parse(last))
+  if (passed < DAY_MS && backups().some(b => b.kind === 'daily')) return
+  await makeBackup('daily')
+  settings.setDailyBackup(new Date().toISOString())
 }

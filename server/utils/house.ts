@@ -1,9 +1,10 @@
-import { existsSync, renameSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { dataFile, projectFolder } from '../db/open'
 import { openHouse, type House } from '../db/house'
-import { troubleIn } from '../db/trouble'
+import { swapped, tidiedFolder } from '../db/swap'
+import { trouble, troubleIn } from '../db/trouble'
 import { PaintAhead, rendererVersion } from '../pool/paintAhead'
 import { Pool } from '../pool/pool'
 
@@ -11,6 +12,10 @@ import { Pool } from '../pool/pool'
 const AGAIN_MS = 2000
 let house: House | null = null
 let refused: { error: unknown; at: number } | null = null
+/** Whether the data file that was open is not where it was. */
+let gone = false
+/** Whether what an earlier run left half done was looked for. */
+let tidy = false
 let pool: Pool | null = null
 let ahead: PaintAhead | null = null
 
@@ -19,12 +24,21 @@ let ahead: PaintAhead | null = null
  * every request.
  */
 export function useRepositories(): House {
+  if (house && !house.stands()) {
+    closeHouse()
+    gone = true
+  }
   if (house) return house
+  // A new house in its place would look as if all were lost.
+  if (gone && !existsSync(dataFile())) throw trouble('GONE', dataFile())
   // Looking through a damaged file takes a while, and every request asks.
   if (refused && Date.now() - refused.at < AGAIN_MS) throw refused.error
   try {
+    if (!tidy) tidiedFolder(dataFile())
+    tidy = true
     house = openHouse()
     refused = null
+    gone = false
     return house
   } catch (error) {
     refused = { error, at: Date.now() }
@@ -36,6 +50,17 @@ export function useRepositories(): House {
 export function closeHouse(): void {
   house?.db.close()
   house = ahead = null
+}
+
+/**
+ * Sees before an answer says that something is kept that the data file is still the one that was opened.
+ * @throws HouseTrouble when it was moved, deleted or replaced
+ */
+export function confirmKept(): void {
+  if (!house || house.stands()) return
+  closeHouse()
+  gone = true
+  throw trouble('GONE', dataFile())
 }
 
 /** What an error means for the painter, when it comes of the data file or the disk. */
@@ -61,12 +86,6 @@ export const usePaintAhead = (): PaintAhead =>
 export function replaceHouse(fresh: string, at: Date): string | null {
   closeHouse()
   refused = null
-  const file = dataFile()
-  const before = existsSync(file) ? `${file}.before-${at.toISOString().replace(/[:.]/g, '-')}` : null
-  if (before) {
-    // What had not been written back yet goes with it.
-    for (const end of ['', '-wal', '-shm']) if (existsSync(file + end)) renameSync(file + end, before + end)
-  }
-  renameSync(fresh, file)
-  return before
+  gone = false
+  return swapped(dataFile(), fresh, at)
 }

@@ -16,7 +16,11 @@ interface Deleted {
 interface HouseState {
   folder: string
   trouble: string | null
+  /** Names of what cannot be read where it is kept. */
+  damaged: string[]
   backups: BackupKept[]
+  /** The data files of before a restore. */
+  earlier: BackupKept[]
 }
 
 const state = shallowRef<HouseState | null>(null)
@@ -91,6 +95,10 @@ const time = (at: string) => format(new Date(at), 'd MMM yyyy, HH:mm')
   <PanelDialog open wide title="Kept safe" @close="emit('close')">
     <p v-for="s in failed" :key="s" role="alert" class="mb-2 text-stop">{{ s }}</p>
     <p v-if="state?.trouble" role="alert" class="mb-2 text-stop">{{ state.trouble }}</p>
+    <p v-if="state?.damaged.length" role="alert" class="mb-2 text-stop">
+      Damaged where it is kept, and passed over: {{ state.damaged.join(', ') }}. A backup from before has it
+      whole.
+    </p>
     <section class="mb-5">
       <div class="flex items-center gap-2">
         <h3 class="mr-auto font-display text-lg font-semibold">Backups of everything</h3>
@@ -153,6 +161,16 @@ const time = (at: string) => format(new Date(at), 'd MMM yyyy, HH:mm')
           </button>
         </li>
       </ul>
+      <template v-if="state?.earlier.length">
+        <h4 class="eyebrow mt-3">Data files of before a restore, the last three; in the folder itself</h4>
+        <ul class="space-y-0.5 text-sm text-soft">
+          <li v-for="b in state.earlier" :key="b.name" class="flex flex-wrap gap-x-3">
+            <span class="w-40 tabular-nums">{{ time(b.madeAt) }}</span><span class="min-w-0 break-all"
+              >{{ b.name }}, {{ size(b.bytes) }}</span
+            >
+          </li>
+        </ul>
+      </template>
       <p v-if="state && !state.backups.length" class="mt-2 text-soft">There is no backup yet.</p>
     </section>
     <section>
