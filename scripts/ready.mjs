@@ -1,5 +1,5 @@
 // Gets a fresh machine ready: packages, and for tests a browser. Uses nothing but Node itself.
-import { execFileSync, execSync, spawnSync } from 'node:child_process'
+import { execFileSync, execSync, spawn, spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { createHash } from 'node:crypto'
 import { join } from 'node:path'
@@ -11,6 +11,47 @@ export function run(command, args, env = {}) {
   execFileSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
 }
 
+/** What cannot go on, as one sentence with its cure. */
+class Trouble extends Error {}
+
+/** Does some work; what is in its way is told in one sentence, and ends this program. */
+export function orSentence(work) {
+  try {
+    if (Number(process.versions.node.split('.')[0]) < 20)
+      throw new Trouble(`Node ${process.versions.node} is too old: install Node 20 and run this again.`)
+    work()
+  } catch (error) {
+    console.error(error instanceof Trouble ? error.message : `It could not be done: ${error.message}`)
+    process.exit(1)
+  }
+}
+
+/** Runs something that takes long, and says every quarter of a minute for how long it has been at it. */
+function patiently(words, work) {
+  console.log(words)
+  const begun = Date.now()
+  const tell = `let s = 0; setInterval(() => console.log('  ... ' + (s += 15) + ' s'), 15000)`
+  const clock = spawn(process.execPath, ['-e', tell], { stdio: ['ignore', 'inherit', 'ignore'] })
+  try {
+    return work()
+  } finally {
+    clock.kill()
+    console.log(`  done after ${Math.round((Date.now() - begun) / 1000)} s`)
+  }
+}
+
+/** Why packages could not be installed, by what npm has said. */
+function whyNot(said) {
+  const has = tool => spawnSync('sh', ['-c', `command -v ${tool}`]).status === 0
+  if (/ENOTFOUND|EAI_AGAIN|ECONNREFUSED|ETIMEDOUT|ENETUNREACH|network/i.test(said))
+    return 'The packages could not be fetched: connect this machine to the network, and run this again.'
+  if (!has('c++') && !has('g++'))
+    return 'SQLite could not be compiled, because there is no C++ compiler: install one (apt install build-essential python3), and run this again.'
+  if (!has('make') || !has('python3'))
+    return 'SQLite could not be compiled: install make and python3 (apt install build-essential python3), and run this again.'
+  return `The packages could not be installed. npm said: ${said.trim().slice(-600)}`
+}
+
 /** Installs the packages of the lock file when they are missing or the lock file has changed. */
 export function installPackages() {
   const stamp = join(root, 'node_modules/.janusform-lock')
@@ -18,10 +59,15 @@ export function installPackages() {
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
-  console.log('Installing packages (first run only) ...')
   // Not "npm ci": npm 11 leaves packages of other platforms out of the lock file and then refuses it for
   // lacking them.
-  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'])
+  const npm = ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']
+  const words =
+    'Installing packages (first run only); SQLite is compiled, which usually takes two to four minutes ...'
+  const done = patiently(words, () =>
+    spawnSync('npm', npm, { cwd: root, stdio: ['ignore', 'inherit', 'pipe'], encoding: 'utf8' }),
+  )
+  if (done.status !== 0) throw new Trouble(whyNot(`${done.stderr} ${done.error ?? ''}`))
   writeFileSync(stamp, lock)
 }
 
@@ -55,6 +101,7 @@ function newestSource() {
 export function buildApp() {
   const built = join(root, '.output/server/index.mjs')
   if (existsSync(built) && statSync(built).mtimeMs > newestSource()) return
-  console.log('Building the application ...')
-  run('npx', ['nuxt', 'build', '--logLevel=silent'])
+  patiently('Building the application, which usually takes one to two minutes ...', () =>
+    run('npx', ['nuxt', 'build', '--logLevel=silent']),
+  )
 }

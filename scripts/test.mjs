@@ -2,9 +2,9 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { buildApp, chromium, installPackages, root } from './ready.mjs'
+import { buildApp, chromium, installPackages, orSentence, root } from './ready.mjs'
 
-installPackages()
+orSentence(installPackages)
 const browser = chromium()
 const started = Date.now()
 let passed = 0,

@@ -4,12 +4,15 @@ import type { ReadChoices, Reading } from '#core/photo'
 import { StoppableWorker } from '~/utils/stoppable'
 import type { Flat, Opened, PhotoJobs, Sizing, Told } from '~/workers/photo'
 
+/** The largest picture is read in a few seconds; a slow device gets far more, ms. */
+const DEADLINE_MS = 90_000
 const STOPPED = 'Stopped. Choose the picture again to go on.'
 
 /** Reading sheets from pictures, off the page's thread, with progress; one thing at a time, and the newest. */
 export function usePhoto() {
   const stoppable = new StoppableWorker<PhotoJobs>(
     () => new Worker(new URL('../workers/photo.ts', import.meta.url), { type: 'module' }),
+    DEADLINE_MS,
   )
   const waiting = ref<{ words: string; done: number } | null>(null)
   onScopeDispose(() => stoppable.giveUp())

@@ -7,26 +7,29 @@ import type { SheetGeometry, Spot } from '#core/stencil'
 import { StoppableWorker } from '~/utils/stoppable'
 import type { FileAnswer, Mending, Sheets, UnpackedAnswer, WhereToLay } from '~/workers/sheets'
 
-const stoppable = new StoppableWorker<Sheets>(
-  () => new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' }),
-)
-const worker = () => stoppable.jobs
 /** What the worker was last told of the drawer, and when it has heard it. */
 let known = '',
   heard: Promise<void> = Promise.resolve()
 
+/** Reading and measuring the finest stencil takes some seconds, ms. */
+const DEADLINE_MS = 90_000
+const stoppable = new StoppableWorker<Sheets>(
+  () => new Worker(new URL('../workers/sheets.ts', import.meta.url), { type: 'module' }),
+  DEADLINE_MS,
+  () => {
+    known = ''
+    heard = Promise.resolve()
+  },
+)
+const worker = () => stoppable.jobs
 /** Gives up whatever runs: throws GivenUp at whoever waits for it. */
-function giveUp(): void {
-  stoppable.giveUp()
-  known = ''
-  heard = Promise.resolve()
-}
+const giveUp = (): void => stoppable.giveUp()
 
 /** Jobs that need nothing of the drawer: drafts, sheets as one file and out of one, a new step laid well. */
 const drafts = {
   laid: (step: SheetStep, about: Stencil & { zones: readonly string[] }, where: WhereToLay) =>
     stoppable.until<SheetStep>(worker().laid(plain(step), plain(about), plain(where))),
-  offers: (draft: Draft) => worker().offers(plain(draft)),
+  offers: (draft: Draft) => stoppable.until(worker().offers(plain(draft))),
   packed: (sheets: SheetOnTheWay[]) => stoppable.until(worker().packed(plain(sheets))),
   unpacked: (bytes: Uint8Array) => stoppable.until<UnpackedAnswer>(worker().unpacked(bytes)),
 }

@@ -42,6 +42,8 @@ const old = (p: Paint) => {
   const day = useBy(p)
   return day !== null && day < today
 }
+/** Colours of one palette at most. */
+const MOST_SWATCHES = 200
 async function take(event: Event): Promise<void> {
   const box = event.target as HTMLInputElement
   const chosenFile = box.files?.[0]
@@ -51,7 +53,9 @@ async function take(event: Event): Promise<void> {
       throw new RangeError('The palette is larger than 2 MB; palettes of up to that are read.')
     const { swatches, notes } = readPalette(await chosenFile.text())
     let added = 0
-    for (const { name, colour } of swatches.slice(0, 200)) {
+    const more = swatches.length - MOST_SWATCHES
+    if (more > 0) notes.unshift(`${more} more colours were left out: ${MOST_SWATCHES} are read at once.`)
+    for (const { name, colour } of swatches.slice(0, MOST_SWATCHES)) {
       if (kit.paints.some(p => p.name === name && p.colour.toLowerCase() === colour)) continue
       await kit.save(estimatedPaint(name, colour), null)
       added++

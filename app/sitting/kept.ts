@@ -1,8 +1,9 @@
 import { FetchError } from 'ofetch'
 import { createStore, del, entries, get, update } from 'idb-keyval'
 import { inQueue } from '~/utils/inQueue'
+import { isFull, makeRoom } from '~/utils/room'
 import { plain } from '~/utils/plain'
-import type { Clocks, Event, Outcome, Run } from '#core/chair'
+import { mergedEvents, type Clocks, type Event, type Outcome, type Run } from '#core/chair'
 import type { Look } from '#core/look'
 
 /** A sitting as this device keeps it: its deeds, the record made of them, and what of it the server has. */
@@ -37,13 +38,53 @@ export interface Heard {
   readonly lookGone: boolean
 }
 
-/** Keeps a sitting on this device; what of it was heard, and a picture that waits, stay as they are. */
-export const keepSitting = ({ picture, ...rest }: Omit<KeptSitting, 'heard'>): Promise<void> =>
-  update<KeptSitting>(
-    rest.run.id,
-    before => ({ ...plain(rest), heard: before?.heard ?? 0, picture: picture ?? before?.picture }),
-    sittings(),
-  )
+/** Tells the other tabs of this device which sitting has changed. */
+const channel = () =>
+  typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('janusform-sittings')
+
+/**
+ * Hears of changes that another tab makes to sittings.
+ * @returns ends the hearing
+ */
+export function onSittingChanged(heard: (id: string) => void): () => void {
+  const open = channel()
+  open?.addEventListener('message', ({ data }: MessageEvent<string>) => heard(data))
+  return () => open?.close()
+}
+
+/** A sitting as this device keeps it; undefined when it does not. */
+export const keptSitting = (id: string): Promise<KeptSitting | undefined> => get<KeptSitting>(id, sittings())
+
+/**
+ * Keeps a sitting on this device, together with what another tab has done in it meanwhile; what of it was heard,
+ * and a picture that waits, stay as they are. Returns it as it is kept.
+ */
+export async function keepSitting({ picture, ...rest }: Omit<KeptSitting, 'heard'>): Promise<KeptSitting> {
+  let kept: KeptSitting | undefined
+  const keep = () =>
+    update<KeptSitting>(
+      rest.run.id,
+      before => {
+        // Two tabs that count alike must not take one another's place.
+        const changes = Math.max(rest.changes, (before?.changes ?? 0) + 1)
+        const events = mergedEvents(before?.events ?? [], rest.events)
+        const went = { ...before?.went, ...rest.went }
+        const own = plain({ ...rest, events, went, changes })
+        kept = { ...own, heard: before?.heard ?? 0, picture: picture ?? before?.picture }
+        return kept
+      },
+      sittings(),
+    )
+  await keep().catch(async error => {
+    if (!isFull(error)) throw error
+    await makeRoom()
+    await keep()
+  })
+  const told = channel()
+  told?.postMessage(rest.run.id)
+  told?.close()
+  return kept!
+}
 
 /** A sitting that nobody touched for so long is not gone on with, ms. */
 const OVER_MS = 6 * 3_600_000
@@ -61,8 +102,12 @@ export async function openSitting(lookId: string): Promise<KeptSitting | null> {
   return open.filter(s => !over.includes(s)).at(-1) ?? null
 }
 
-/** What the server refuses with a sentence would be refused again. */
+/** Whether the server has answered that it does not keep what was sent. */
 const refused = (error: unknown): boolean => error instanceof FetchError && error.response !== undefined
+/** Statuses that say that the thing itself cannot be taken; a full disk or a pause is over some time. */
+const FINAL = new Set([400, 404, 410, 413, 415, 422])
+const refusedForGood = (error: unknown): boolean =>
+  error instanceof FetchError && FINAL.has(error.response?.status ?? 0)
 
 /** Sends one sitting, with its picture, and notes what of it was heard; what changed meanwhile stays to be sent. */
 async function send(id: string): Promise<Heard | null> {
@@ -72,7 +117,7 @@ async function send(id: string): Promise<Heard | null> {
   const heard = await $fetch<Heard>(`/api/runs/${id}`, { method: 'PUT', body: { run, sent: changes } })
   if (picture && heard.what === 'kept')
     await $fetch(`/api/runs/${id}/picture`, { method: 'PUT', body: picture }).catch(error => {
-      if (!refused(error)) throw error
+      if (!refusedForGood(error)) throw error
     })
   let gone = false
   await update<KeptSitting | undefined>(

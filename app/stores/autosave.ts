@@ -1,24 +1,9 @@
 import type { Look } from '#core/look'
+import { isFull, makeRoom } from '../utils/room'
+import { dropDraft, keepDraft } from './drafts'
 import type { LookRecord } from '~~/server/db/looks'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
-
-/** A look that has not reached the server yet, kept on this device. */
-interface Draft {
-  look: Look
-  base: number
-}
-
-const key = (id: string) => `janusform-draft-${id}`
-
-export function readDraft(id: string): Draft | null {
-  try {
-    return JSON.parse(localStorage.getItem(key(id)) ?? 'null') as Draft | null
-  } catch {
-    return null
-  }
-}
-export const dropDraft = (id: string): void => localStorage.removeItem(key(id))
 
 /** How long the hands must rest before a change is sent, ms. */
 const REST_MS = 500
@@ -34,6 +19,8 @@ export class Autosave {
   savedAt = ref('')
   problem = ref('')
   theirs = shallowRef<LookRecord | null>(null)
+  /** Whether what waits is kept on this device as well: a device may be full. */
+  keeps = ref(true)
   private timer: ReturnType<typeof setTimeout> | undefined
   private running: Promise<void> | null = null
   private waiting: Look | null = null
@@ -48,15 +35,32 @@ export class Autosave {
   /** Takes a changed look to be saved soon. */
   push(look: Look): void {
     this.waiting = look
-    try {
-      localStorage.setItem(key(look.id), JSON.stringify({ look, base: this.version } satisfies Draft))
-    } catch {
-      // A full or closed store only costs the copy on this device.
-    }
+    this.keep(look)
     if (this.state.value === 'conflict') return
     this.state.value = 'waiting'
     clearTimeout(this.timer)
     this.timer = setTimeout(() => void this.flush(), REST_MS)
+  }
+
+  private keep(look: Look): void {
+    const draft = { look, base: this.version, at: Date.now() }
+    try {
+      keepDraft(draft)
+      this.keeps.value = true
+    } catch (error) {
+      this.keeps.value = false
+      if (isFull(error)) void makeRoom().then(() => this.again(look))
+    }
+  }
+  /** Once there may be room again. */
+  private again(look: Look): void {
+    if (this.waiting !== look) return
+    try {
+      keepDraft({ look, base: this.version, at: Date.now() })
+      this.keeps.value = true
+    } catch {
+      // Told: this device keeps nothing.
+    }
   }
 
   /** Sends what waits, at once. */

@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import {
+  mergedEvents,
   progressAfter,
   progressNow,
   putLater,
@@ -15,7 +16,15 @@ import {
 import { sheetsOf, type Look } from '#core/look'
 import type { LookRecord } from '~~/server/db/looks'
 import { sittingClock } from '~/sitting/clock'
-import { keepSitting, openSitting, sendSitting, type Heard, type KeptSitting } from '~/sitting/kept'
+import {
+  keepSitting,
+  keptSitting,
+  onSittingChanged,
+  openSitting,
+  sendSitting,
+  type Heard,
+  type KeptSitting,
+} from '~/sitting/kept'
 import { sittingLook } from '~/sitting/look'
 import { sittingView } from '~/sitting/view'
 
@@ -46,17 +55,31 @@ function keeping({ events, frame, tell, of, progress, clock, view }: Store) {
   /** What the server last said; null before it said anything. */
   const heard = shallowRef<Heard | null>(null)
   const away = ref(false)
+  /** As it stands here, to be kept on this device. */
+  function account(closed: boolean, picture?: Blob) {
+    const run = runOf(frame.value!, progress.value, view.screens.value, of.gates.value)
+    const { went } = frame.value!
+    const clocks = clock.clocks.value
+    const worn = of.worn.value ?? undefined
+    return { run, events: events.value, went, clocks, changes: changes.value, closed, picture, worn }
+  }
   async function keep(closed = false, picture?: Blob): Promise<void> {
     if (!frame.value) return
     changes.value += 1
-    const run = runOf(frame.value, progress.value, view.screens.value, of.gates.value)
-    const { went } = frame.value
-    const clocks = clock.clocks.value
-    const worn = of.worn.value ?? undefined
-    const kept = { run, events: events.value, went, clocks, changes: changes.value, closed, picture, worn }
-    await keepSitting(kept).catch(() =>
-      tell('This device keeps nothing: leave the page open until the server has answered.'),
-    )
+    const own = account(closed, picture)
+    const { run } = own
+    try {
+      const kept = await keepSitting(own)
+      changes.value = Math.max(changes.value, kept.changes)
+      if (kept.events.length > own.events.length) {
+        // Another tab did something meanwhile: the record is of both.
+        if (events.value === own.events) events.value = kept.events
+        tell(ELSEWHERE)
+        await keepSitting(account(closed, picture))
+      }
+    } catch {
+      tell('This device has no room for this: leave the page open until the server has answered.')
+    }
     try {
       const answer = await sendSitting(run.id)
       away.value = answer === null
@@ -68,8 +91,31 @@ function keeping({ events, frame, tell, of, progress, clock, view }: Store) {
       tell(`The server does not keep this: ${sentencesOf(error).join(' ')} It stays on this device.`)
     }
   }
+  /** Takes in what another tab has done in this sitting. */
+  async function takeIn(id: string): Promise<void> {
+    const kept = frame.value?.id === id ? await keptSitting(id).catch(() => undefined) : undefined
+    if (!kept || !frame.value || kept.changes <= changes.value) return
+    const { endedAt, note, ticket } = kept.run
+    events.value = mergedEvents(events.value, kept.events)
+    frame.value = { ...frame.value, endedAt, note, ticket, went: { ...frame.value.went, ...kept.went } }
+    changes.value = kept.changes
+    clock.goOn(kept.clocks)
+    tell(ELSEWHERE)
+  }
+  onSittingChanged(id => void takeIn(id))
   return { changes, heard, away, keep }
 }
+const ELSEWHERE = 'Another tab goes on with this sitting: what is done there counts here as well.'
+
+/** A deed as it is kept: other tabs know it by its id. */
+const deedOf = (deed: Deed, passed: number, inHand?: string, more: Partial<Event> = {}): Event => ({
+  deed,
+  passed,
+  id: nanoid(10),
+  at: Date.now(),
+  ...(inHand !== undefined && { of: inHand }),
+  ...more,
+})
 
 /** What can be done in the chair. */
 function deeds(
@@ -82,9 +128,9 @@ function deeds(
   function act(deed: Deed, more: Pick<Event, 'order' | 'length'> = {}): void {
     const passed = deed === 'begin' ? 0 : clock.sinceLast()
     clock.strike()
-    events.value = [...events.value, { deed, passed, ...more }]
+    events.value = [...events.value, deedOf(deed, passed, progress.value.left[0], more)]
     if (frame.value && progress.value.left.length === 0 && !progress.value.ended) {
-      events.value = [...events.value, { deed: 'end', passed: 0 }]
+      events.value = [...events.value, deedOf('end', 0)]
       frame.value = { ...frame.value, endedAt: new Date().toISOString() }
     } else if (frame.value?.endedAt && !progress.value.ended) {
       frame.value = { ...frame.value, endedAt: null }

@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { MOST_STEPS, parseLook, Refused, sheetsOf, upgraded, type Command, type Look } from '#core/look'
 import type { LookRecord } from '~~/server/db/looks'
 import { tidied } from '~/utils/tidied'
-import { Autosave, dropDraft, readDraft } from './autosave'
+import { Autosave } from './autosave'
+import { draftsLeft, type LeftDraft } from './drafts'
 import { useDrawer } from './drawer'
 import { History } from './history'
 import { useKit } from './kit'
@@ -15,15 +16,17 @@ function problemOf(next: Look): string | null {
   return read.ok ? null : read.errors[0]!
 }
 
-/** What is kept of a look on this device, when it is other than what the server has. */
-function keptDraft({ look }: LookRecord): { look: Look; base: number } | null {
-  const found = readDraft(look.id)
-  if (!found) return null
+/**
+ * The newest of what closed pages have left of a look, when it is other than what the server has; what the server
+ * has already is dropped.
+ */
+async function keptDraft({ look }: LookRecord): Promise<LeftDraft | null> {
+  const onServer = JSON.stringify(look)
   // What was kept was a look of some version; what is wrong with it is told by the first edit.
-  const draft = { base: found.base, look: upgraded(found.look) as Look }
-  if (JSON.stringify(draft.look) !== JSON.stringify(look)) return draft
-  dropDraft(look.id)
-  return null
+  const left = (await draftsLeft(look.id)).map(d => ({ ...d, look: upgraded(d.look) as Look }))
+  const differs = (d: LeftDraft) => JSON.stringify(d.look) !== onServer
+  for (const draft of left) if (!differs(draft)) draft.drop()
+  return left.find(differs) ?? null
 }
 
 /** What is said of a change that fails in a way that nobody foresaw. */
@@ -94,11 +97,15 @@ export const useSession = defineStore('session', () => {
     const [record] = await Promise.all([$fetch<LookRecord>(`/api/looks/${id}`), drawer.load(), kit.load()])
     // Another look was asked for meanwhile, and may be open already.
     if (mine !== opening) return
-    const draft = keptDraft(record)
+    const draft = await keptDraft(record)
+    if (mine !== opening) return
     saver.value = new Autosave(draft?.base ?? record.version, record.savedAt)
     begin(draft?.look ?? record.look)
     await drawer.ensure(sheetsOf(look.value!))
-    if (draft && mine === opening) saver.value.push(draft.look)
+    if (!draft || mine !== opening) return
+    saver.value.push(draft.look)
+    // It is this page's now.
+    if (saver.value.keeps.value) draft.drop()
   }
   function close(): void {
     saver.value?.stop()

@@ -3,30 +3,50 @@ import { wrap, type Remote } from 'comlink'
 /** A job that was given up before it gave anything. */
 export class GivenUp extends Error {}
 
+/** A job that ran longer than any is allowed to. */
+export class TookTooLong extends Error {
+  constructor() {
+    super('This took too long and was stopped. Make it simpler, or choose something smaller, and try again.')
+  }
+}
+
 /** A worker whose jobs can be given up: it is ended then, and the next job gets a new one. */
 export class StoppableWorker<T> {
   private worker: Worker | null = null
   private remote: Remote<T> | null = null
-  private readonly waiting = new Set<(error: GivenUp) => void>()
+  private readonly waiting = new Set<(error: Error) => void>()
 
-  /** @param make begins a worker that exposes the jobs */
-  constructor(private readonly make: () => Worker) {}
+  /**
+   * @param make begins a worker that exposes the jobs
+   * @param deadlineMs how long a job may run before the worker is ended
+   * @param onEnd is told whenever the worker was ended: it knows nothing any more
+   */
+  constructor(
+    private readonly make: () => Worker,
+    private readonly deadlineMs: number,
+    private readonly onEnd: () => void = () => {},
+  ) {}
 
   get jobs(): Remote<T> {
     this.worker ??= this.make()
     return (this.remote ??= wrap<T>(this.worker))
   }
 
-  /** What a job gives. Throws GivenUp when it is given up before. */
+  /** What a job gives. Throws GivenUp when it is given up before, TookTooLong when it is over its time. */
   async until<R>(job: Promise<R>): Promise<R> {
-    let end: (error: GivenUp) => void = () => {}
+    let end: (error: Error) => void = () => {}
     const given = new Promise<never>((_, reject) => {
       end = reject
     })
     this.waiting.add(end)
+    const late = setTimeout(() => {
+      end(new TookTooLong())
+      this.giveUp()
+    }, this.deadlineMs)
     try {
       return await Promise.race([job, given])
     } finally {
+      clearTimeout(late)
       this.waiting.delete(end)
     }
   }
@@ -37,5 +57,6 @@ export class StoppableWorker<T> {
     this.worker = this.remote = null
     for (const end of this.waiting) end(new GivenUp())
     this.waiting.clear()
+    this.onEnd()
   }
 }

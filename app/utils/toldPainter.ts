@@ -11,12 +11,15 @@ export interface ToPaintWith {
   readonly readings: Readings
 }
 
+/** Painting all tries of a look takes half a minute on a slow machine; nothing takes so long, ms. */
+const DEADLINE_MS = 300_000
+
 /**
  * A painting worker that is told of each sheet, and of the kit, once. Jobs reach it in the order in which they
  * were asked for: an older look never comes after a newer one.
  */
 export class ToldPainter {
-  private readonly worker = new StoppableWorker<Painter>(takePainter)
+  private readonly worker = new StoppableWorker<Painter>(takePainter, DEADLINE_MS, () => this.forget())
   /** The sheets that the worker knows, as they were when it was told. */
   private told = new Map<string, PreparedSheet>()
   private kitTold = ''
@@ -48,6 +51,9 @@ export class ToldPainter {
   /** Gives up whatever runs; the next job gets a new worker. */
   giveUp(): void {
     this.worker.giveUp()
+  }
+
+  private forget(): void {
     this.told = new Map()
     this.kitTold = ''
     this.heard = Promise.resolve()

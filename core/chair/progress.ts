@@ -8,6 +8,11 @@ export type Deed =
 export interface Event {
   readonly deed: Deed
   readonly passed: number
+  /** What tells it from every other deed, and the time of day at which it was done, ms; older ones have neither. */
+  readonly id?: string
+  readonly at?: number
+  /** The step that was in hand. */
+  readonly of?: string
   /** What is left, in order: of those deeds that change it. */
   readonly order?: readonly string[]
   readonly length?: Length
@@ -141,9 +146,11 @@ function put(progress: Progress, id: string, change: Partial<StepState>): Readon
 }
 
 /** The step in hand is behind, done or skipped. */
-function leave(progress: Progress, ending: 'done' | 'skipped'): Progress {
-  const [id, ...left] = progress.left
-  if (id === undefined) return progress
+function leave(progress: Progress, ending: 'done' | 'skipped', of?: string): Progress {
+  const id = of ?? progress.left[0]
+  // Pressed in two tabs, it is done once.
+  if (id === undefined || !progress.left.includes(id)) return progress
+  const left = progress.left.filter(other => other !== id)
   const steps = put(progress, id, { ending, doneAt: ending === 'done' ? progress.now : null })
   return { ...progress, left, behind: [...progress.behind, id], steps }
 }
@@ -177,9 +184,9 @@ function done(progress: Progress, event: Event): Progress {
     case 'begin':
       return { ...NOT_BEGUN, begun: true, left: event.order ?? [], length: event.length ?? 'whole' }
     case 'done':
-      return leave(progress, 'done')
+      return leave(progress, 'done', event.of)
     case 'skip':
-      return leave(progress, 'skipped')
+      return leave(progress, 'skipped', event.of)
     case 'later': {
       const id = progress.left[0]
       return id === undefined || !event.order
@@ -200,6 +207,33 @@ function done(progress: Progress, event: Event): Progress {
     case 'look':
       return progress
   }
+}
+
+/**
+ * The deeds of a sitting from two accounts of it, such as those of two tabs: each deed once, none lost. Where the
+ * accounts part, deeds stand by the time of day, and the seconds between them are counted once.
+ */
+export function mergedEvents(one: readonly Event[], other: readonly Event[]): readonly Event[] {
+  const same = (a: Event, b: Event | undefined) => b !== undefined && a.id === b.id && a.deed === b.deed
+  const shorter = one.length < other.length ? one : other
+  const longer = shorter === one ? other : one
+  const parts = shorter.findIndex((e, i) => !same(e, longer[i]))
+  if (parts < 0) return longer
+  const common = one.slice(0, parts)
+  const known = new Set(common.map(e => e.id))
+  const rest = [...one.slice(parts), ...other.slice(parts)].filter(e => {
+    if (e.id === undefined || known.has(e.id)) return e.id === undefined
+    known.add(e.id)
+    return true
+  })
+  rest.sort((a, b) => (a.at ?? 0) - (b.at ?? 0))
+  let last = common.at(-1)?.at
+  const timed = rest.map((e): Event => {
+    const passed = last === undefined || e.at === undefined ? e.passed : Math.max(0, (e.at - last) / 1000)
+    last = e.at ?? last
+    return { ...e, passed: Math.min(e.passed, passed) }
+  })
+  return [...common, ...timed]
 }
 
 /** Where a sitting stands after its deeds. */

@@ -1,5 +1,5 @@
-/** What a spreadsheet would take for the beginning of a formula (OWASP, CSV injection), escaped or not. */
-export const FORMULA = /^'*[=+\-@\t\r]/
+/** What a spreadsheet would take for the beginning of a formula (OWASP, CSV injection), escaped or not; in full width too. */
+export const FORMULA = /^'*[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/
 
 /** A cell without the apostrophe that keeps it from being a formula. */
 export const unescaped = (cell: string): string =>

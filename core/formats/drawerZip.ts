@@ -1,3 +1,4 @@
+import { checksumsIn, crc32 } from './zipChecked'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { z } from 'zod'
 import { polygonArea } from '../geometry'
@@ -57,10 +58,11 @@ export type SheetCame =
   | { ok: true; about: SheetAbout; sheet: SheetGeometry; svg: string }
   | { ok: false; name: string; sentence: string }
 
-function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
+/** The files of an archive by their names, each as its checksum says. */
+function unpacked(bytes: Uint8Array): Map<string, Uint8Array> {
   let whole = 0
   try {
-    return unzipSync(bytes, {
+    const files = unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
         whole += originalSize
         if (whole > MOST.bytes || originalSize > MOST.file)
@@ -68,6 +70,13 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
         return name === LIST || name.endsWith('.svg')
       },
     })
+    const sums = checksumsIn(bytes)
+    const bent = Object.entries(files).find(([name, data]) => sums.get(name) !== crc32(data))
+    if (bent)
+      throw new RangeError(
+        `This file is damaged: "${bent[0].slice(0, 80)}" in it is not as it was written. Ask for it again.`,
+      )
+    return new Map(Object.entries(files))
   } catch (error) {
     if (error instanceof RangeError) throw error
     throw new RangeError('This is no zip file, or it is damaged. Ask for it again.')
@@ -80,7 +89,7 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
  */
 export function readDrawerZip(bytes: Uint8Array): SheetCame[] {
   const files = unpacked(bytes)
-  const text = files[LIST]
+  const text = files.get(LIST)
   if (!text)
     throw new RangeError('There is no list of stencils in this file: it was not made by exporting a drawer.')
   let json: unknown
@@ -98,7 +107,7 @@ export function readDrawerZip(bytes: Uint8Array): SheetCame[] {
   }
   if (read.data.sheets.length > MOST.sheets)
     throw new RangeError(`The file has more than ${MOST.sheets} stencils; send them in several files.`)
-  return read.data.sheets.map(({ file, ...known }) => cameAs(known, files[file]))
+  return read.data.sheets.map(({ file, ...known }) => cameAs(known, files.get(file)))
 }
 
 function cameAs(known: SheetAbout, data: Uint8Array | undefined): SheetCame {

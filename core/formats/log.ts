@@ -163,7 +163,9 @@ function fromCsv(csv: string): unknown[] | string {
   const byRun = new Map<string, Row[]>()
   for (const row of data) {
     const id = row['run'] ?? ''
-    byRun.set(id, [...(byRun.get(id) ?? []), row])
+    const rows = byRun.get(id)
+    if (rows) rows.push(row)
+    else byRun.set(id, [row])
   }
   return [...byRun.values()].map(runOf)
 }

@@ -24,11 +24,28 @@ export const csvOf = (swatches: readonly Swatch[]): string =>
     { newline: '\r\n', escapeFormulae: FORMULA },
   ) + '\r\n'
 
+/** Letters of a palette at most. */
+const MOST_TEXT = 1_000_000
+/** Letters of the longest colour that is read: longer ones are none, and reading them takes ever longer. */
+const MOST_LETTERS = 60
+
+/** A colour in any notation of CSS, as hex; undefined for what is none, or is one without numbers. */
+function colourIn(cell: string): string | undefined {
+  const text = cell.trim()
+  const parsed = text.length > MOST_LETTERS ? undefined : parse(text)
+  if (!parsed) return undefined
+  const { mode: _mode, alpha: _alpha, ...channels } = parsed as unknown as Record<string, unknown>
+  const numbers = Object.values(channels)
+  return numbers.length >= 3 && numbers.every(Number.isFinite) ? formatHex(parsed) : undefined
+}
+
 /**
  * Reads a palette from a GPL file or from CSV with the columns name and colour.
  * @returns the colours, and a note for each line that was passed over; throws RangeError when there is none
  */
 export function readPalette(text: string): { swatches: Swatch[]; notes: string[] } {
+  if (text.length > MOST_TEXT)
+    throw new RangeError('The palette is longer than any palette, and was not read.')
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/)
   const gpl = /^gimp palette/i.test(lines[0] ?? '')
   const swatches: Swatch[] = []
@@ -62,8 +79,7 @@ export function readPalette(text: string): { swatches: Swatch[]; notes: string[]
         'This is no palette: a GPL file begins with "GIMP Palette", and CSV has the columns "name" and "colour".',
       )
     rows.slice(1).forEach((row, i) => {
-      const parsed = parse((row[colour] ?? '').trim())
-      add(name < 0 ? '' : unescaped(row[name] ?? ''), parsed ? formatHex(parsed) : undefined, i + 1)
+      add(name < 0 ? '' : unescaped(row[name] ?? ''), colourIn(row[colour] ?? ''), i + 1)
     })
   }
   if (swatches.length === 0) throw new RangeError('The palette holds no colour.')

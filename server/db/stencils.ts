@@ -80,6 +80,9 @@ function readable(row: Row): StencilMeta[] {
   }
 }
 
+const damagedIn = (rows: readonly Row[]): string[] =>
+  rows.filter(row => readable(row).length === 0).map(row => row.name)
+
 const columnsOf = ({ tags, zones, groups, ...rest }: StencilNotes) => ({
   ...rest,
   tags: JSON.stringify(tags),
@@ -126,11 +129,7 @@ export function stencilsIn(db: Db) {
     /** Every sheet, those that were taken out too; one that is damaged where it is kept is passed over. */
     all: (): StencilMeta[] => list.all().flatMap(readable),
     /** The names of those that cannot be read. */
-    damaged: (): string[] =>
-      list
-        .all()
-        .filter(row => readable(row).length === 0)
-        .map(row => row.name),
+    damaged: (): string[] => damagedIn(list.all()),
     /** What is noted of each sheet that pictures depend on, as text. */
     stamps: (): Map<string, string> => new Map(stamps.all().map(({ id, stamp }) => [id, stamp])),
     find,

@@ -10,6 +10,15 @@ const inlineScripts = (html: string): string[] =>
     ...html.matchAll(/<script(?![^>]*\bsrc=)(?![^>]*type="application\/json")[^>]*>([\s\S]*?)<\/script>/g),
   ].map(([, script]) => createHash('sha256').update(script!).digest('base64'))
 
+// Another server may listen there already: that is one sentence, and no fault.
+process.prependListener('uncaughtException', error => {
+  if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') return
+  console.error(
+    `Port ${process.env.NITRO_PORT} is taken: another program listens there. End it, or set NITRO_PORT.`,
+  )
+  process.exit(1)
+})
+
 /** Whatever under /api no route of ours answers. */
 const NONE_OF_OURS = '/api/**'
 

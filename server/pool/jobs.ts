@@ -1,7 +1,15 @@
 import { habitsOf, type Habits } from '../../core/checks'
 import { cut, type CutReport } from '../../core/cutter'
 import { draftOf, draftSvg } from '../../core/draft'
-import { escapeXml, lookSvg, sheetDxf, sheetFromJson, sheetJson, sheetSvg } from '../../core/formats'
+import {
+  escapeXml,
+  lookSvg,
+  runsFromText,
+  sheetDxf,
+  sheetFromJson,
+  sheetJson,
+  sheetSvg,
+} from '../../core/formats'
 import { timesOf, parseLook, type ParsedLook } from '../../core/look'
 import type { Memo } from '../../core/memo'
 import {
@@ -127,6 +135,8 @@ export const jobs = {
     const sheet = shapeOf(geometry)
     return cut(as === 'dxf' ? sheetDxf(sheet) : sheetSvg(sheet, name))
   },
+  /** Runs from the text of a file, JSON or CSV. */
+  readRuns: (text: string) => runsFromText(text),
   /** Everything that is kept, written into one file; and such a file read. */
   writeBackup,
   readBackup,

@@ -112,8 +112,16 @@ export class PaintAhead {
     this.timer.unref()
   }
 
+  /** Begins nothing more of itself. */
+  stop(): void {
+    clearTimeout(this.timer)
+    this.again = false
+  }
+
   /** Begins to paint what is missing; trouble with the data is told to whoever asks for them next. */
   begin(): void {
+    // A timer may come after the data file was let go of.
+    if (!this.house.db.open) return
     // Nothing has changed since everything was painted: no look need be asked.
     if (this.settled !== null && this.settled === this.house.state()) return
     this.now().catch(() => {})

@@ -17,6 +17,7 @@ const DEADLINE_MS: Readonly<Record<keyof Jobs, number>> = {
   readLook: 5_000,
   readSent: 10_000,
   readSheet: 10_000,
+  readRuns: 10_000,
   measureSheet: 20_000,
   drawSheet: 20_000,
   cut: 20_000,

@@ -56,11 +56,17 @@ export async function makeBackup(kind: BackupKind): Promise<string> {
   const at = new Date()
   const [day, time] = at.toISOString().split('T')
   const name = `${kind}-${day}-${time!.slice(0, 8).replaceAll(':', '')}.zip`
-  await usePool().run('writeBackup', {
-    database: dataFile(),
-    target: join(folder(), name),
-    at: at.toISOString(),
-  })
+  try {
+    const target = join(folder(), name)
+    await usePool().run('writeBackup', { database: dataFile(), target, at: at.toISOString() })
+  } catch (error) {
+    const why = String((error as { code?: unknown }).code ?? '')
+    if (!/^(EACCES|EPERM|EROFS|ENOTDIR|EEXIST|SQLITE_(READONLY|CANTOPEN).*)$/.test(why)) throw error
+    throw refusal(
+      503,
+      `The backup cannot be written: the folder ${folder()} may not be written. Everything that is saved is still there; allow writing to that folder and try again.`,
+    )
+  }
   backups()
     .filter(b => b.kind === kind)
     .slice(MOST)

@@ -48,6 +48,7 @@ export function useRepositories(): House {
 
 /** Lets go of a data file that turned out to be damaged: nothing more is written to it. */
 export function closeHouse(): void {
+  ahead?.stop()
   house?.db.close()
   house = ahead = null
 }

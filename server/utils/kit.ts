@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { plainLetters, UNSEEN } from '#core/look'
 import { MOST_STRIPS, SIZES, stripSchema } from '#core/cake'
 import {
   FINISHES,
@@ -14,7 +15,12 @@ import {
 
 const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'must be a colour such as #7A2E5D')
 const text = (most: number) =>
-  z.string().trim().min(1, 'must not be empty').max(most, `must not be longer than ${most} letters`)
+  z
+    .string()
+    .trim()
+    .min(1, 'must not be empty')
+    .max(most, `must not be longer than ${most} letters`)
+    .refine(plainLetters, UNSEEN)
 
 const between = (least: number, most: number, unit: string) =>
   z.number().min(least, `must be at least ${least} ${unit}`).max(most, `must be at most ${most} ${unit}`)

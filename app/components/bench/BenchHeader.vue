@@ -18,6 +18,7 @@ import {
   Undo2,
   Users,
 } from '@lucide/vue'
+import { withoutUnseen } from '#core/look'
 
 const emit = defineEmits<{ help: []; canvas: []; findings: []; skins: []; versions: []; try: [] }>()
 const session = useSession()
@@ -61,7 +62,7 @@ const verdict = computed(() => {
 })
 const rename = (event: Event) => {
   const box = event.target as HTMLInputElement
-  const name = box.value.trim().slice(0, 80)
+  const name = withoutUnseen(box.value).trim().slice(0, 80)
   if (name)
     session.edit('rename', d => {
       d.name = name
@@ -80,7 +81,13 @@ const save = computed(
       },
       waiting: { icon: LoaderCircle, words: 'saving soon', tone: 'text-soft' },
       saving: { icon: LoaderCircle, words: 'saving', tone: 'text-soft' },
-      failed: { icon: CircleAlert, words: 'not saved yet; kept on this device', tone: 'text-stop' },
+      failed: {
+        icon: CircleAlert,
+        words: saver.value.keeps.value
+          ? 'not saved yet; kept on this device'
+          : 'not saved: leave this page open',
+        tone: 'text-stop',
+      },
       conflict: { icon: CircleAlert, words: 'two versions', tone: 'text-care' },
     })[state.value],
 )

@@ -73,6 +73,11 @@ async function open(): Promise<void> {
   begun.value = true
 }
 void open()
+// What neither the server nor this device has would be lost with the page.
+useEventListener('beforeunload', event => {
+  const saver = session.saver
+  if (saver && saver.state.value !== 'saved' && !saver.keeps.value) event.preventDefault()
+})
 useHead({ title: () => (session.look ? `${session.look.name}, Janusform` : 'Janusform') })
 // When one look leads straight to another, that one is open already when this page goes.
 onBeforeUnmount(() => {

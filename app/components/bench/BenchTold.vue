@@ -16,7 +16,12 @@ watch(
   (now, before) => {
     if (!before) return
     if (now === 'saved') tell('Saved.')
-    if (now === 'failed') tell(`Not saved yet; kept on this device. ${session.saver!.problem.value}`)
+    if (now === 'failed') {
+      const kept = session.saver!.keeps.value
+        ? 'Not saved yet; kept on this device.'
+        : 'Not saved, and this device has no room to keep it: leave this page open.'
+      tell(`${kept} ${session.saver!.problem.value}`)
+    }
     if (now === 'conflict') tell('There are two versions of this look.')
   },
 )

@@ -20,6 +20,14 @@ export const pointSchema = z.tuple([number(-FAR, FAR), number(-FAR, FAR)], {
 export const idSchema = z
   .string({ error: 'must be text' })
   .regex(/^[\w-]{1,64}$/, 'must be 1 to 64 letters, digits, - or _')
+/** Control characters, and those that turn the direction of what is written; joiners within pictures are none. */
+const UNSEEN_LETTERS = /(?!\u200D)[\p{Cc}\p{Cf}]/gu
+export const UNSEEN = 'must not hold control or direction characters, which nobody sees'
+/** Whether a name holds only letters that are seen. */
+export const plainLetters = (name: string): boolean => name.search(UNSEEN_LETTERS) < 0
+/** A name without what nobody sees. */
+export const withoutUnseen = (name: string): string => name.replace(UNSEEN_LETTERS, '')
+
 export const textSchema = (most: number) =>
   z.string({ error: 'must be text' }).max(most, `must not be longer than ${most} letters`)
 export const hexSchema = z

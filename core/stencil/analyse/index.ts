@@ -45,7 +45,7 @@ export interface AnalysisSummary {
 export const LISTED_MM = 2.5
 
 /** A ring of more points than this, or a sheet of more, is measured with fewer of them. */
-const MANY = { ring: 3000, sheet: 40_000 } as const
+const MANY = { ring: 1000, sheet: 40_000 } as const
 /** How far a ring with fewer points leaves the one that was drawn, mm: less than measures are told to. */
 const OFF_MM = 0.004
 

@@ -6,6 +6,17 @@ export interface Trace {
   closed: boolean
 }
 
+/** Pieces of one curve at most: far more than any sheet has, so that the work is bounded by what is drawn. */
+const MOST_PIECES = 20_000
+
+/** Pieces for a part of a circle or ellipse; one that is no number is refused before any work. */
+function piecesFor(r: number, sweep: number, tolerance: number, least: number): number {
+  if (!Number.isFinite(r) || !Number.isFinite(sweep))
+    throw new RangeError('The DXF holds an arc without a size. Draw it anew, and try again.')
+  const wanted = Math.ceil((circlePieces(r, tolerance) * Math.abs(sweep)) / (2 * Math.PI))
+  return Math.min(MOST_PIECES, Math.max(least, wanted))
+}
+
 /** An arc from one angle to another, anticlockwise (radians), as flat points with both ends. */
 export function arcPoints(
   cx: number,
@@ -15,12 +26,18 @@ export function arcPoints(
   to: number,
   tolerance = FLATTEN_MM,
 ): number[] {
-  const sweep = to > from ? to - from : to - from + 2 * Math.PI
-  const n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * sweep) / (2 * Math.PI)))
+  const sweep = turnOf(from, to)
+  const n = piecesFor(r, sweep, tolerance, 2)
   const out: number[] = []
   for (let i = 0; i <= n; i++)
     out.push(cx + r * Math.cos(from + (sweep * i) / n), cy + r * Math.sin(from + (sweep * i) / n))
   return out
+}
+
+/** How far it is round from one angle to another, anticlockwise: over 0, to a whole turn, radians. */
+function turnOf(from: number, to: number): number {
+  const turn = (to - from) % (2 * Math.PI)
+  return turn > 1e-9 ? turn : turn + 2 * Math.PI
 }
 
 /**
@@ -45,7 +62,7 @@ export function bulgePoints(
   const cx = (x0 + x1) / 2 - Math.sin(middle) * away
   const cy = (y0 + y1) / 2 + Math.cos(middle) * away
   const from = Math.atan2(y0 - cy, x0 - cx)
-  const n = Math.max(2, Math.ceil((circlePieces(r, tolerance) * Math.abs(angle)) / (2 * Math.PI)))
+  const n = piecesFor(r, angle, tolerance, 2)
   const out: number[] = []
   for (let i = 1; i < n; i++)
     out.push(cx + r * Math.cos(from + (angle * i) / n), cy + r * Math.sin(from + (angle * i) / n))
@@ -66,9 +83,9 @@ export function ellipseArc(
   to: number,
   tolerance = FLATTEN_MM,
 ): Trace {
-  const full = Math.abs(Math.abs(to - from) - 2 * Math.PI) < 1e-6 || to === from
-  const sweep = full ? 2 * Math.PI : to > from ? to - from : to - from + 2 * Math.PI
-  const n = Math.max(8, Math.ceil((circlePieces(Math.hypot(mx, my), tolerance) * sweep) / (2 * Math.PI)))
+  const sweep = turnOf(from, to)
+  const full = sweep > 2 * Math.PI - 1e-6
+  const n = piecesFor(Math.hypot(mx, my), sweep, tolerance, 8)
   const points: number[] = []
   for (let i = 0; i < (full ? n : n + 1); i++) {
     const t = from + (sweep * i) / n
@@ -96,6 +113,8 @@ export function splinePoints(
 ): number[] {
   const n = control.length / 2
   const out: number[] = []
+  if (knots.some((k, i) => !Number.isFinite(k) || (i > 0 && k < knots[i - 1]!)))
+    throw new RangeError('The DXF holds a spline whose knots fall. Draw it anew, and try again.')
   if (knots.length !== n + degree + 1)
     throw new RangeError(`A spline has ${knots.length} knots where ${n + degree + 1} belong.`)
   const at = (u: number, span: number): [number, number] => {
@@ -122,6 +141,7 @@ export function splinePoints(
     for (let i = 0; i < perSpan; i++) out.push(...at(u0 + ((u1 - u0) * i) / perSpan, span))
     if (span === n - 1) out.push(...at(u1, span))
   }
+  if (!out.length) throw new RangeError('The DXF holds a spline without length: its knots are all the same.')
   return out
 }
 

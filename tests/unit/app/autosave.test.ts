@@ -3,7 +3,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref, shallowRef } from 'vue'
 import { freshLook, type Look } from '#core/look'
 import { refusalData, sentencesOf } from '../../../app/composables/useApi'
-import { Autosave, readDraft } from '../../../app/stores/autosave'
+import { Autosave } from '../../../app/stores/autosave'
+import { draftsLeft, readDraft } from '../../../app/stores/drafts'
 
 const stored = new Map<string, string>()
 const fetched =
@@ -36,6 +37,10 @@ beforeEach(() => {
     getItem: (k: string) => stored.get(k) ?? null,
     setItem: (k: string, v: string) => void stored.set(k, v),
     removeItem: (k: string) => void stored.delete(k),
+    key: (n: number) => [...stored.keys()][n] ?? null,
+    get length() {
+      return stored.size
+    },
   })
 })
 afterEach(() => {
@@ -205,5 +210,57 @@ describe('what a refusal says', () => {
     expect(refusalData(refused(409, { theirs: 1 }), 409)).toEqual({ theirs: 1 })
     expect(refusalData(refused(422, { theirs: 1 }), 409)).toBeNull()
     expect(refusalData(new Error('x'), 409)).toBeNull()
+  })
+})
+
+describe('drafts of several tabs', () => {
+  const draft = (page: string, name: string, at: number) =>
+    stored.set(`janusform-draft-l1~${page}`, JSON.stringify({ look: named(name), base: 3, at }))
+
+  it('are each their own: what one tab saves drops no draft of another', async () => {
+    fetched.mockResolvedValue({ version: 5, savedAt: at })
+    draft('other', 'of the other tab', 1)
+    const saver = new Autosave(4, at)
+    saver.push(named('mine'))
+    expect(stored.size).toBe(2)
+    await vi.advanceTimersByTimeAsync(600)
+    expect(saver.state.value).toBe('saved')
+    expect([...stored.keys()]).toEqual(['janusform-draft-l1~other'])
+  })
+
+  it('that closed tabs have left come back, the newest first; those of open tabs do not', async () => {
+    draft('closed', 'older', 1)
+    draft('closed2', 'newer', 2)
+    draft('open', 'open', 3)
+    stored.set('janusform-draft-l1', JSON.stringify({ look: named('of an earlier version'), base: 2 }))
+    stored.set('janusform-draft-l11~x', JSON.stringify({ look: named('of another look'), base: 2 }))
+    vi.stubGlobal('navigator', {
+      locks: { query: async () => ({ held: [{ name: 'janusform-page-open' }] }) },
+    })
+    const left = await draftsLeft('l1')
+    expect(left.map(d => d.look.name)).toEqual(['newer', 'older', 'of an earlier version'])
+    left[0]!.drop()
+    expect(stored.has('janusform-draft-l1~closed2')).toBe(false)
+    expect(stored.size).toBe(4)
+  })
+
+  it('are not said to be kept when the device is full', async () => {
+    fetched.mockRejectedValue(new FetchError('away'))
+    const full = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+    vi.stubGlobal('localStorage', { setItem: full, getItem: () => null, removeItem: () => {} })
+    const removed: string[] = []
+    vi.stubGlobal('caches', {
+      keys: async () => ['janusform-offline', 'of others'],
+      delete: async (name: string) => removed.push(name),
+    })
+    const saver = new Autosave(4, at)
+    saver.push(named('mine'))
+    await vi.advanceTimersByTimeAsync(600)
+    expect(saver.state.value).toBe('failed')
+    expect(saver.keeps.value).toBe(false)
+    expect(removed).toContain('janusform-offline')
+    expect(removed).not.toContain('of others')
   })
 })

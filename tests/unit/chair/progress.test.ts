@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import {
   finishOf,
   gateBefore,
+  mergedEvents,
   passedBetween,
   progressAfter,
   progressNow,
@@ -18,6 +19,49 @@ const begin: Event = { deed: 'begin', passed: 0, order: ['a', 'b', 'c', 'd'], le
 const after = (passed: number, deed: Deed, more: Partial<Event> = {}): Event => ({ deed, passed, ...more })
 const dry: Gate = { from: 'a', to: 'c', least: 60, most: Infinity, lead: 0, bound: true }
 const wet: Gate = { from: 'a', to: 'b', least: 0, most: 30, lead: 0, bound: true }
+
+describe('one sitting in two tabs', () => {
+  const T0 = 1_700_000_000_000
+  const deed = (id: string, second: number, event: Partial<Event> = {}): Event => ({
+    deed: 'done',
+    passed: 0,
+    id,
+    at: T0 + 1000 * second,
+    ...event,
+  })
+  const begun = deed('b', 0, { deed: 'begin', order: ['x', 'y', 'z'] })
+
+  it('loses no deed, counts none twice and counts the time once', () => {
+    const one = [begun, deed('1', 10, { passed: 10, of: 'x' }), deed('3', 30, { passed: 20, of: 'y' })]
+    const other = [begun, deed('2', 20, { passed: 20, of: 'x' })]
+    const both = mergedEvents(one, other)
+    expect(both.map(e => e.id)).toEqual(['b', '1', '2', '3'])
+    expect(mergedEvents(other, one)).toEqual(both)
+    expect(both.map(e => e.passed)).toEqual([0, 10, 10, 10])
+    // "Done" was pressed for the same step in both: the next one is not done with it.
+    const progress = progressAfter(both, [])
+    expect(progress.behind).toEqual(['x', 'y'])
+    expect(progress.left).toEqual(['z'])
+    expect(progress.now).toBe(30)
+  })
+
+  it('goes on from the longer account where one has all of the other', () => {
+    const short = [begun, deed('1', 10)]
+    const long = [...short, deed('2', 20)]
+    expect(mergedEvents(short, long)).toBe(long)
+    expect(mergedEvents(long, short)).toBe(long)
+    expect(mergedEvents([], long)).toBe(long)
+  })
+
+  it('of an earlier version, without ids, stays as it is', () => {
+    const old: Event[] = [
+      { deed: 'begin', passed: 0, order: ['x'] },
+      { deed: 'done', passed: 5 },
+    ]
+    expect(mergedEvents(old, [...old, deed('1', 3)])).toHaveLength(3)
+    expect(progressAfter(old, []).behind).toEqual(['x'])
+  })
+})
 
 describe('a sitting', () => {
   it('counts the seconds of each step, and nothing of a pause', () => {

@@ -51,7 +51,7 @@ describe('the screens of the chair', () => {
   it('show the side that is painted first, not the whole face, and mark what has no sheet', () => {
     const swirl = (x: number) => ({
       ...freshLine('swirl', 'swirl', [x, 20], soot, ground, [0, 0]),
-      twin: MIDLINE,
+      twin: { ...MIDLINE, own: null },
     })
     const [far] = screens(swirl(55))
     expect(far!.box!.minX).toBeGreaterThan(0)

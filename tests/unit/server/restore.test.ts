@@ -67,10 +67,7 @@ describe('a restore takes rows, and nothing else', () => {
       ['ALTER TABLE looks DROP COLUMN why', /table "looks" is missing or not as it should be/],
     ]
     for (const [sql, words] of wrong) {
-      expect(
-        reading(backupOf(db => db.exec(sql))),
-        sql,
-      ).toThrow(words)
+      expect(reading(backupOf(db => db.exec(sql))), sql).toThrow(words)
       expect(existsSync(at('fresh.db'))).toBe(false)
       expect(existsSync(at('fresh.db.source'))).toBe(false)
       rmSync(at('own.db'), { force: true })
