@@ -134,6 +134,9 @@ function parsed(text: string): Drawing & { header?: Record<string, unknown> } {
 
 const isEdge = (layer: string): boolean => layer === 'SHEET' || layer === 'OUTLINE'
 
+/** Nothing lies farther from the origin of a drawing, mm. */
+const FARTHEST_MM = 1e9
+
 /** What placed entities draw, by layer, in drawing units. */
 function tracesOf(placed: readonly Placed[], k: number, notes: Set<string>): Map<string, Trace[]> {
   const byLayer = new Map<string, Trace[]>()
@@ -149,6 +152,9 @@ function tracesOf(placed: readonly Placed[], k: number, notes: Set<string>): Map
     checkPoints(points)
     if (!trace.points.every(Number.isFinite))
       throw new RangeError(`A ${entity.type} has a coordinate that is not a number.`)
+    // Clipping shapes of such a size never ends.
+    if (trace.points.some(v => Math.abs(v) * k > FARTHEST_MM))
+      throw new RangeError(`A ${entity.type} reaches farther than any stencil. Draw it anew, and try again.`)
     const list = byLayer.get(layer)
     if (list) list.push(trace)
     else byLayer.set(layer, [trace])
