@@ -9,6 +9,7 @@ export const {
   readLook,
   readSent,
   readSheet,
+  readRuns,
   measureSheet,
   drawSheet,
   cut,

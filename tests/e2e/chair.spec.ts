@@ -42,6 +42,29 @@ async function sit(page: Page, id: string): Promise<void> {
 const done = (page: Page) => page.getByTestId('done').click()
 const count = (page: Page) => page.getByTestId('count')
 
+test('two tabs go on with one sitting: no deed of either is lost, and both show where it stands', async ({
+  page,
+  context,
+}) => {
+  const id = 'plain-midnight-moth'
+  await sit(page, id)
+  await done(page)
+  const other = await context.newPage()
+  await other.goto(`/looks/${id}/chair`)
+  await expect(count(other)).toHaveText(/^2 of/)
+  await done(other)
+  await expect(count(page)).toHaveText(/^3 of/)
+  await expect(page.getByText('Another tab goes on with this sitting')).toBeVisible()
+  await done(page)
+  await expect(count(other)).toHaveText(/^4 of/)
+  await expect
+    .poll(async () => {
+      const runs = await runsOf(page, id)
+      return [runs.length, runs[0]?.run.steps.filter(s => s.ending === 'done').length]
+    })
+    .toEqual([1, 3])
+})
+
 test('a whole look is taken through the chair, and its record is kept', async ({ page }) => {
   const wrong = complaints(page)
   const id = 'plain-midnight-moth'

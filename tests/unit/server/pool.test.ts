@@ -3,7 +3,9 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { freshLook, type Look } from '#core/look'
 import { openHouse, type House } from '../../../server/db/house'
 import { PaintAhead, pictureKeys } from '../../../server/pool/paintAhead'
+import { jobs } from '../../../server/pool/jobs'
 import { Pool } from '../../../server/pool/pool'
+import * as worker from '../../../server/pool/worker'
 import type { LookSent } from '../../../server/pool/worldSent'
 import { workerOfSources } from '../../../scripts/worker.mjs'
 import { paints } from '../../../demo/paints'
@@ -21,6 +23,10 @@ const keyOf = (look: Look, renderer = 'r1'): string => {
 }
 
 describe('a worker thread', () => {
+  it('does every job', () => {
+    expect(Object.keys(worker).sort()).toEqual(Object.keys(jobs).sort())
+  })
+
   it('has a function for every job', async () => {
     const { jobs } = await import('../../../server/pool/jobs')
     const worker: object = await import('../../../server/pool/worker')
