@@ -38,6 +38,9 @@ const views = [
     async page => {
       await ready(page)
       await pick(page, 'Moth on the brow')
+      // Checked, and every step of the strip with its picture.
+      await page.locator('[data-testid=time][data-old=false]').waitFor({ timeout: 60_000 })
+      await page.locator('[data-step] img').nth(7).waitFor({ timeout: 60_000 })
     },
   ],
   [

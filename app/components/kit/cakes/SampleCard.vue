@@ -192,20 +192,25 @@ const nameAt = (i: number) => cake.value.strips[i]!.name || cake.value.strips[i]
     <div class="flex flex-wrap gap-1.5">
       <button
         type="button"
-        class="btn flex-1"
+        class="btn flex-auto"
         :disabled="cake.strips.length < 3 || isBest"
         v-tip="'As few joins as can be turn to mud; neighbours are as near in colour as can be'"
         @click="reorder(best)"
       >
         {{ isBest && cake.strips.length > 2 ? 'In best order' : 'Best order' }}</button><button
         type="button"
-        class="btn flex-1"
+        class="btn flex-auto"
         :disabled="cake.strips.length < 3 || isRainbow"
         v-tip="'Hue after hue, as a rainbow has them; mud is told below'"
         @click="reorder(rainbow)"
       >
         Rainbow order</button
-      ><button type="button" class="btn-main flex-1" :disabled="cake.strips.length < 2" @click="emit('keep')">
+      ><button
+        type="button"
+        class="btn-main flex-auto"
+        :disabled="cake.strips.length < 2"
+        @click="emit('keep')"
+      >
         Keep to make…
       </button>
     </div>
