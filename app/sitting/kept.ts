@@ -1,4 +1,5 @@
 import { FetchError } from 'ofetch'
+import { nanoid } from 'nanoid'
 import { createStore, del, entries, get, update } from 'idb-keyval'
 import { inQueue } from '~/utils/inQueue'
 import { isFull, makeRoom } from '~/utils/room'
@@ -38,6 +39,9 @@ export interface Heard {
   readonly lookGone: boolean
 }
 
+/** This page, until it is closed or loaded anew. */
+const PAGE = nanoid(8)
+
 /** Tells the other tabs of this device which sitting has changed. */
 const channel = () =>
   typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('janusform-sittings')
@@ -48,7 +52,9 @@ const channel = () =>
  */
 export function onSittingChanged(heard: (id: string) => void): () => void {
   const open = channel()
-  open?.addEventListener('message', ({ data }: MessageEvent<string>) => heard(data))
+  open?.addEventListener('message', ({ data }: MessageEvent<{ id: string; page: string }>) => {
+    if (data.page !== PAGE) heard(data.id)
+  })
   return () => open?.close()
 }
 
@@ -81,7 +87,7 @@ export async function keepSitting({ picture, ...rest }: Omit<KeptSitting, 'heard
     await keep()
   })
   const told = channel()
-  told?.postMessage(rest.run.id)
+  told?.postMessage({ id: rest.run.id, page: PAGE })
   told?.close()
   return kept!
 }

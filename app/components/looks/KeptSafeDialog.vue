@@ -142,9 +142,9 @@ const time = (at: string) => format(new Date(at), 'd MMM yyyy, HH:mm')
         <li
           v-for="b in state?.backups"
           :key="b.name"
-          class="flex items-center gap-3 rounded-lg border border-rule bg-card px-3 py-1"
+          class="flex flex-wrap items-center gap-x-3 rounded-lg border border-rule bg-card px-3 py-1"
         >
-          <span class="w-40 tabular-nums">{{ time(b.madeAt) }}</span><span class="flex-1 text-soft"
+          <span class="w-40 tabular-nums">{{ time(b.madeAt) }}</span><span class="flex-auto text-soft"
             >{{ b.kind === 'daily' ? 'of the day' : 'made by hand' }}, {{ size(b.bytes) }}</span
           >
           <a

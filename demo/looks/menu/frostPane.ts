@@ -62,7 +62,7 @@ export const frostPane = look(
         label,
         ...one,
         brush,
-        params: { press: 55, rays: 6, short: 90, hollow: 0 },
+        params: { press: 55, rays: 6, short: 100, hollow: 0 },
       }),
       line('flower', [middle, [middle[0] + reach * 0.32, middle[1] - reach * 0.56]], ref(paint), {
         label: `${label}, its leaves`,

@@ -3,7 +3,8 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { freshLook, type Look } from '#core/look'
+import { freshLook, parseLook, type Look } from '#core/look'
+import { looks as demoLooks } from '../../../demo/looks'
 import { openHouse } from '../../../server/db/house'
 import { DamagedLook } from '../../../server/db/looks'
 import { MIGRATIONS } from '../../../server/db/migrations'
@@ -102,6 +103,37 @@ describe('trouble with the house is told in a sentence', () => {
     expect(troubleIn(Object.assign(new Error(), { code: 'SQLITE_CONSTRAINT_UNIQUE' }), 'x.db')).toBeNull()
     expect(troubleIn(Object.assign(new Error(), { code: 'SQLITE_IOERR_WRITE' }), 'x.db')!.code).toBe('IOERR')
     expect(troubleIn(Object.assign(new Error(), { code: 'ENOSPC' }), 'x.db')!.code).toBe('FULL')
+  })
+})
+
+describe('every look of the demo', () => {
+  it('is kept, saved, exported and taken in again as it is', () => {
+    const house = openHouse(at('x.db'))
+    expect(demoLooks.length).toBeGreaterThan(20)
+    for (const look of demoLooks) {
+      // The export of a look is its document.
+      const read = parseLook(JSON.parse(JSON.stringify(look)))
+      expect(read, look.name).toEqual({ ok: true, look })
+      house.looks.create(look, AT)
+      expect(house.looks.find(look.id)!.look).toEqual(look)
+      expect(house.looks.save(look, 1, AT)!.version).toBe(2)
+    }
+    house.db.close()
+  })
+})
+
+describe('a look that was kept before its numbers were bounded', () => {
+  it('opens with the nearest that are allowed, and can be saved; a file says what they are', () => {
+    const house = openHouse(at('x.db'))
+    const star = demoLooks.flatMap(l => l.steps).find(s => 'params' in s && 'short' in s.params)!
+    const wild = { ...named('wild'), steps: [{ ...star, params: { short: 140 } }] } as Look
+    const [error] = (parseLook(wild) as { errors: string[] }).errors
+    expect(error).toMatch(/"short" .* from 0 to 100%: 100 is the nearest to 140/)
+    house.looks.create(wild, AT)
+    const { look } = house.looks.find('wild')!
+    expect(look.steps[0]).toMatchObject({ params: { short: 100 } })
+    expect(parseLook(look).ok).toBe(true)
+    house.db.close()
   })
 })
 
