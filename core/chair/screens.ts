@@ -178,6 +178,8 @@ function seenBox(step: Step, world: World): Box | null {
  */
 export function factsOf(steps: readonly Step[], world: World, narrowest: BridgeOf): StepFacts[] {
   const usual = { ...world, pace: () => 1 }
+  // Where it lies is told and marked coarsely: the eye needs no more.
+  const quick: World = { ...world, flat: true, quick: true }
   return steps.map(step => {
     const kind = kindOf(step)
     const resting = restingOf(step, world)
@@ -193,9 +195,9 @@ export function factsOf(steps: readonly Step[], world: World, narrowest: BridgeO
       lines: cardLines(step, world),
       tools: toolsOf(step),
       sheets: sheetsOf(step, world),
-      place: placeOf(step, world),
+      place: placeOf(step, quick),
       outlines: kind.outlines(step, world).map(o => o.ring),
-      marks: isKind('sheet', step) ? [] : kind.silhouette(step, world),
+      marks: isKind('sheet', step) ? [] : kind.silhouette(step, quick),
       box: seenBox(step, world),
       resting,
       copies: isKind('sheet', step) ? copiesOf(step.stencil, world) : 1,

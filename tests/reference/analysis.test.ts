@@ -88,7 +88,18 @@ describe('union and area against polygon-clipping', () => {
     expect(Math.abs(theirArea(theirs) / a.openArea - 1)).toBeLessThan(1e-6)
   })
 
+  /** Their union; null where their program gives up: it cannot complete the rings of a few thin triangles. */
+  function theirUnion(rings: readonly Pairs[]): Pairs[][] | null {
+    try {
+      return polygonClipping.union(...(rings.map(points => [points]) as unknown as [never])) as Pairs[][]
+    } catch (error) {
+      expect(String(error)).toMatch(/Unable to complete output ring/)
+      return null
+    }
+  }
+
   it('random overlapping shapes', () => {
+    let compared = 0
     const shape = fc.array(fc.tuple(fc.integer({ min: -40, max: 40 }), fc.integer({ min: -30, max: 30 })), {
       minLength: 3,
       maxLength: 3,
@@ -106,13 +117,15 @@ describe('union and area against polygon-clipping', () => {
           (s, p) => s + polygonArea(p),
           0,
         )
-        const theirs = theirArea(
-          polygonClipping.union(...(rings.map(points => [points as Pairs]) as [never])) as Pairs[][],
-        )
+        const united = theirUnion(rings as readonly Pairs[])
+        if (!united) return
+        compared++
+        const theirs = theirArea(united)
         expect(Math.abs(ours - theirs)).toBeLessThan(1e-3 * Math.max(1, theirs))
       }),
       { numRuns: 150 },
     )
+    expect(compared).toBeGreaterThan(100)
   })
 })
 

@@ -25,11 +25,12 @@ import { clockwise, polygonArea, regionOf } from '#core/geometry'
 import { Memo } from '#core/memo'
 import { ground, MIDLINE, paint, world as bare } from '../world'
 
-const SEARCH = { limitMs: 300, clock: () => performance.now() }
+/** Every demo look is planned: what is checked here holds for the best that was found in this time, too. */
+const SEARCH = { limitMs: 60, clock: () => performance.now() }
 const worldOf = (look: Look): World =>
   withSteps({ ...bare, ground: groundFor(look) }, look.steps, stepsOff(look))
 
-describe('how long a look takes', () => {
+describe('how long a look takes', { timeout: 90_000 }, () => {
   it('is one number: in the order as it stands, in the plan, in the chair and as the sum of its parts', () => {
     expect(looks.length).toBeGreaterThan(20)
     for (const look of looks) {
