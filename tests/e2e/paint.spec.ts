@@ -145,6 +145,8 @@ test('paints are made, read, changed and taken out; what cannot be is refused wi
   await page.getByRole('button', { name: 'Read (simulated reader)' }).click()
   await expect(page.getByLabel('Swatch over black')).toHaveValue(/^#(0f|10|11)(27|28|29)(2f|30|31)$/)
   await page.getByRole('button', { name: 'Save' }).click()
+  // The editor closes once it is kept; what is opened before that would close with it.
+  await expect(page.getByText('Choose a paint to see and change')).toBeVisible()
   await mine.click()
   await page.getByRole('button', { name: 'Delete', exact: true }).click()
   await expect(mine).toHaveCount(0)
