@@ -1,6 +1,7 @@
 // The script that shows the chair while the server is away, with the list of the application's files.
 import { build } from 'esbuild'
-import { readdirSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { readdirSync, readFileSync } from 'node:fs'
 import { join, sep } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -17,8 +18,13 @@ const BESIDE = /\.(gz|br|map|json)$/
 export async function bundleOffline(publicDir, outfile) {
   const files = readdirSync(publicDir, { recursive: true, withFileTypes: true })
     .filter(entry => entry.isFile() && !BESIDE.test(entry.name))
-    .map(entry => `/${join(entry.parentPath, entry.name).slice(publicDir.length + 1)}`.split(sep).join('/'))
+    .map(entry => join(entry.parentPath, entry.name))
     .sort()
+    .map(file => ({
+      url: `/${file.slice(publicDir.length + 1)}`.split(sep).join('/'),
+      // Not every name changes with what is in the file.
+      revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
+    }))
   await build({
     entryPoints: [join(root, 'app/offline/serviceWorker.ts')],
     outfile,

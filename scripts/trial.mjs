@@ -1,12 +1,21 @@
 // Tries to lose work: kills the built server in the middle of writes again and again and looks for every write that
 // it has acknowledged, asks every route for nonsense, and takes the data folder away while it runs.
 //   node scripts/trial.mjs [--writes 4000]      needs a build: npx nuxt build
-import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
+import { spawn, spawnSync } from 'node:child_process'
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, relative } from 'node:path'
 import { root } from './ready.mjs'
-import { base, json, KINDS, missing, port, read, useTemplate } from './trialWrites.mjs'
+import { base, forget, json, KINDS, missing, port, read, useTemplate } from './trialWrites.mjs'
 
 const option = (name, usual) => {
   const at = process.argv.indexOf(`--${name}`)
@@ -18,7 +27,7 @@ const AT_ONCE = 8
 /** Nobody may wait longer for an answer while somebody else's file is read, ms. */
 const PATIENCE_MS = 1000
 const data = mkdtempSync(join(tmpdir(), 'janusform-trial-'))
-const house = join(data, 'house')
+let house = join(data, 'house')
 
 /** Numbers in [0, 1) that are the same at every run (a linear congruence; Numerical Recipes, 7.1). */
 let state = 20261201
@@ -49,6 +58,7 @@ async function start() {
   throw new Error('The server did not start.')
 }
 async function kill(signal = 'SIGKILL') {
+  if (server.exitCode !== null || server.signalCode !== null) return
   const ended = new Promise(resolve => server.once('exit', resolve))
   server.kill(signal)
   await ended
@@ -208,6 +218,64 @@ async function folderGone() {
   return taken.length + lost.length + (made ? 1 : 0)
 }
 
+/** Bytes of the small disk. */
+const DISK_BYTES = 40e6
+
+/**
+ * On a disk that is full nothing may be acknowledged, everything that was is there, and work goes on once there is
+ * room. Needs the right to mount a disk in memory.
+ */
+async function diskFull() {
+  await kill('SIGTERM')
+  const disk = join(data, 'disk')
+  mkdirSync(disk)
+  if (spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${DISK_BYTES}`, 'tmpfs', disk]).status !== 0) {
+    console.log('disk full: not tried, because this user may not mount a disk')
+    await start()
+    return 0
+  }
+  const usual = house
+  let result
+  try {
+    forget()
+    house = disk
+    await start()
+    for (let n = 0; n < 60; n++) await KINDS[pick(Object.keys(KINDS))](1_000_000 + n)
+    const filler = join(disk, 'filler')
+    for (let size = DISK_BYTES; size > 512;) {
+      try {
+        writeFileSync(filler, Buffer.alloc(size), { flag: 'a' })
+      } catch {
+        size = Math.floor(size / 2)
+      }
+    }
+    let acknowledged = 0,
+      unsaid = 0
+    for (let n = 0; n < 60; n++)
+      await KINDS[pick(Object.keys(KINDS))](1_100_000 + n).then(
+        () => acknowledged++,
+        error => (/^503 /.test(error.message) ? null : unsaid++),
+      )
+    await kill()
+    await start()
+    const lost = [...(await missing())]
+    rmSync(filler)
+    await KINDS['a paint'](1_200_000)
+    lost.push(...(await missing()))
+    console.log(
+      `disk full: ${acknowledged} of 60 writes found room, ${unsaid} refused without the sentence for it, ${lost.length} lost`,
+    )
+    result = lost.length + unsaid
+  } finally {
+    await kill('SIGTERM')
+    spawnSync('umount', [disk])
+    house = usual
+    forget()
+  }
+  await start()
+  return result
+}
+
 let wrong = 0
 try {
   await start()
@@ -216,10 +284,11 @@ try {
   useTemplate((await read(`/api/looks/${first.id}`)).look)
   wrong += await kills()
   wrong += await folderGone()
+  wrong += await diskFull()
   wrong += await patience()
   wrong += await nonsense()
 } finally {
-  if (server.exitCode === null) await kill('SIGTERM')
+  await kill('SIGTERM')
   rmSync(data, { recursive: true, force: true })
 }
 console.log(wrong ? `${wrong} wrong` : 'nothing wrong')

@@ -4,7 +4,8 @@ export interface Hostile {
   readonly file: string
 }
 
-const svg = (body: string, size = 100): string =>
+/** An SVG of so many mm with something drawn in it. */
+export const svg = (body: string, size = 100): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="${size}mm" height="${size}mm" viewBox="0 0 ${size} ${size}">${body}</svg>`
 /** A DXF in mm from pairs of group codes and values. */
 export const dxf = (pairs: readonly (string | number)[]): string =>

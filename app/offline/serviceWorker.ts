@@ -3,14 +3,14 @@ import { registerRoute } from 'workbox-routing'
 import { NetworkFirst } from 'workbox-strategies'
 import { KEPT, NEEDED } from './kept'
 
-/** The application's files, listed when it is built: their names change with what is in them. */
-declare const __FILES__: readonly string[]
+/** The application's files, listed when it is built, each with a digest of what is in it. */
+declare const __FILES__: { url: string; revision: string }[]
 declare const self: ServiceWorkerGlobalScope
 
 self.addEventListener('install', () => void self.skipWaiting())
 self.addEventListener('activate', event => event.waitUntil(self.clients.claim()))
 
-precacheAndRoute(__FILES__.map(url => ({ url, revision: null })))
+precacheAndRoute(__FILES__)
 cleanupOutdatedCaches()
 
 /** The page of the chair, and what it reads: from the server while it answers, else as it was last. */

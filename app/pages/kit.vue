@@ -26,9 +26,10 @@ const shown = computed(() =>
   ),
 )
 const paint = computed(() => (chosen.value ? (kit.find(chosen.value) ?? null) : null))
-const close = () => {
-  chosen.value = null
-  adding.value = false
+/** Closes what was kept or deleted; what was opened meanwhile stays open. */
+function close(id: string | null): void {
+  if (chosen.value === id) chosen.value = null
+  if (id === null) adding.value = false
 }
 function addNew(): void {
   chosen.value = null

@@ -2,7 +2,7 @@ import { FetchError } from 'ofetch'
 import { nanoid } from 'nanoid'
 import { createStore, del, entries, get, update } from 'idb-keyval'
 import { inQueue } from '~/utils/inQueue'
-import { isFull, makeRoom } from '~/utils/room'
+import { keptWithRoom } from '~/utils/room'
 import { plain } from '~/utils/plain'
 import { mergedEvents, type Clocks, type Event, type Outcome, type Run } from '#core/chair'
 import type { Look } from '#core/look'
@@ -81,11 +81,7 @@ export async function keepSitting({ picture, ...rest }: Omit<KeptSitting, 'heard
       },
       sittings(),
     )
-  await keep().catch(async error => {
-    if (!isFull(error)) throw error
-    await makeRoom()
-    await keep()
-  })
+  await keptWithRoom(keep)
   const told = channel()
   told?.postMessage({ id: rest.run.id, page: PAGE })
   told?.close()

@@ -1,5 +1,5 @@
 import type { Look } from '#core/look'
-import { isFull, makeRoom } from '../utils/room'
+import { isFull, keptWithRoom } from '../utils/room'
 import { dropDraft, keepDraft } from './drafts'
 import type { LookRecord } from '~~/server/db/looks'
 
@@ -49,18 +49,19 @@ export class Autosave {
       this.keeps.value = true
     } catch (error) {
       this.keeps.value = false
-      if (isFull(error)) void makeRoom().then(() => this.again(look))
+      if (isFull(error)) void this.again(look)
     }
   }
-  /** Once there may be room again. */
-  private again(look: Look): void {
-    if (this.waiting !== look) return
-    try {
+  /** Keeps a look once there may be room again. */
+  private async again(look: Look): Promise<void> {
+    const keep = () => {
+      // Meanwhile it may be saved, or be another one.
+      if (this.waiting !== look) return
       keepDraft({ look, base: this.version, at: Date.now() })
       this.keeps.value = true
-    } catch {
-      // Told: this device keeps nothing.
     }
+    // Where there is no room even then, the page tells that this device keeps nothing.
+    await keptWithRoom(keep).catch(() => {})
   }
 
   /** Sends what waits, at once. */

@@ -14,11 +14,13 @@ export class TookTooLong extends Error {
 export class StoppableWorker<T> {
   private worker: Worker | null = null
   private remote: Remote<T> | null = null
+  /** How the jobs that wait are ended, the oldest first: the worker does one after the other. */
   private readonly waiting = new Set<(error: Error) => void>()
+  private late: ReturnType<typeof setTimeout> | undefined
 
   /**
    * @param make begins a worker that exposes the jobs
-   * @param deadlineMs how long a job may run before the worker is ended
+   * @param deadlineMs how long a job may run, from the end of the one before, until the worker is ended
    * @param onEnd is told whenever the worker was ended: it knows nothing any more
    */
   constructor(
@@ -32,6 +34,17 @@ export class StoppableWorker<T> {
     return (this.remote ??= wrap<T>(this.worker))
   }
 
+  /** Gives the job that runs its time; none when none runs. */
+  private watch(): void {
+    clearTimeout(this.late)
+    const [oldest] = this.waiting
+    if (!oldest) return
+    this.late = setTimeout(() => {
+      oldest(new TookTooLong())
+      this.giveUp()
+    }, this.deadlineMs)
+  }
+
   /** What a job gives. Throws GivenUp when it is given up before, TookTooLong when it is over its time. */
   async until<R>(job: Promise<R>): Promise<R> {
     let end: (error: Error) => void = () => {}
@@ -39,15 +52,12 @@ export class StoppableWorker<T> {
       end = reject
     })
     this.waiting.add(end)
-    const late = setTimeout(() => {
-      end(new TookTooLong())
-      this.giveUp()
-    }, this.deadlineMs)
+    if (this.waiting.size === 1) this.watch()
     try {
       return await Promise.race([job, given])
     } finally {
-      clearTimeout(late)
       this.waiting.delete(end)
+      this.watch()
     }
   }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { bounded, idSchema, issueWords, textSchema, toolSchema, wetnessSchema } from '../look'
+import { bounded, idSchema, issueWords, textSchema, toolSchema, wetnessSchema, withoutUnseen } from '../look'
 import { pacesOf, type Pace, type TaskTime } from '../order'
 
 export const RUN_FORMAT = 'janusform-run'
@@ -18,6 +18,9 @@ const oneOf = <T extends string>(words: readonly [T, ...T[]]) =>
 const instant = z.iso.datetime({ error: 'must be a day and time such as 2026-11-26T14:05:00Z' })
 /** Nobody sits longer than a day, s. */
 const seconds = bounded(0, 86_400)
+
+/** A text of one line, without letters that nobody sees. */
+const seenText = (most: number) => textSchema(most).overwrite(withoutUnseen)
 
 const runStepSchema = z.strictObject({
   id: idSchema,
@@ -52,7 +55,7 @@ export const runSchema = z.strictObject({
   look: z.strictObject({
     /** Null for one that was painted without a look. */
     id: idSchema.nullable(),
-    name: textSchema(80).min(1, 'must not be empty'),
+    name: seenText(80).min(1, 'must not be empty'),
     version: z.int('must be a whole number').min(0).nullable(),
   }),
   length: oneOf(LENGTHS),
@@ -62,7 +65,7 @@ export const runSchema = z.strictObject({
   typed: z.boolean({ error: 'must be true or false' }),
   startedAt: instant,
   endedAt: instant.nullable(),
-  ticket: textSchema(20),
+  ticket: seenText(20),
   /** In what room; null where nobody looked. */
   room: z
     .strictObject({

@@ -1,6 +1,8 @@
-import type { Db } from './open'
+import { fillDigests } from './digests'
 import { fillFacts } from './lookFacts'
+import type { Db } from './open'
 import { fillTimes } from './runTimes'
+import { schemaOf } from './schema'
 
 /** A step of the database from one version to the next: SQL, then what only code can fill in. */
 export interface Migration {
@@ -219,5 +221,23 @@ ALTER TABLE paints ADD COLUMN to_make TEXT;
 UPDATE runs SET times = '[]' WHERE NOT json_valid(doc);
 `,
     fill: fillTimes,
+  },
+  {
+    // A digest of each value of a row, so that flipped bytes are seen; see digests.ts.
+    sql: `
+ALTER TABLE looks ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE look_revisions ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE pictures ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE stencils ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE stencil_photos ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE paints ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE edge_readings ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE tool_readings ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE ways ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE sparkles ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE runs ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+ALTER TABLE settings ADD COLUMN digests TEXT NOT NULL DEFAULT '';
+`,
+    fill: db => fillDigests(db, schemaOf(db)),
   },
 ]

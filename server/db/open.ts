@@ -2,7 +2,9 @@ import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { keepDigests } from './digests'
 import { MIGRATIONS, type Migration } from './migrations'
+import { schemaOf } from './schema'
 import { trouble, troubleIn } from './trouble'
 
 export type Db = Database.Database
@@ -45,25 +47,6 @@ export function openDb(file = dataFile(), migrations = MIGRATIONS): Db {
   }
 }
 
-/** A table with the names of its columns, in their order. */
-export interface Table {
-  readonly name: string
-  readonly columns: readonly string[]
-}
-
-/** The tables of a database. */
-export const schemaOf = (db: Db): Table[] =>
-  db
-    .prepare<[], string>(
-      "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name",
-    )
-    .pluck()
-    .all()
-    .map(name => ({
-      name,
-      columns: db.prepare<[string], string>('SELECT name FROM pragma_table_info(?)').pluck().all(name),
-    }))
-
 function ready(db: Db, file: string, migrations: readonly Migration[]): void {
   // Before anything is written: a file of a newer version must stay as it is.
   if ((db.pragma('user_version', { simple: true }) as number) > migrations.length)
@@ -72,7 +55,10 @@ function ready(db: Db, file: string, migrations: readonly Migration[]): void {
   db.pragma('journal_mode = WAL')
   db.pragma('foreign_keys = ON')
   db.pragma('synchronous = FULL')
+  // The triggers that write digests are temporary, and need no file of their own.
+  db.pragma('temp_store = MEMORY')
   migrate(db, migrations)
+  keepDigests(db, schemaOf(db))
 }
 
 /** Runs the migrations that a database has not seen yet, in order, each whole or not at all. */

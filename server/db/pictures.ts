@@ -14,8 +14,11 @@ export function picturesIn(db: Db) {
     `INSERT INTO pictures (look_id, key, png, seconds) VALUES (@id, @key, @png, @seconds)
      ON CONFLICT (look_id) DO UPDATE SET key = @key, png = @png, seconds = @seconds`,
   )
+  const drop = db.prepare<[string]>('DELETE FROM pictures WHERE look_id = ?')
   return {
     find: (id: string): PictureKept | null => find.get(id) ?? null,
     put: (id: string, picture: PictureKept): void => void put.run({ id, ...picture }),
+    /** Forgets a picture: it is painted again. */
+    drop: (id: string): void => void drop.run(id),
   }
 }

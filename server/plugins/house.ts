@@ -11,7 +11,7 @@ async function thin(): Promise<void> {
   }
 }
 
-/** Looks after the house once the server has begun to answer: missing pictures, old versions, backups. */
+/** Looks after the house once the server has begun to answer: missing pictures, old versions, damage, backups. */
 export default defineNitroPlugin(nitro => {
   const { options } = nitro.h3App
   const before = options.onBeforeResponse
@@ -23,6 +23,7 @@ export default defineNitroPlugin(nitro => {
     try {
       usePaintAhead().begin()
       await thin()
+      await lookForDamage()
       await dailyBackup()
     } catch (error) {
       // Told to the painter by the first request; here for whoever started the server.

@@ -5,7 +5,8 @@ import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node
 import { basename, dirname, join } from 'node:path'
 import { sheetFromJson, sheetSvg } from '../../core/formats'
 import { MIGRATIONS } from '../db/migrations'
-import { openDb, schemaOf, type Table } from '../db/open'
+import { openDb } from '../db/open'
+import { schemaOf, type Table } from '../db/schema'
 
 /** What a backup says of itself: what it is, of when, and a digest of each file in it. */
 interface Manifest {

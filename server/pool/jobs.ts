@@ -23,6 +23,7 @@ import {
 import type { ShapeKept } from '../db/stencils'
 import { jsonOr } from '../db/ways'
 import { readBackup, writeBackup } from './backup'
+import { findDamage } from './damage'
 import { demoThings } from './demo'
 import { CARD_PX, lookPng } from './pictures'
 import { sheetPdf } from './sheetPdf'
@@ -140,6 +141,7 @@ export const jobs = {
   /** Everything that is kept, written into one file; and such a file read. */
   writeBackup,
   readBackup,
+  findDamage,
   demoThings,
   /** The bridge ladder. */
   ladder(as: DrawnAs): Promise<string | Uint8Array> {

@@ -24,6 +24,7 @@ const DEADLINE_MS: Readonly<Record<keyof Jobs, number>> = {
   ladder: 20_000,
   writeBackup: 180_000,
   readBackup: 180_000,
+  findDamage: 180_000,
   demoThings: 120_000,
 }
 /** Jobs that may take seconds; the others never wait behind one of these. */
@@ -33,6 +34,7 @@ const LONG: ReadonlySet<keyof Jobs> = new Set([
   'lookSvg',
   'writeBackup',
   'readBackup',
+  'findDamage',
   'demoThings',
 ])
 

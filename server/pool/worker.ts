@@ -16,5 +16,6 @@ export const {
   ladder,
   writeBackup,
   readBackup,
+  findDamage,
   demoThings,
 } = jobs

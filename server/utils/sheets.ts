@@ -1,18 +1,21 @@
 import { z } from 'zod'
 import { MATERIALS, STENCIL_KINDS, type MaterialId } from '#core/stencil'
 import { plainZone, ZONE_IDS } from '#core/skin'
-import { issueWords } from '#core/look'
+import { issueWords, withoutUnseen } from '#core/look'
 import type { H3Event } from 'h3'
 import type { StencilMeta } from '../db/stencils'
 
 const zoneNames = new Set(ZONE_IDS.map(plainZone))
 const count = z.number().int().min(0).max(100_000)
 
+/** A name, without letters that nobody sees: names of files hold such. */
+const seen = () => z.string().overwrite(withoutUnseen).trim()
+
 /** What the owner of a sheet can say of it. */
 export const notesSchema = z.strictObject({
-  name: z.string().trim().min(1, 'must not be empty').max(80, 'must not be longer than 80 letters'),
+  name: seen().min(1, 'must not be empty').max(80, 'must not be longer than 80 letters'),
   kind: z.enum(STENCIL_KINDS),
-  tags: z.array(z.string().trim().min(1).max(30)).max(20),
+  tags: z.array(seen().min(1).max(30)).max(20),
   zones: z.array(z.string().refine(v => zoneNames.has(v), 'must be a zone of a face or an arm')).max(20),
   heading: z.number().min(-360).max(360).nullable(),
   copies: z.number().int().min(0, 'must not be negative').max(99),
@@ -20,9 +23,7 @@ export const notesSchema = z.strictObject({
   material: z.enum(Object.keys(MATERIALS) as [MaterialId, ...MaterialId[]]),
   cleanedOn: z.iso.date('must be a day such as 2026-05-01').nullable(),
   groups: z
-    .array(
-      z.strictObject({ name: z.string().trim().min(1).max(40), openings: z.array(count).min(1).max(5000) }),
-    )
+    .array(z.strictObject({ name: seen().min(1).max(40), openings: z.array(count).min(1).max(5000) }))
     .max(30),
 })
 

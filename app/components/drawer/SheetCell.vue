@@ -37,5 +37,6 @@ const settings = useSettings()
       >
       <template v-else>finest detail {{ finest(sheet) }}</template>
     </span>
+    <span v-else class="text-[0.8rem] text-soft">not measured: open it to see why</span>
   </NuxtLink>
 </template>

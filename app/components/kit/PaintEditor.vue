@@ -6,7 +6,8 @@ import { CURRENCIES } from '~/stores/settings'
 import { draftOf, meanOf, usual } from './paintDraft'
 
 const props = defineProps<{ paint: Paint | null }>()
-const emit = defineEmits<{ done: [] }>()
+/** `done` names the paint that was kept or deleted; null for a new one: another may be open meanwhile. */
+const emit = defineEmits<{ done: [id: string | null] }>()
 const kit = useKit()
 const settings = useSettings()
 const draft = ref(draftOf(props.paint))
@@ -78,12 +79,14 @@ async function save(): Promise<void> {
   }
 }
 async function keep(id: string | null, name = draft.value.name): Promise<void> {
+  const from = props.paint?.id ?? null
   try {
     await kit.save({ ...draft.value, name }, id)
-    emit('done')
+    emit('done', from)
     toast(`${name} kept`)
   } catch (error) {
-    problems.value = sentencesOf(error)
+    if ((props.paint?.id ?? null) === from) problems.value = sentencesOf(error)
+    else toast.error(`${name} was not kept. ${sentencesOf(error).join(' ')}`, { duration: 9000 })
   }
 }
 /** The looks that use the paint that is to be deleted; null while nobody asked for that. */
@@ -105,7 +108,7 @@ async function remove(): Promise<void> {
   losing.value = null
   try {
     await kit.remove(p.id)
-    emit('done')
+    emit('done', p.id)
     tellUndoable(`${p.name} deleted`, () => kit.bringBack(p))
   } catch (error) {
     problems.value = sentencesOf(error)
@@ -255,7 +258,7 @@ async function remove(): Promise<void> {
       <button class="btn-main flex-1">Save</button
       ><button v-if="paint" type="button" class="btn text-stop" @click="askRemove">
         <Trash2 :size="15" />Delete</button
-      ><button type="button" class="btn" @click="emit('done')">Close</button>
+      ><button type="button" class="btn" @click="emit('done', paint?.id ?? null)">Close</button>
     </div>
   </form>
 </template>

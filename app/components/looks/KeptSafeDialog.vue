@@ -2,6 +2,7 @@
 import { format } from 'date-fns'
 import { Download, FileUp, RotateCcw } from '@lucide/vue'
 import { toast } from 'vue-sonner'
+import type { Damaged, DamagedKind } from '~~/server/pool/damage'
 import type { BackupKept } from '~~/server/utils/backups'
 
 /** Backups of everything, and looks that were deleted: made, fetched and brought back. */
@@ -16,8 +17,10 @@ interface Deleted {
 interface HouseState {
   folder: string
   trouble: string | null
-  /** Names of what cannot be read where it is kept. */
-  damaged: string[]
+  /** What cannot be read where it is kept. */
+  damaged: Damaged[]
+  /** What can be read, and is not as it was written. */
+  changed: Damaged[]
   backups: BackupKept[]
   /** The data files of before a restore. */
   earlier: BackupKept[]
@@ -87,6 +90,19 @@ const restore = () =>
     toast(`Restored: ${looks} looks, ${sheets} stencils. What was there before is kept as a backup.`)
     emit('restored')
   })
+const KINDS: Readonly<Record<DamagedKind, string>> = {
+  look: 'look',
+  version: 'earlier version',
+  picture: 'picture',
+  stencil: 'stencil',
+  photograph: 'photograph of the stencil',
+  paint: 'paint',
+  sitting: 'sitting of',
+  reading: 'reading of the',
+  setting: 'setting',
+}
+const damagedWords = ({ kind, name }: Damaged) =>
+  `${KINDS[kind]} ${kind === 'sitting' && !Number.isNaN(Date.parse(name)) ? time(name) : name}`
 const size = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`
 const time = (at: string) => format(new Date(at), 'd MMM yyyy, HH:mm')
 </script>
@@ -96,8 +112,13 @@ const time = (at: string) => format(new Date(at), 'd MMM yyyy, HH:mm')
     <p v-for="s in failed" :key="s" role="alert" class="mb-2 text-stop">{{ s }}</p>
     <p v-if="state?.trouble" role="alert" class="mb-2 text-stop">{{ state.trouble }}</p>
     <p v-if="state?.damaged.length" role="alert" class="mb-2 text-stop">
-      Damaged where it is kept, and passed over: {{ state.damaged.join(', ') }}. A backup from before has it
-      whole.
+      Damaged where it is kept, and passed over: {{ state.damaged.map(damagedWords).join(', ') }}. A backup
+      from before has it whole.
+    </p>
+    <p v-if="state?.changed.length" role="alert" class="mb-2 text-stop">
+      Not as it was saved, by damage of the disk or by another program:
+      {{ state.changed.map(damagedWords).join(', ') }}. Look at it before you use it; a backup from before has
+      it as it was.
     </p>
     <section class="mb-5">
       <div class="flex items-center gap-2">

@@ -119,9 +119,9 @@ function finish(): void {
       </div>
       <p v-if="look.why && open" class="truncate text-[0.92rem]">{{ look.why }}</p>
       <p class="text-[0.87rem] text-soft">
-        about {{ look.seconds === null ? '–:––' : clock(look.seconds) }} min <EstimateMark />,
-        {{ look.sheets }} {{ look.sheets === 1 ? 'stencil' : 'stencils' }}, {{ look.canvas }},
-        {{ look.age }}&nbsp;y
+        {{ look.awaits && look.seconds !== null ? 'was about' : 'about' }}
+        {{ look.seconds === null ? '–:––' : clock(look.seconds) }} min <EstimateMark />, {{ look.sheets }}
+        {{ look.sheets === 1 ? 'stencil' : 'stencils' }}, {{ look.canvas }}, {{ look.age }}&nbsp;y
       </p>
       <p class="mt-1.5 flex min-h-6 flex-wrap gap-1">
         <span v-for="tag in look.tags" :key="tag" class="rounded-full bg-stage px-2 text-[0.8rem]">{{

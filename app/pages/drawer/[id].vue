@@ -15,6 +15,8 @@ const settings = useSettings()
 const failed = ref<string[]>([])
 const analysis = shallowRef<Analysis | null>(null)
 const progress = ref('')
+/** Why it could not be measured, in sentences; empty while it is, or was. */
+const unmeasured = ref('')
 const below = ref(LISTED_MM)
 const usedIn = shallowRef<LookCardData[]>([])
 const group = ref<number | null>(null)
@@ -40,10 +42,11 @@ const measure = newestOnly(async () => {
     analysis.value = await worker.analyse(toRaw(sheet.value), Math.min(20, below.value), (words, done) => {
       progress.value = `${words}, ${Math.round(100 * done)} %`
     })
-    progress.value = ''
+    unmeasured.value = ''
   } catch (error) {
-    progress.value = sentencesOf(error).join(' ')
+    unmeasured.value = sentencesOf(error).join(' ')
   }
+  progress.value = ''
 })
 onMounted(async () => {
   measure()
@@ -253,6 +256,10 @@ const facts = computed(() => {
             <dd class="text-right font-semibold">{{ value }}</dd>
           </div>
         </dl>
+        <p v-else-if="unmeasured" role="alert" class="rounded-2xl border border-rule bg-card p-3 text-care">
+          Not measured. {{ unmeasured }} It can be used all the same, without the checks that need its
+          measures.
+        </p>
         <p v-else role="status" class="text-soft">Measuring…</p>
         <p v-if="about.mendedFrom" class="text-sm">
           Repaired from

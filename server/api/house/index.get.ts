@@ -1,22 +1,32 @@
 import { dirname } from 'node:path'
 import { dataFile } from '../../db/open'
+import type { Damaged } from '../../pool/damage'
+
+/** What cannot be read where it is kept. */
+function unreadable(): Damaged[] {
+  const { looks, stencils, paints } = useRepositories()
+  return [
+    ...looks
+      .list()
+      .filter(look => look.drawn === '')
+      .map(({ id, name }) => ({ kind: 'look' as const, id, name })),
+    ...stencils.damaged().map(name => ({ kind: 'stencil' as const, id: name, name })),
+    ...paints.damaged().map(name => ({ kind: 'paint' as const, id: name, name })),
+  ]
+}
 
 /** Where everything is kept, whether something is wrong there, and the backups. */
 export default defineEventHandler(() => {
   let trouble: string | null = null
-  const damaged: string[] = []
+  const damaged: Damaged[] = []
+  const changed: Damaged[] = []
   try {
-    const { looks, stencils, paints } = useRepositories()
-    damaged.push(
-      ...looks
-        .list()
-        .filter(l => l.drawn === '')
-        .map(l => l.name),
-      ...stencils.damaged(),
-      ...paints.damaged(),
-    )
+    damaged.push(...unreadable())
+    const known = new Set(damaged.map(({ kind, name }) => `${kind} ${name}`))
+    changed.push(...changedOnDisk().filter(({ kind, name }) => !known.has(`${kind} ${name}`)))
   } catch (error) {
     trouble = houseTrouble(error)?.message ?? String(error)
   }
-  return { folder: dirname(dataFile()), trouble, damaged, backups: backups(), earlier: earlierFiles() }
+  const folder = dirname(dataFile())
+  return { folder, trouble, damaged, changed, backups: backups(), earlier: earlierFiles() }
 })

@@ -5,6 +5,7 @@ import { csvOf, drawerZip, readDrawerZip, readPalette, runsFromText } from '#cor
 import { crc32 } from '../../../core/formats/zipChecked'
 import { analyse, readDxf } from '#core/stencil'
 import { dxf } from '../../hostile'
+import { hostileBytes, hostileTables } from '../../hostileFields'
 import { sheets } from '../world'
 
 // What is quadratic here takes minutes to hours: that it ends at all is the check.
@@ -29,6 +30,25 @@ describe('a log as CSV', () => {
         ok: false,
         errors: ['This is no log: its first line is far too long.'],
       })
+  })
+})
+
+/** What goes wrong with something that is to end in a sentence or in nothing. */
+function saidOf(job: () => unknown): string | null {
+  try {
+    job()
+    return null
+  } catch (error) {
+    return error instanceof RangeError ? error.message : `not a sentence: ${error}`
+  }
+}
+
+describe('hostile tables', () => {
+  it.each(hostileTables().map(t => [t.name, t.file] as const))('%s', (_name, file) => {
+    const log = runsFromText(file)
+    if (!log.ok) expect(log.errors.join(' ')).toMatch(/\.$/)
+    const said = saidOf(() => readPalette(file))
+    if (said !== null) expect(said).toMatch(/^[A-Z].{15,240}\.$/s)
   })
 })
 
@@ -119,16 +139,28 @@ describe('the head of a picture', () => {
     icns.set([0, 0, 16, 0], 4)
     icns.set(strToU8('ic07'), 8)
     expect(() => imageSize(icns)).toThrow()
-    for (const head of ['\x89PNG\r\n\x1a\n', '\xff\xd8\xff\xe0', 'RIFF\0\0\0\0WEBPVP8 '])
-      for (const fill of [0, 255]) {
-        const bytes = new Uint8Array(4096).fill(fill)
-        bytes.set(Uint8Array.from(head, c => c.charCodeAt(0)))
-        try {
-          imageSize(bytes)
-        } catch (error) {
-          expect(error).toBeInstanceOf(Error)
-        }
+    disableTypes([])
+  })
+})
+
+describe('bytes that begin as a picture or an archive', () => {
+  it('and go on as none are refused by the reader of drawers', () => {
+    for (const { name, bytes } of hostileBytes())
+      expect(
+        saidOf(() => readDrawerZip(bytes)),
+        name,
+      ).toMatch(/^[A-Z].{15,240}\.$/s)
+  })
+
+  it('hold up no reader of heads', () => {
+    disableTypes(types.filter(t => !['jpg', 'png', 'webp'].includes(t)))
+    for (const { bytes } of hostileBytes()) {
+      try {
+        imageSize(bytes)
+      } catch (error) {
+        expect(error).toBeInstanceOf(Error)
       }
+    }
     disableTypes([])
   })
 })

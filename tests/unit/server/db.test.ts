@@ -180,7 +180,9 @@ it('keeps own glitters and gems in their order, and passes by one that nobody ca
   }
   sparkles.put(kept)
   sparkles.put(kept)
-  db.prepare("INSERT INTO sparkles VALUES ('gems', 7, '{\"name\":\"Odd\"}'), ('glitters', 7, '{')").run()
+  db.prepare(
+    "INSERT INTO sparkles (kind, place, value) VALUES ('gems', 7, '{\"name\":\"Odd\"}'), ('glitters', 7, '{')",
+  ).run()
   expect(sparkles.all()).toEqual(kept)
 })
 
@@ -190,6 +192,6 @@ it('keeps how the painter works, and passes by an answer that nobody understands
   ways.put({ tool: 'dauber', lidsFrom: 8 })
   ways.put({ tool: 'makeup', outline: 'none' })
   expect(ways.all()).toEqual({ tool: 'makeup', outline: 'none' })
-  db.prepare("INSERT INTO ways VALUES ('clean', '\"broom\"'), ('lids', '{')").run()
+  db.prepare("INSERT INTO ways (key, value) VALUES ('clean', '\"broom\"'), ('lids', '{')").run()
   expect(ways.all()).toEqual({ tool: 'makeup', outline: 'none' })
 })

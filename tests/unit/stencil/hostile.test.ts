@@ -4,6 +4,7 @@ import { cut } from '#core/cutter'
 import { sheetSvg } from '#core/formats'
 import { analyse, readSheetFile, readSvg } from '#core/stencil'
 import { dxf, hostileFiles, line, ragged, roundOf } from '../../hostile'
+import { hostileSheets } from '../../hostileFields'
 
 /** What reading a file says: nothing when it was read. */
 function saidOf(file: string): string | null {
@@ -23,6 +24,14 @@ describe('hostile and unlucky files', () => {
     const said = saidOf(file)
     if (said !== null) expect(said).toMatch(/^[A-Z].{15,240}\.$/s)
     expect(said ?? '').not.toMatch(/call stack|Invalid (array|string)/)
+  })
+
+  it('with a hostile number in every field end in a sentence, or can be measured', () => {
+    for (const { name, file } of hostileSheets()) {
+      const said = saidOf(file)
+      if (said !== null) expect(said, name).toMatch(/^[A-Z].{15,240}\.$/s)
+      else if (readSheetFile(file).ask === null) analyse(readSheetFile(file).sheet)
+    }
   })
 
   it('are bounded at every size on the way there', () => {
