@@ -1,7 +1,8 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
-const alias = { '#core': fileURLToPath(new URL('./core', import.meta.url)) }
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const alias = { '#core': here('./core'), '~~': here('.'), '~': here('./app') }
 /** Tests that stub globals or modules, each file in a world of its own. */
 const APP = 'tests/unit/app/**/*.test.ts'
 const project = (name: string, include: string, more: object) => ({

@@ -33,7 +33,7 @@ const server = spawn(process.execPath, ['.output/server/index.mjs'], {
 })
 server.stdout.on('data', text => {
   if (String(text).includes('Listening'))
-    console.log(`\nJanusform is ready: http://127.0.0.1:${port}\n(Ctrl C stops it; your looks are in data/)`)
+    console.log(`\nJanusform is ready: http://127.0.0.1:${port}\n(Ctrl C stops it; your looks are in ${process.env.JANUSFORM_DATA ?? 'data/'})`)
 })
 server.on('exit', code => process.exit(code ?? 0))
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill('SIGTERM'))

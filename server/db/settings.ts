@@ -6,6 +6,8 @@ import { jsonOr } from './ways'
 
 const roomSchema = runSchema.shape.room.unwrap()
 
+const DAY_MS = 24 * 3_600_000
+
 /** What is set once for the house. */
 export function settingsIn(db: Db) {
   const get = db.prepare<[string], string>('SELECT value FROM settings WHERE key = ?').pluck()
@@ -25,10 +27,12 @@ export function settingsIn(db: Db) {
       return parsed.success ? parsed.data : []
     },
     setCakes: (cakes: readonly TriedCake[]): void => void put.run('cakes', JSON.stringify(cakes)),
-    /** When the backup of a day was made last, ISO 8601; null when none was. */
-    dailyBackup(): string | null {
-      const at = jsonOr(get.get('daily backup') ?? 'null')
-      return typeof at === 'string' && !Number.isNaN(Date.parse(at)) ? at : null
+    /** Whether the backup of the day is to be made at a time, ms. */
+    backupDue(now: number): boolean {
+      const last = jsonOr(get.get('daily backup') ?? 'null')
+      const passed = typeof last === 'string' ? Math.abs(now - Date.parse(last)) : NaN
+      // A clock that once ran ahead must not stop backups until that day has come.
+      return !(passed < DAY_MS)
     },
     setDailyBackup: (at: string): void => void put.run('daily backup', JSON.stringify(at)),
     setRoom: (room: Room): void => void put.run('room', JSON.stringify(room)),

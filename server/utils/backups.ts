@@ -6,7 +6,6 @@ import { backupFolder } from '../pool/backup'
 
 /** As many backups of each kind are kept. */
 const MOST = 7
-const DAY_MS = 24 * 3_600_000
 const NAME = /^(daily|by-hand)-(\d{4}-\d\d-\d\d)-(\d\d)(\d\d)(\d\d)\.zip$/
 
 /** A backup of the day, one made by hand, or the data file as it was before a restore. */
@@ -77,10 +76,8 @@ export async function makeBackup(kind: BackupKind): Promise<string> {
 /** Writes the backup of the day, unless there is one. */
 export async function dailyBackup(): Promise<void> {
   const { settings } = useRepositories()
-  const last = settings.dailyBackup()
-  // A clock that once ran ahead must not stop backups until that day has come.
-  const passed = last === null ? Infinity : Math.abs(Date.now() - Date.parse(last))
-  if (passed < DAY_MS && backups().some(b => b.kind === 'daily')) return
+  const kept = backups().some(b => b.kind === 'daily')
+  if (kept && !settings.backupDue(Date.now())) return
   await makeBackup('daily')
   settings.setDailyBackup(new Date().toISOString())
 }

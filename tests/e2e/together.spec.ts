@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './site'
-import { complaints, drag, look, openNew, painted, saved, screen, tab } from './helpers'
+import { complaints, drag, drawn, look, openNew, painted, saved, screen, tab } from './helpers'
 
 // What is placed by marks, lines and numbers, and what belongs together.
 
@@ -82,6 +82,7 @@ test('a stencil that is moved goes to a line of the face, not with the switch of
     for (let n = 1; n <= 30 && !any; n++) {
       const to = await screen(page, x, y - n)
       await page.mouse.move(to.x, to.y)
+      await drawn(page)
       any = await page.evaluate(() => {
         const { faceStage } = window as unknown as {
           faceStage: { stage: { find: (s: string) => unknown[] } }

@@ -217,8 +217,11 @@ const facts = computed(() => {
               </button></Tab
             ></TabList
           >
-          <TabPanels v-if="analysis" class="pt-3">
-            <TabPanel><MendPanel :key="id" :about="about" :sheet="sheet" :analysis="analysis" /></TabPanel>
+          <TabPanels class="pt-3">
+            <TabPanel
+              ><MendPanel v-if="analysis" :key="id" :about="about" :sheet="sheet" :analysis="analysis" />
+              <p v-else-if="unmeasured" class="text-soft">What is not measured cannot be repaired here.</p>
+            </TabPanel>
             <TabPanel>
               <p class="mb-1 flex justify-end gap-1">
                 <button
@@ -239,7 +242,7 @@ const facts = computed(() => {
                   <Redo2 :size="17" />
                 </button>
               </p>
-              <GroupsPanel v-model="group" :about="about" :analysis="analysis" />
+              <GroupsPanel v-if="analysis" v-model="group" :about="about" :analysis="analysis" />
             </TabPanel>
             <TabPanel><CutterPanel :id="id" /></TabPanel>
           </TabPanels>

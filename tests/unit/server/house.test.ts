@@ -264,6 +264,26 @@ describe('notes of a stencil', () => {
   })
 })
 
+describe('the backup of the day', () => {
+  it('is due after a day, and after a clock ran ahead, whatever the times of files are', () => {
+    const { settings, db } = openHouse(':memory:')
+    const dueAt = (now: string) => settings.backupDue(Date.parse(now))
+    expect(dueAt('2026-05-01T10:00:00.000Z')).toBe(true)
+    settings.setDailyBackup('2026-05-01T10:00:00.000Z')
+    expect(dueAt('2026-05-01T10:00:00.000Z')).toBe(false)
+    expect(dueAt('2026-05-02T09:59:59.000Z')).toBe(false)
+    expect(dueAt('2026-05-02T10:00:00.000Z')).toBe(true)
+    expect(dueAt('2026-04-30T22:00:00.000Z')).toBe(false)
+    expect(dueAt('2024-01-01T00:00:00.000Z')).toBe(true)
+    const write = db.prepare<[string]>("UPDATE settings SET value = ? WHERE key = 'daily backup'")
+    for (const value of ['"yesterday"', '7', '{']) {
+      write.run(value)
+      expect(dueAt('2026-05-01T10:00:00.000Z')).toBe(true)
+    }
+    db.close()
+  })
+})
+
 describe('a backup', () => {
   it('holds everything, and brings it back as it was', () => {
     const file = at('x.db')
