@@ -31,9 +31,11 @@ const server = spawn(process.execPath, ['.output/server/index.mjs'], {
   stdio: ['ignore', 'pipe', 'inherit'],
   env: { ...process.env, NITRO_HOST: '127.0.0.1', NITRO_PORT: port },
 })
+const kept = process.env.JANUSFORM_DATA ?? 'data/'
 server.stdout.on('data', text => {
-  if (String(text).includes('Listening'))
-    console.log(`\nJanusform is ready: http://127.0.0.1:${port}\n(Ctrl C stops it; your looks are in ${process.env.JANUSFORM_DATA ?? 'data/'})`)
+  if (!String(text).includes('Listening')) return
+  console.log(`\nJanusform is ready: http://127.0.0.1:${port}`)
+  console.log(`(Ctrl C stops it; your looks are in ${kept})`)
 })
 server.on('exit', code => process.exit(code ?? 0))
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill('SIGTERM'))
