@@ -22,8 +22,10 @@ function measured(entry: ShelfEntry) {
 /**
  * Puts what is missing of the demo into the database; what is there, changed or deleted by its user stays as
  * it is.
+ * @param file the database; the usual one where it is left out
+ * @param chosen the looks that are put in, with every stencil and paint
  */
-export function seed(file?: string): { stencils: number; paints: number; looks: number } {
+export function seed(file?: string, chosen = looks): { stencils: number; paints: number; looks: number } {
   const { db, stencils: drawer, paints: kit, looks: gallery, settings } = openHouse(file)
   const at = new Date().toISOString()
   // Measured before anything is written: nobody else who writes meanwhile waits for it.
@@ -62,7 +64,7 @@ export function seed(file?: string): { stencils: number; paints: number; looks: 
       added.paints++
     }
     if (added.paints && !settings.cakes().length) settings.setCakes(triedCakes)
-    for (const look of looks) {
+    for (const look of chosen) {
       if (gallery.knows(look.id)) continue
       // What could not be saved again is not put in.
       const read = parseLook(JSON.parse(JSON.stringify(look)))

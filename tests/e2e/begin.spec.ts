@@ -2,7 +2,7 @@ import { expect, test } from './site'
 import { complaints, painted, saved } from './helpers'
 
 // What a newcomer meets: a house with nothing in it.
-test.use({ seeded: false })
+test.use({ begins: 'empty' })
 
 test('an empty house offers three ways; the demo comes on one press, and once', async ({ page }) => {
   test.setTimeout(120_000)

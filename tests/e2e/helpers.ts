@@ -17,6 +17,10 @@ export const drawn = (page: Page): Promise<void> =>
     () => new Promise<void>(resolve => requestAnimationFrame(() => requestAnimationFrame(() => resolve()))),
   )
 
+/** By how many px the page is wider than its window: over 0 it scrolls sideways. */
+export const overWide = (page: Page): Promise<number> =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+
 export async function saved(page: Page): Promise<void> {
   // A change that was just made is told to be waiting once the page has drawn itself anew.
   await drawn(page)

@@ -1,4 +1,7 @@
-/** The screens of the application, and where they are. */
+/** The bench with a look of a few steps. */
+export const BENCH = ['the bench', '/looks/plain-midnight-moth'] as const
+
+/** The other screens of the application, and where they are. */
 export const SCREENS: readonly (readonly [string, string])[] = [
   ['the gallery', '/'],
   ['the drawer', '/drawer'],

@@ -1,9 +1,20 @@
-import { expect, test as base } from '@playwright/test'
+import { expect, test as base, type Browser, type BrowserContext } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+
+/**
+ * What a house begins with: the tests' own looks and a few of the demo, with pictures; with all of the demo, whose
+ * pictures are painted while the test runs; or nothing.
+ */
+type Beginning = 'looks' | 'demo' | 'empty'
+const seeds = (): Record<Beginning, string | undefined> => ({
+  looks: process.env.JANUSFORM_E2E_LOOKS,
+  demo: process.env.JANUSFORM_E2E_DEMO,
+  empty: undefined,
+})
 
 /** A server over a throwaway copy of the house that was seeded for the run. */
 class Site {
@@ -17,16 +28,16 @@ class Site {
   }
 
   /**
-   * Every file of tests begins with the house as it was seeded, or with an empty one: what another file left
-   * behind is gone.
+   * Every file of tests begins with a house as it was seeded: what another file left behind is gone.
    */
-  async begin(file: string, seeded: boolean): Promise<void> {
-    const asked = `${file} ${seeded}`
+  async begin(file: string, beginning: Beginning): Promise<void> {
+    const asked = `${file} ${beginning}`
     if (asked === this.file) return
     await this.end()
     this.file = asked
     this.data = mkdtempSync(join(tmpdir(), 'janusform-e2e-'))
-    if (seeded) cpSync(process.env.JANUSFORM_E2E_SEED!, this.data, { recursive: true })
+    const seed = seeds()[beginning]
+    if (seed) cpSync(seed, this.data, { recursive: true })
     const env = {
       ...process.env,
       JANUSFORM_DATA: this.data,
@@ -60,11 +71,58 @@ class Site {
   }
 }
 
+type Options = Parameters<Browser['newContext']>[0]
+
+/** Forgets what a page has kept on the device, but for the bare heads, which take seconds to draw. */
+async function forget(context: BrowserContext): Promise<void> {
+  const page = await context.newPage()
+  // Of the same origin, and with no script of its own.
+  await page.goto('/api/ways')
+  await page.evaluate(async () => {
+    localStorage.clear()
+    for (const worker of await navigator.serviceWorker.getRegistrations()) await worker.unregister()
+    for (const name of await caches.keys()) await caches.delete(name)
+    for (const { name } of await indexedDB.databases())
+      if (name !== 'janusform-heads')
+        await new Promise(done => {
+          const asked = indexedDB.deleteDatabase(name!)
+          asked.onsuccess = asked.onerror = asked.onblocked = done
+        })
+  })
+  await page.close()
+}
+
+/** One browser context for the tests of a worker that ask for the same device: scripts stay compiled. */
+class Device {
+  private context: BrowserContext | null = null
+  private made = ''
+
+  constructor(private readonly browser: Browser) {}
+
+  async begin(options: Options): Promise<BrowserContext> {
+    const asked = JSON.stringify(options)
+    if (asked !== this.made) {
+      await this.context?.close()
+      this.context = await this.browser.newContext(options)
+      this.made = asked
+    }
+    await forget(this.context!)
+    return this.context!
+  }
+
+  async end(): Promise<void> {
+    for (const page of this.context?.pages() ?? []) await page.close()
+  }
+}
+
 /** What the console says of faults of the program; what a server answers or fails to is up to each test. */
 const FAULT = /DataCloneError|TypeError|ReferenceError|RangeError|\[Vue warn\]|Unhandled/
 
 /** Every worker has a server of its own, begun anew for each file. */
-export const test = base.extend<{ seeded: boolean; fresh: void }, { house: Site; site: string }>({
+export const test = base.extend<
+  { begins: Beginning; fresh: void },
+  { house: Site; site: string; device: Device }
+>({
   house: [
     async ({}, use, worker) => {
       const house = new Site(4611 + worker.parallelIndex)
@@ -74,10 +132,15 @@ export const test = base.extend<{ seeded: boolean; fresh: void }, { house: Site;
     { scope: 'worker' },
   ],
   site: [async ({ house }, use) => use(house.address), { scope: 'worker' }],
-  seeded: [true, { option: true }],
+  device: [async ({ browser }, use) => use(new Device(browser)), { scope: 'worker' }],
+  begins: ['looks', { option: true }],
+  context: async ({ device, viewport, hasTouch, baseURL, fresh: _ }, use) => {
+    await use(await device.begin({ viewport, hasTouch, baseURL, acceptDownloads: true }))
+    await device.end()
+  },
   fresh: [
-    async ({ house, seeded }, use, info) => {
-      await house.begin(info.file, seeded)
+    async ({ house, begins }, use, info) => {
+      await house.begin(info.file, begins)
       await use()
     },
     { auto: true },
