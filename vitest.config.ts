@@ -18,6 +18,8 @@ export default defineConfig({
     projects: [
       project('unit', 'tests/unit/**/*.test.ts', { ...shared, exclude: [APP] }),
       project('unit app', APP, {}),
+      // Each file starts the built server, and asks it.
+      project('routes', 'tests/routes/**/*.test.ts', { isolate: true }),
       project('reference', 'tests/reference/**/*.test.ts', shared),
     ],
   },

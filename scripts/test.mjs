@@ -1,102 +1,110 @@
-// Everything that must hold: lint, types, unit, reference, build, e2e. Ends with a line "N passed, N failed".
-import { spawn, spawnSync } from 'node:child_process'
-import { readFileSync, rmSync } from 'node:fs'
+// Everything that must hold: format, lint, types, build, tests. Ends with a line "N passed, N failed".
+import { spawn } from 'node:child_process'
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { durationsOf, slowest, tooLong } from './durations.mjs'
 import { buildApp, chromium, installPackages, orSentence, root } from './ready.mjs'
 
 orSentence(installPackages)
 const browser = chromium()
 const started = Date.now()
-let passed = 0,
-  failed = 0
+const counts = { passed: 0, failed: 0 }
+const seconds = since => ((Date.now() - since) / 1000).toFixed(1)
 
-/** Runs one stage; a stage that reports tests counts them, another counts as one. */
-function stage(name, command, args, report, env = {}) {
-  const begun = Date.now()
-  console.log(`\n== ${name}`)
-  if (report) rmSync(join(root, report.file), { force: true })
-  const ok =
-    spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0
-  let counts = { passed: ok ? 1 : 0, failed: ok ? 0 : 1 }
-  if (report) {
-    try {
-      counts = report.read(JSON.parse(readFileSync(join(root, report.file), 'utf8')))
-      if (!ok && counts.failed === 0) counts.failed = 1
-    } catch {
-      counts = { passed: 0, failed: 1 }
-    }
-  }
-  passed += counts.passed
-  failed += counts.failed
-  console.log(
-    `== ${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`,
-  )
-}
-
-/** Runs one stage that counts as one while others go on; what it prints is shown when it ends. */
-function beside(name, command, args) {
+/**
+ * Runs a command. One whose tests are counted shows what it prints as it comes; another counts as one, and is shown
+ * when it ends, so that several may go on side by side.
+ */
+function stage(name, command, args, { report, env = {} } = {}) {
   const begun = Date.now()
   let text = ''
+  if (report) {
+    console.log(`\n== ${name}`)
+    rmSync(join(root, report.file), { force: true })
+  }
   return new Promise(resolve => {
-    const child = spawn(command, args, { cwd: root })
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', data => (text += data))
+    const child = spawn(command, args, {
+      cwd: root,
+      env: { ...process.env, ...env },
+      stdio: report ? 'inherit' : ['ignore', 'pipe', 'pipe'],
+    })
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', data => (text += data))
     child.on('error', error => (text += `${error}\n`))
     child.on('close', code => {
-      if (code === 0) passed++
-      else failed++
-      console.log(
-        `\n== ${name}\n${text}== ${name}: ${code === 0 ? '1 passed, 0 failed' : '0 passed, 1 failed'} (${((Date.now() - begun) / 1000).toFixed(1)} s)`,
-      )
+      const own = report ? counted(report, code) : { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 }
+      counts.passed += own.passed
+      counts.failed += own.failed
+      if (!report) console.log(`\n== ${name}\n${text.trimEnd()}`)
+      console.log(`== ${name}: ${own.passed} passed, ${own.failed} failed (${seconds(begun)} s)`)
       resolve()
     })
   })
 }
 
-const vitest = file => ({
-  file,
-  read: r => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numFailedTestSuites }),
-})
-const readPlaywright = ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky })
-stage('prepare', 'npx', ['nuxt', 'prepare', '--logLevel=silent'])
+/** What a report of tests says; a run that fails without a failed test counts as one. */
+function counted({ file, read }, code) {
+  try {
+    const own = read(JSON.parse(readFileSync(join(root, file), 'utf8')))
+    return { ...own, failed: own.failed || (code === 0 ? 0 : 1) }
+  } catch {
+    return { passed: 0, failed: 1 }
+  }
+}
+
+/** Does some work that counts as one. */
+function work(name, job) {
+  const begun = Date.now()
+  console.log(`\n== ${name}`)
+  try {
+    job()
+    counts.passed++
+  } catch (error) {
+    counts.failed++
+    console.error(String(error))
+  }
+  console.log(`== ${name}: ${seconds(begun)} s`)
+}
+
+const VITEST = 'test-results/vitest.json'
+const BROWSER = 'test-results/e2e.json'
+mkdirSync(join(root, 'test-results'), { recursive: true })
+await stage('prepare', 'npx', ['nuxt', 'prepare', '--logLevel=silent'])
 // These only read, and each uses one core: the long one runs beside the short ones.
-const typecheck = beside('types of app and server', 'npx', ['nuxt', 'typecheck'])
-await beside('format', 'npx', ['prettier', '--check', '--log-level=warn', '.'])
-await beside('rooms', 'node', ['scripts/rooms.mjs', '--check'])
-await beside('unused exports', 'npx', ['knip'])
-await beside('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
-await beside('types of core', 'npx', ['tsc', '-p', 'tsconfig.core.json'])
+const typecheck = stage('types of app and server', 'npx', ['nuxt', 'typecheck'])
+await stage('format', 'npx', ['prettier', '--check', '--log-level=warn', '.'])
+await stage('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
 await typecheck
-for (const project of ['unit', 'reference']) {
-  const file = `test-results/${project}.json`
-  stage(
-    project,
-    'npx',
-    [
-      'vitest',
-      'run',
-      '--project',
-      `${project}*`,
-      '--reporter=default',
-      '--reporter=json',
-      `--outputFile=${file}`,
-    ],
-    vitest(file),
-  )
-}
-console.log('\n== build')
-try {
-  buildApp()
-  passed++
-} catch (error) {
-  failed++
-  console.error(String(error))
-}
-stage(
-  'e2e',
+const core = stage('types of core', 'npx', ['tsc', '-p', 'tsconfig.core.json'])
+await stage('rooms', 'node', ['scripts/rooms.mjs', '--check'])
+await stage('unused exports', 'npx', ['knip'])
+await core
+work('build', buildApp)
+await stage(
+  'unit, routes, reference',
   'npx',
-  ['playwright', 'test'],
-  { file: 'test-results/e2e.json', read: readPlaywright },
-  { CHROMIUM: browser, PLAYWRIGHT_JSON_OUTPUT_NAME: 'test-results/e2e.json' },
+  ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile=${VITEST}`],
+  {
+    report: {
+      file: VITEST,
+      read: r => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numFailedTestSuites }),
+    },
+  },
 )
-console.log(`\n${((Date.now() - started) / 1000).toFixed(0)} s\n${passed} passed, ${failed} failed`)
-process.exit(failed ? 1 : 0)
+await stage('browser', 'npx', ['playwright', 'test'], {
+  report: {
+    file: BROWSER,
+    read: ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+  },
+  env: { CHROMIUM: browser, PLAYWRIGHT_JSON_OUTPUT_NAME: BROWSER },
+})
+
+work('durations', () => {
+  const durations = durationsOf({ vitest: join(root, VITEST), browser: join(root, BROWSER) })
+  writeFileSync(join(root, 'test-results/durations.json'), JSON.stringify(durations, null, 1))
+  console.log(`The twenty slowest tests, s:\n${slowest(durations, 20)}`)
+  const long = tooLong(durations)
+  if (long.length)
+    throw new Error(`These take too long, and scripts/slow.json gives no reason:\n${long.join('\n')}`)
+})
+console.log(`\n${seconds(started)} s\n${counts.passed} passed, ${counts.failed} failed`)
+process.exit(counts.failed ? 1 : 0)

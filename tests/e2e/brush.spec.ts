@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './site'
-import { complaints, difference, look, openBench, openNew, painted, saved } from './helpers'
+import { complaints, difference, look, openNew, painted, saved } from './helpers'
 
 /** What the page reports wrong; checked after each test. */
 let wrong: string[] = []
@@ -253,18 +253,6 @@ test('a print that gets lost is outlined by one press, and several steps are sel
     .click({ modifiers: ['Shift'] })
   await page.keyboard.press('Delete')
   await expect(page.locator('[data-step]')).toHaveCount(0)
-})
-
-test('every look of the demo opens, is painted, and is told', async ({ page }) => {
-  test.setTimeout(150_000)
-  for (const name of ['midnight-moth', 'koi-lantern', 'harbour-lion', 'storm-kite']) {
-    await openBench(page, `demo-${name}`)
-    await expect(page.locator('[data-step]').first()).toBeVisible()
-    await page.locator('[data-step]').last().click()
-    await expect(page.getByLabel('Name of the step')).not.toHaveValue('')
-  }
-  await page.goto('/looks/demo-storm-kite/steps')
-  await expect(page.getByText('Kite', { exact: true }).first()).toBeVisible()
 })
 
 test('glitter on wet paint follows it through the strip', async ({ page }) => {

@@ -1,8 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { expect, test, type Page } from './site'
+import { Site } from '../server'
 import { complaints, look } from './helpers'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
@@ -189,37 +186,14 @@ test('the look deleted meanwhile, and the same look on another device, are told;
   await context.close()
 })
 
-/** A server of its own, which can be killed. */
-function server(data: string, port: number): ChildProcess {
-  return spawn('node', ['.output/server/index.mjs'], {
-    env: { ...process.env, JANUSFORM_DATA: data, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) },
-    stdio: 'ignore',
-  })
-}
-async function up(address: string): Promise<void> {
-  await expect
-    .poll(
-      () =>
-        fetch(`${address}/api/paints`).then(
-          r => r.ok,
-          () => false,
-        ),
-      { timeout: 30_000 },
-    )
-    .toBe(true)
-}
-
 test('thirty steps with the server killed in the middle, and a reload without it: no time and no answer is lost', async ({
   browser,
 }, info) => {
   test.setTimeout(150_000)
-  const data = mkdtempSync(join(tmpdir(), 'janusform-chair-'))
-  cpSync(process.env.JANUSFORM_E2E_SEED!, data, { recursive: true })
-  const port = 4680 + info.parallelIndex
-  const address = `http://127.0.0.1:${port}`
-  let running = server(data, port)
-  await up(address)
-  const context = await browser.newContext({ baseURL: address, viewport: { width: 390, height: 844 } })
+  // A server of its own, which can be killed.
+  const own = new Site(4680 + info.parallelIndex)
+  await own.begin('looks')
+  const context = await browser.newContext({ baseURL: own.address, viewport: { width: 390, height: 844 } })
   const page = await context.newPage()
   // Thirty steps: those of a look, once more and once more.
   const { look: base } = await look(page, 'plain-fern-stag')
@@ -257,7 +231,7 @@ test('thirty steps with the server killed in the middle, and a reload without it
     await done(page)
     await page.waitForTimeout(120)
   }
-  running.kill('SIGKILL')
+  await own.stop('SIGKILL')
   for (let n = 10; n < 14; n++) {
     await done(page)
     await page.waitForTimeout(120)
@@ -267,8 +241,7 @@ test('thirty steps with the server killed in the middle, and a reload without it
   await page.reload()
   await expect(count(page)).toHaveText('15 of 30', { timeout: 30_000 })
   for (let n = 14; n < 22; n++) await done(page)
-  running = server(data, port)
-  await up(address)
+  await own.start()
   for (let n = 22; n < 30; n++) await done(page)
   const after = page.getByTestId('chair-after')
   await expect(after.locator('[data-went]')).toHaveCount(30)
@@ -285,6 +258,5 @@ test('thirty steps with the server killed in the middle, and a reload without it
   expect(Math.abs(sum - run.seconds)).toBeLessThan(30 * 0.05 + 0.1)
   expect(run.seconds).toBeGreaterThan(14 * 0.12)
   await context.close()
-  running.kill()
-  rmSync(data, { recursive: true, force: true })
+  await own.end()
 })

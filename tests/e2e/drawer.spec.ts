@@ -1,5 +1,4 @@
 import { expect, test } from './site'
-import { PDFDocument } from 'pdf-lib'
 import { complaints, look, openBench, painted, saved } from './helpers'
 
 const svg = (body: string, head = 'width="80mm" height="80mm" viewBox="0 0 80 80"') =>
@@ -135,18 +134,4 @@ test('the tray ranks what fits a zone and a picked spot, and lays the chosen ste
   await expect.poll(async () => Number(await page.getByLabel('Down, mm').inputValue())).toBeGreaterThan(70)
   await page.keyboard.press('Control+z')
   await saved(page)
-})
-
-test('a stencil prints at 1:1 on A4 and leaves as SVG and DXF', async ({ request }) => {
-  const pdf = await request.get('/api/stencils/honeycomb/print.pdf')
-  expect(pdf.headers()['content-type']).toBe('application/pdf')
-  const pages = (await PDFDocument.load(await pdf.body())).getPages().map(p => p.getSize())
-  expect(pages).toHaveLength(1)
-  expect([pages[0]!.width, pages[0]!.height].map(v => Math.round((v / 72) * 25.4)).sort()).toEqual([210, 297])
-  expect(await (await request.get('/api/stencils/honeycomb/file.svg')).text()).toContain(
-    'width="120mm" height="90mm"',
-  )
-  expect(await (await request.get('/api/stencils/honeycomb/file.dxf')).text()).toMatch(/\$INSUNITS\n70\n4\n/)
-  const refused = await request.patch('/api/stencils/honeycomb', { data: { copies: -1 } })
-  expect([refused.status(), (await refused.json()).message]).toEqual([422, '"copies" must not be negative.'])
 })

@@ -163,24 +163,6 @@ test('an earlier version opens beside the present one', async ({ page }) => {
   expect((await look(page, id)).look.steps).toHaveLength(1)
 })
 
-test('no demo look scrolls the bench into the blank', async ({ page }) => {
-  // A dozen looks are opened one after the other.
-  test.setTimeout(180_000)
-  const looks = ((await (await page.request.get('/api/looks')).json()) as { id: string }[]).filter(l =>
-    l.id.startsWith('demo-'),
-  )
-  expect(looks.length).toBeGreaterThan(8)
-  for (const { id } of looks) {
-    await page.goto(`/looks/${id}`)
-    await expect(page.locator('[data-step]').first()).toBeVisible()
-    const over = await page.evaluate(() => [
-      document.documentElement.scrollWidth - window.innerWidth,
-      document.documentElement.scrollHeight - window.innerHeight,
-    ])
-    expect(over, id).toEqual([0, 0])
-  }
-})
-
 test('every palette and popover opens whole inside the window', async ({ page }) => {
   await openNew(page)
   const panel = page.locator('[data-floating]')

@@ -1,73 +1,16 @@
 import { expect, test as base, type Browser, type BrowserContext } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
-import { once } from 'node:events'
-import { cpSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import type { Beginning } from '../houses'
+import { Site } from '../server'
 
-/**
- * What a house begins with: the tests' own looks and a few of the demo, with pictures; with all of the demo, whose
- * pictures are painted while the test runs; or nothing.
- */
-type Beginning = 'looks' | 'demo' | 'empty'
-const seeds = (): Record<Beginning, string | undefined> => ({
-  looks: process.env.JANUSFORM_E2E_LOOKS,
-  demo: process.env.JANUSFORM_E2E_DEMO,
-  empty: undefined,
-})
-
-/** A server over a throwaway copy of the house that was seeded for the run. */
-class Site {
-  readonly address: string
-  private server: ChildProcess | null = null
-  private data = ''
+/** A worker's server: every file of tests begins with a house as it was seeded. */
+class House extends Site {
   private file = ''
 
-  constructor(private readonly port: number) {
-    this.address = `http://127.0.0.1:${port}`
-  }
-
-  /**
-   * Every file of tests begins with a house as it was seeded: what another file left behind is gone.
-   */
-  async begin(file: string, beginning: Beginning): Promise<void> {
+  async ofFile(file: string, beginning: Beginning): Promise<void> {
     const asked = `${file} ${beginning}`
     if (asked === this.file) return
-    await this.end()
     this.file = asked
-    this.data = mkdtempSync(join(tmpdir(), 'janusform-e2e-'))
-    const seed = seeds()[beginning]
-    if (seed) cpSync(seed, this.data, { recursive: true })
-    const env = {
-      ...process.env,
-      JANUSFORM_DATA: this.data,
-      NITRO_HOST: '127.0.0.1',
-      NITRO_PORT: String(this.port),
-    }
-    this.server = spawn('node', ['.output/server/index.mjs'], { env, stdio: 'ignore' })
-    await this.up()
-  }
-
-  async end(): Promise<void> {
-    if (this.server && this.server.exitCode === null) {
-      const gone = once(this.server, 'exit')
-      this.server.kill()
-      await gone
-    }
-    if (this.data) rmSync(this.data, { recursive: true, force: true })
-  }
-
-  private async up(): Promise<void> {
-    for (let n = 0; n < 200; n++) {
-      const ok = await fetch(`${this.address}/api/paints`).then(
-        r => r.ok,
-        () => false,
-      )
-      if (ok) return
-      if (this.server!.exitCode !== null) break
-      await new Promise(resolve => setTimeout(resolve, 150))
-    }
-    throw new Error(`The server at ${this.address} did not start.`)
+    await this.begin(beginning)
   }
 }
 
@@ -121,11 +64,11 @@ const FAULT = /DataCloneError|TypeError|ReferenceError|RangeError|\[Vue warn\]|U
 /** Every worker has a server of its own, begun anew for each file. */
 export const test = base.extend<
   { begins: Beginning; fresh: void },
-  { house: Site; site: string; device: Device }
+  { house: House; site: string; device: Device }
 >({
   house: [
     async ({}, use, worker) => {
-      const house = new Site(4611 + worker.parallelIndex)
+      const house = new House(4611 + worker.parallelIndex)
       await use(house)
       await house.end()
     },
@@ -140,7 +83,7 @@ export const test = base.extend<
   },
   fresh: [
     async ({ house, begins }, use, info) => {
-      await house.begin(info.file, begins)
+      await house.ofFile(info.file, begins)
       await use()
     },
     { auto: true },

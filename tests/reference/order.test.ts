@@ -1,51 +1,64 @@
-import { beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { Budget, shortest, vapourPressure } from '#core/order'
-import { randomWork } from '../instances'
+import { answers, digestOf, ofToday, shortWorks, wholeWorks, type Case } from '../solved'
 import { solver } from '../solver'
 
-// The order of the steps, held against a general mixed-integer solver that knows nothing of ours.
+// The order of the steps, held against a general mixed-integer solver that knows nothing of ours. Its answers are
+// kept, since it takes a minute for them; every day it finds some of them again.
 
 const LONG = { limitMs: 20_000, clock: () => performance.now() }
-let solve: Awaited<ReturnType<typeof solver>>
-beforeAll(async () => {
-  solve = await solver()
-})
+const kept = answers()
 
-/** Sizes from 6 to 12 tasks, the larger ones seldom: the solver takes seconds for them. */
-const sizeOf = (seed: number): number => (seed % 20 === 0 ? 12 : seed % 10 === 5 ? 10 : 6 + (seed % 3))
+/** What the solver has found for a work. */
+function solvedOf(one: Case) {
+  const { digest, solved } = kept[one.name]!
+  expect(digest, `${one.name}: the work has changed; have it solved anew with "npm run solve"`).toBe(
+    digestOf(one),
+  )
+  return solved
+}
 
 describe('the shortest order', () => {
   it('is the optimum of a general solver on 120 random works with lags and windows', () => {
     let none = 0
-    for (let seed = 1; seed <= 120; seed++) {
-      const work = randomWork(sizeOf(seed), seed, { ordered: 0.3, windows: 0.15, optional: 0 })
-      const own = shortest(work, LONG)
-      const other = solve(work)
+    for (const one of wholeWorks()) {
+      const own = shortest(one.work, LONG)
+      const other = solvedOf(one)
       if (!other) none++
-      expect(own?.finish ?? null, `work ${seed}`).toEqual(other ? expect.closeTo(other.finish, 4) : null)
+      expect(own?.finish ?? null, one.name).toEqual(other ? expect.closeTo(other.finish, 4) : null)
       if (!own) continue
       expect(own.proven).toBe(true)
-      expect(own.order).toHaveLength(work.tasks.length)
+      expect(own.order).toHaveLength(one.work.tasks.length)
     }
     // Some cannot be done at all: both say so.
     expect(none).toBeGreaterThan(0)
     expect(none).toBeLessThan(60)
-  }, 200_000)
+  })
 })
 
 describe('what is done within a budget', () => {
   it('is the optimum of a general solver on 100 random works with optional tasks, pairs and needs', () => {
-    for (let seed = 1; seed <= 100; seed++) {
-      const work = randomWork(6 + (seed % 3), 1000 + seed, { ordered: 0.25, windows: 0.1, optional: 0.5 })
-      const whole = work.tasks.reduce((sum, t) => sum + t.seconds, 0)
-      const budget = Math.round(whole * (0.5 + (seed % 5) / 8))
-      const own = new Budget(work).within(budget, LONG)
-      const other = solve(work, budget)
-      expect(own && { finish: own.plan.finish, worth: own.worth }, `work ${seed}`).toEqual(
+    for (const one of shortWorks()) {
+      const own = new Budget(one.work).within(one.budget, LONG)
+      const other = solvedOf(one)
+      expect(own && { finish: own.plan.finish, worth: own.worth }, one.name).toEqual(
         other && { finish: expect.closeTo(other.finish, 3), worth: other.worth },
       )
     }
-  }, 200_000)
+  })
+})
+
+describe('the answers of the solver that are kept', () => {
+  it('are what it finds today, for a dozen of the works, others every day', async () => {
+    const solve = await solver()
+    const small = [...wholeWorks(), ...shortWorks()].filter(({ work }) => work.tasks.length < 10)
+    for (const one of ofToday(small, Math.ceil(small.length / 12))) {
+      const now = solve(one.work, one.budget)
+      expect(now, one.name).toEqual(
+        kept[one.name]!.solved && { ...kept[one.name]!.solved, finish: expect.closeTo(now!.finish, 4) },
+      )
+    }
+  })
 })
 
 describe('the pressure of water vapour', () => {
