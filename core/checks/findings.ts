@@ -16,7 +16,7 @@ import { wetGround } from './wetGround'
 import { wipedOut } from './wipedOut'
 
 /** Every check, in the order in which its findings are told. */
-export const CHECKS: Readonly<Record<string, Check>> = {
+const CHECKS: Readonly<Record<string, Check>> = {
   answers,
   wetGround,
   wipedOut,

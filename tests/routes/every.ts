@@ -12,7 +12,7 @@ interface Route {
 }
 
 /** Every route under some folders of server/api; a file that lies in none is one of "room". */
-export function routesUnder(groups: readonly string[]): Route[] {
+function routesUnder(groups: readonly string[]): Route[] {
   const files = readdirSync(API, { recursive: true, encoding: 'utf8' })
   return files.flatMap(file => {
     const [, path, method] = /^(.*)\.(get|post|put|patch|delete)\.ts$/.exec(file) ?? []
