@@ -19,7 +19,7 @@ export default defineConfig({
       project('unit', 'tests/unit/**/*.test.ts', { ...shared, exclude: [APP] }),
       project('unit app', APP, {}),
       // Each file starts the built server, and asks it.
-      project('routes', 'tests/routes/**/*.test.ts', { isolate: true }),
+      project('routes', 'tests/routes/**/*.test.ts', { globalSetup: 'tests/e2e/setup.ts' }),
       project('reference', 'tests/reference/**/*.test.ts', shared),
     ],
   },

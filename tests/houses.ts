@@ -50,15 +50,21 @@ export function houseOf(kind: Beginning): string | undefined {
   mkdirSync(KEPT, { recursive: true })
   // Those of sources that are no more go.
   for (const name of readdirSync(KEPT))
-    if (!name.endsWith(now)) rmSync(join(KEPT, name), { recursive: true, force: true })
+    if (!name.includes(now)) rmSync(join(KEPT, name), { recursive: true, force: true })
   const data = mkdtempSync(join(tmpdir(), 'janusform-seed-'))
   const on = kind === 'demo' ? houseOf('looks') : undefined
   if (on) cpSync(on, data, { recursive: true })
   const env = { ...process.env, JANUSFORM_DATA: data }
   execFileSync('npx', ['tsx', 'tests/e2e/houses.ts', kind], { env, stdio: ['ignore', 'ignore', 'inherit'] })
-  // Its name comes last: what was broken off is no house.
-  cpSync(data, `${folder}.tmp`, { recursive: true })
-  renameSync(`${folder}.tmp`, folder)
+  // Its name comes last: what was broken off is no house, and of two that are made at once one is enough.
+  const whole = `${folder}-${process.pid}.tmp`
+  cpSync(data, whole, { recursive: true })
+  try {
+    renameSync(whole, folder)
+  } catch (error) {
+    if (!existsSync(folder)) throw error
+    rmSync(whole, { recursive: true, force: true })
+  }
   rmSync(data, { recursive: true, force: true })
   return folder
 }

@@ -20,15 +20,14 @@ export default defineNitroPlugin(nitro => {
     await before?.(event, response)
   }
   const tend = async () => {
-    try {
-      usePaintAhead().begin()
-      await thin()
-      await lookForDamage()
-      await dailyBackup()
-    } catch (error) {
-      // Told to the painter by the first request; here for whoever started the server.
-      console.error(houseTrouble(error)?.message ?? error)
-    }
+    // What one of them cannot do keeps none of the others from it: a backup most of all.
+    for (const job of [() => usePaintAhead().begin(), thin, lookForDamage, dailyBackup])
+      try {
+        await job()
+      } catch (error) {
+        // Told to the painter by the first request; here for whoever started the server.
+        console.error(houseTrouble(error)?.message ?? error)
+      }
   }
   const first = setTimeout(() => void tend(), FIRST_MS)
   const hourly = setInterval(() => void tend(), HOUR_MS).unref()
