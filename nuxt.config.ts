@@ -64,6 +64,14 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, include: ['../tests/unit/app/**/*.ts'] },
+    tsConfig: {
+      compilerOptions: {
+        noUncheckedIndexedAccess: true,
+        // What has not changed is not checked again.
+        incremental: true,
+        tsBuildInfoFile: '../node_modules/.cache/janusform/app.tsbuildinfo',
+      },
+      include: ['../tests/unit/app/**/*.ts', '../tests/components/**/*.ts'],
+    },
   },
 })

@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { execSync } from 'node:child_process'
+import { chromium } from './scripts/ready.mjs'
 
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -18,7 +18,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? execSync('command -v chromium', { encoding: 'utf8' }).trim(),
+      executablePath: process.env.CHROMIUM ?? chromium(),
       // Scrollbars take room in every browser that people use.
       ignoreDefaultArgs: ['--hide-scrollbars'],
       args: [

@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
+import { asNuxt } from './tests/components/asNuxt.ts'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const alias = { '#core': here('./core'), '~~': here('.'), '~': here('./app') }
@@ -18,6 +19,13 @@ export default defineConfig({
     projects: [
       project('unit', 'tests/unit/**/*.test.ts', { ...shared, exclude: [APP] }),
       project('unit app', APP, {}),
+      {
+        ...project('components', 'tests/components/**/*.test.ts', {
+          environment: 'happy-dom',
+          setupFiles: 'tests/components/setup.ts',
+        }),
+        plugins: asNuxt(),
+      },
       // Each file starts the built server, and asks it.
       project('routes', 'tests/routes/**/*.test.ts', { globalSetup: 'tests/e2e/setup.ts' }),
       project('reference', 'tests/reference/**/*.test.ts', shared),

@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import type { StencilKind } from '../core/stencil'
 
 /** What is written beside the stencil files about each of them. */
@@ -11,12 +13,10 @@ export interface ShelfEntry {
   heading: number | null
 }
 
-const folder = new URL('./stencils/', import.meta.url)
+const folder = join(dirname(fileURLToPath(import.meta.url)), 'stencils')
 
 /** The demo stencils as written, in the order in which they are shown. */
-export const shelf: readonly ShelfEntry[] = JSON.parse(
-  readFileSync(new URL('collection.json', folder), 'utf8'),
-)
+export const shelf: readonly ShelfEntry[] = JSON.parse(readFileSync(join(folder, 'collection.json'), 'utf8'))
 
 /** The text of a demo stencil's SVG file. */
-export const shelfSvg = (id: string): string => readFileSync(new URL(`${id}.svg`, folder), 'utf8')
+export const shelfSvg = (id: string): string => readFileSync(join(folder, `${id}.svg`), 'utf8')

@@ -17,14 +17,23 @@ if (!changed.length) {
   process.exit(0)
 }
 const code = changed.filter(file => /\.(ts|mts|mjs|vue)$/.test(file))
-const sources = code.filter(file => /^(core|server|app|demo|tests\/unit)\//.test(file))
+/** The folders of tests of each room that was touched; a test that was touched is run itself. */
+const tests = new Set(
+  code.flatMap(file => {
+    if (/\.test\.ts$/.test(file)) return /^tests\/(unit|components)\//.test(file) ? [file] : []
+    const [top, room] = file.split('/')
+    if (top === 'core') return [`tests/unit/${room.replace(/\.ts$/, '')}`]
+    if (top === 'server') return ['tests/unit/server']
+    return top === 'app' ? ['tests/unit/app', 'tests/components'] : []
+  }),
+)
 
 /** Runs a command, shows what it prints when it fails, and tells whether it did not. */
-function run(name, command, args) {
+function run(name, command, args, env = {}) {
   const started = Date.now()
   let text = ''
   return new Promise(resolve => {
-    const child = spawn(command, args, { cwd: root })
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env } })
     for (const stream of [child.stdout, child.stderr]) stream.on('data', data => (text += data))
     child.on('close', status => {
       const took = ((Date.now() - started) / 1000).toFixed(1)
@@ -43,11 +52,14 @@ const types = run(
 )
 const rest = [
   await run('format', 'npx', ['prettier', '--check', '--ignore-unknown', '--log-level=warn', ...changed]),
-  !code.length || (await run('lint', 'npx', ['eslint', '--max-warnings', '0', '--no-warn-ignored', ...code])),
-  !sources.length ||
+  !code.length ||
+    (await run('lint with types', 'npx', ['eslint', '--max-warnings', '0', '--no-warn-ignored', ...code], {
+      LINT_TYPES: '1',
+    })),
+  !tests.size ||
     (await run('tests of what is touched', 'npx', [
-      ...['vitest', 'related', '--run', '--passWithNoTests', '--project', 'unit*', '--maxWorkers', '1'],
-      ...sources,
+      ...['vitest', 'run', '--passWithNoTests', '--project', 'unit*', '--project', 'components'],
+      ...tests,
     ])),
 ]
 const good = (await types) && rest.every(Boolean)

@@ -71,19 +71,27 @@ export function installPackages() {
   writeFileSync(stamp, lock)
 }
 
-/** Path of Chromium; installs Debian's package when there is none and this machine has apt. */
+/** The packages of Debian that hold a Chromium, the lightest first: the shell is the same browser without windows. */
+const BROWSERS = ['chromium-headless-shell', 'chromium']
+const whereIs = command =>
+  spawnSync('sh', ['-c', `command -v ${command}`], { encoding: 'utf8' }).stdout.trim()
+
+/** Installs a package of Debian where this machine has apt; says whether it is there. */
+function installed(name) {
+  if (whereIs(name)) return true
+  if (!whereIs('apt-get')) return false
+  console.log(`Installing ${name} from Debian's packages ...`)
+  const sudo = process.getuid?.() === 0 ? '' : 'sudo '
+  const get = `${sudo}apt-get update -qq && ${sudo}apt-get install -y -qq --no-install-recommends ${name}`
+  spawnSync('sh', ['-c', get], { stdio: ['ignore', 'ignore', 'inherit'] })
+  return whereIs(name) !== ''
+}
+
+/** Path of a Chromium that draws pages without a screen; installed when there is none and this machine has apt. */
 export function chromium() {
-  const find = () => spawnSync('sh', ['-c', 'command -v chromium'], { encoding: 'utf8' }).stdout.trim()
-  if (!find()) {
-    console.log("Installing Chromium from Debian's packages ...")
-    const sudo = process.getuid?.() === 0 ? '' : 'sudo '
-    execSync(`${sudo}apt-get update -qq && ${sudo}apt-get install -y -qq --no-install-recommends chromium`, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-    })
-  }
-  const path = find()
-  if (!path) throw new Error('Chromium is missing: install the package "chromium".')
-  return path
+  const name = BROWSERS.find(installed)
+  if (!name) throw new Error(`Chromium is missing: install the package "${BROWSERS.join('" or "')}".`)
+  return whereIs(name)
 }
 
 /** The newest change among the files that the built application is made of. */

@@ -185,7 +185,7 @@ async function sound(page: Page, states: readonly State[]): Promise<void> {
 }
 
 test.beforeEach(async ({ page }) => {
-  await page.addInitScript(() => localStorage.setItem('janusform-theme', 'light'))
+  await page.evaluate(() => localStorage.setItem('janusform-theme', 'light'))
 })
 
 test('no screen breaks a rule of WCAG 2.2, A or AA, in either theme', async ({ page }) => {

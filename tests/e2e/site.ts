@@ -1,4 +1,4 @@
-import { expect, test as base, type Browser, type BrowserContext } from '@playwright/test'
+import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test'
 import type { Beginning } from '../houses'
 import { Site } from '../server'
 
@@ -17,8 +17,7 @@ class House extends Site {
 type Options = Parameters<Browser['newContext']>[0]
 
 /** Forgets what a page has kept on the device, but for the bare heads, which take seconds to draw. */
-async function forget(context: BrowserContext): Promise<void> {
-  const page = await context.newPage()
+async function forget(page: Page): Promise<void> {
   // Of the same origin, and with no script of its own.
   await page.goto('/api/ways')
   await page.evaluate(async () => {
@@ -32,29 +31,37 @@ async function forget(context: BrowserContext): Promise<void> {
           asked.onsuccess = asked.onerror = asked.onblocked = done
         })
   })
-  await page.close()
 }
 
-/** One browser context for the tests of a worker that ask for the same device: scripts stay compiled. */
+/**
+ * One browser context and one page for the tests of a worker that ask for the same device: scripts stay compiled,
+ * and a page need not be opened for each test. A test that changes what a page cannot forget, such as a script that
+ * runs before all others, opens a context of its own.
+ */
 class Device {
   private context: BrowserContext | null = null
+  private page: Page | null = null
   private made = ''
 
   constructor(private readonly browser: Browser) {}
 
-  async begin(options: Options): Promise<BrowserContext> {
+  async begin(options: Options): Promise<{ context: BrowserContext; page: Page }> {
     const asked = JSON.stringify(options)
-    if (asked !== this.made) {
+    if (asked !== this.made || !this.page || this.page.isClosed()) {
       await this.context?.close()
       this.context = await this.browser.newContext(options)
+      this.page = await this.context.newPage()
       this.made = asked
-    }
-    await forget(this.context!)
-    return this.context!
+    } else if (options?.viewport) await this.page.setViewportSize(options.viewport)
+    await forget(this.page)
+    return { context: this.context!, page: this.page }
   }
 
+  /** Closes the pages that a test has opened besides its own, and ends what it has asked of that one. */
   async end(): Promise<void> {
-    for (const page of this.context?.pages() ?? []) await page.close()
+    for (const page of this.context?.pages() ?? []) if (page !== this.page) await page.close()
+    this.page?.removeAllListeners()
+    await this.page?.unrouteAll({ behavior: 'ignoreErrors' })
   }
 }
 
@@ -63,7 +70,7 @@ const FAULT = /DataCloneError|TypeError|ReferenceError|RangeError|\[Vue warn\]|U
 
 /** Every worker has a server of its own, begun anew for each file. */
 export const test = base.extend<
-  { begins: Beginning; fresh: void },
+  { begins: Beginning; fresh: void; used: { context: BrowserContext; page: Page } },
   { house: House; site: string; device: Device }
 >({
   house: [
@@ -77,10 +84,11 @@ export const test = base.extend<
   site: [async ({ house }, use) => use(house.address), { scope: 'worker' }],
   device: [async ({ browser }, use) => use(new Device(browser)), { scope: 'worker' }],
   begins: ['looks', { option: true }],
-  context: async ({ device, viewport, hasTouch, baseURL, fresh: _ }, use) => {
+  used: async ({ device, viewport, hasTouch, baseURL, fresh: _ }, use) => {
     await use(await device.begin({ viewport, hasTouch, baseURL, acceptDownloads: true }))
     await device.end()
   },
+  context: async ({ used }, use) => use(used.context),
   fresh: [
     async ({ house, begins }, use, info) => {
       await house.ofFile(info.file, begins)
@@ -89,7 +97,7 @@ export const test = base.extend<
     { auto: true },
   ],
   // Whatever a test looks at, an error that no code has caught fails it.
-  page: async ({ page }, use) => {
+  page: async ({ used: { page } }, use) => {
     const thrown: string[] = []
     page.on('pageerror', error => thrown.push(error.message))
     page.on('console', message => {

@@ -255,7 +255,9 @@ test('the head turns by pointer and keys, and keeps three fixed views', async ({
   expect(wrong).toEqual([])
 })
 
-test('without WebGL the turned head says so and the rest works', async ({ page }) => {
+test('without WebGL the turned head says so and the rest works', async ({ browser, baseURL, viewport }) => {
+  const context = await browser.newContext({ baseURL, viewport })
+  const page = await context.newPage()
   await page.addInitScript(() => {
     const real = HTMLCanvasElement.prototype.getContext
     HTMLCanvasElement.prototype.getContext = function (
@@ -272,6 +274,7 @@ test('without WebGL the turned head says so and the rest works', async ({ page }
   await page.getByRole('button', { name: 'Back to the front picture' }).click()
   await page.locator('[data-step]').nth(2).click()
   await expect(page.getByLabel('Name of the step')).toHaveValue('Moth on the brow')
+  await context.close()
 })
 
 test('dragging a large twinned texture keeps the page answering', async ({ page }) => {

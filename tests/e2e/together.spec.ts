@@ -63,6 +63,21 @@ test('steps become a group with a name, one figure for the flow, and leave it ag
   expect((await look(page, id)).look.groups).toBeUndefined()
 })
 
+/** Notes on the page whether anything is told to snap in any frame from now on. */
+const watchSnaps = (page: Page): Promise<void> =>
+  page.evaluate(() => {
+    const watched = window as unknown as {
+      faceStage: { stage: { find: (s: string) => unknown[] } }
+      snapped: boolean
+    }
+    watched.snapped = false
+    const look = () => {
+      watched.snapped ||= watched.faceStage.stage.find('.snap').length > 0
+      requestAnimationFrame(look)
+    }
+    look()
+  })
+
 test('a stencil that is moved goes to a line of the face, not with the switch off', async ({ page }) => {
   const id = await openNew(page)
   await spot(page, 46, 30)
@@ -72,33 +87,29 @@ test('a stencil that is moved goes to a line of the face, not with the switch of
   // Where it lies is read off the server.
   await saved(page)
   const lies = async () => (await steps(page, id))[0].at as [number, number]
-  /** Moves the sheet in small steps and tells at which it said that it was drawn to something. */
-  async function told(): Promise<boolean> {
+  /** Moves the sheet up in small steps; tells whether it moved, and whether it was ever drawn to something. */
+  async function told(): Promise<{ moved: boolean; snapped: boolean }> {
     const [x, y] = await lies()
     const from = await screen(page, x, y)
+    await watchSnaps(page)
     await page.mouse.move(from.x, from.y)
     await page.mouse.down()
-    let any = false
-    for (let n = 1; n <= 30 && !any; n++) {
+    for (let n = 0.5; n <= 6; n += 0.5) {
       const to = await screen(page, x, y - n)
       await page.mouse.move(to.x, to.y)
       await drawn(page)
-      any = await page.evaluate(() => {
-        const { faceStage } = window as unknown as {
-          faceStage: { stage: { find: (s: string) => unknown[] } }
-        }
-        return faceStage.stage.find('.snap').length > 0
-      })
     }
+    const snapped = await page.evaluate(() => (window as unknown as { snapped: boolean }).snapped)
     await page.mouse.up()
     await saved(page)
-    return any
+    return { moved: (await lies())[1] < y - 2, snapped }
   }
-  expect(await told()).toBe(true)
+  expect(await told()).toEqual({ moved: true, snapped: true })
   await page.keyboard.press('Control+z')
+  await saved(page)
   await page.getByRole('button', { name: 'Snap', exact: true }).click()
   await painted(page)
-  expect(await told()).toBe(false)
+  expect(await told()).toEqual({ moved: true, snapped: false })
 })
 
 test("a painter's own glitter and gem are made in the kit and lie on the face", async ({ page }) => {

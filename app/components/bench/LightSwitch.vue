@@ -15,14 +15,15 @@ const ICONS = { lamp: Lightbulb, noon: Sun, shade: CloudSun, lanterns: Lamp } as
 
 <template>
   <Popover>
-    <PopoverButton
-      ref="button"
-      class="icon-btn"
-      v-tip="`Light: ${LIGHTS[settings.light].words}`"
-      aria-label="Light"
-      :class="settings.light !== 'lamp' && 'text-mulberry'"
-      ><component :is="ICONS[settings.light]" :size="17"
-    /></PopoverButton>
+    <PopoverButton ref="button" as="template"
+      ><button
+        class="icon-btn"
+        v-tip="`Light: ${LIGHTS[settings.light].words}`"
+        aria-label="Light"
+        :class="settings.light !== 'lamp' && 'text-mulberry'"
+      >
+        <component :is="ICONS[settings.light]" :size="17" /></button
+    ></PopoverButton>
     <PopoverPanel v-slot="{ close }">
       <FloatingPanel :anchor="button" placement="left-end" class="w-60 p-1.5">
         <div role="radiogroup" aria-label="Light">

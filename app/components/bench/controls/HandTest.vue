@@ -30,13 +30,14 @@ const pictures = computed(() =>
 
 <template>
   <Popover class="relative">
-    <PopoverButton
-      ref="button"
-      class="icon-btn"
-      v-tip="'Test on the back of the hand'"
-      aria-label="Test on the back of the hand"
-      ><Hand :size="16"
-    /></PopoverButton>
+    <PopoverButton ref="button" as="template"
+      ><button
+        class="icon-btn"
+        v-tip="'Test on the back of the hand'"
+        aria-label="Test on the back of the hand"
+      >
+        <Hand :size="16" /></button
+    ></PopoverButton>
     <PopoverPanel v-slot="{ close }">
       <FloatingPanel :anchor="button" class="w-72 p-3 text-[0.87rem] leading-snug" data-testid="hand-test">
         <h4 class="font-semibold">Test on the back of the hand: {{ TOOLS[tool].name }}</h4>
