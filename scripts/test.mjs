@@ -71,10 +71,7 @@ mkdirSync(join(root, 'test-results'), { recursive: true })
 await stage('prepare', 'npx', ['nuxt', 'prepare', '--logLevel=silent'])
 // These only read, and each uses one core: the long one runs beside the short ones.
 const typecheck = stage('types of app and server', 'npx', ['nuxt', 'typecheck'])
-await stage('format', 'npx', [
-  ...['prettier', '--check', '--log-level=warn', '--cache'],
-  ...['--cache-location', 'node_modules/.cache/prettier', '.'],
-])
+await stage('format', 'npx', ['prettier', '--check', '--log-level=warn', '--cache', '.'])
 await stage('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
 await typecheck
 const core = stage('types of core', 'npx', ['tsc', '-p', 'tsconfig.core.json'])

@@ -1,5 +1,7 @@
 /** Something that can be done from the list of commands. */
 export interface Doing {
+  /** Tells it apart from all others, whatever it is called. */
+  readonly id: string
   readonly words: string
   /** Other words that people use for it: they are searched too, behind the name. */
   readonly also?: string
@@ -19,20 +21,17 @@ export function offerCommands(list: () => readonly Doing[]): void {
   })
 }
 
-/** What a right press on a step offers, by its words. */
-export const STEP_COMMANDS = [
-  'Twin, or single again',
-  'Flip over',
-  'Aim at the focal point',
-  'Nine others at a glance',
-  'The step once more',
-  'Copy the selected steps',
-  'Paste steps',
-  'Delete the step',
-] as const
+/** What a right press on a step offers, by id. */
+export const STEP_COMMANDS = ['twin', 'flip', 'aim', 'nine', 'duplicate', 'copy', 'paste', 'delete'] as const
 
 /** The same in the strip. */
-export const STRIP_COMMANDS = STEP_COMMANDS.filter(words => words !== 'Aim at the focal point')
+export const STRIP_COMMANDS = STEP_COMMANDS.filter(id => id !== 'aim')
+
+/** What a right press on bare skin offers. */
+export const BARE_COMMANDS = ['paste', 'select-all', 'telling', 'guides'] as const
+
+/** The command that lays a stencil. */
+export const layCommand = (stencil: string): string => `lay ${stencil}`
 
 /** All that can be done where the painter is. */
 export const useCommands = () => computed(() => offers.value.toReversed().flatMap(list => list()))

@@ -22,30 +22,49 @@ function useLayingByName() {
   const sponging = useSponging()
   const drawing = (): Doing[] => [
     ...SHAPE_IDS.map(id => ({
+      id: `draw ${id}`,
       words: `Draw: ${shapeOf(id).words}`,
       also: `stroke brush ${ALSO[id] ?? ''}`,
       run: () => strokes.addLine(id),
     })),
     ...AROUND_IDS.map(id => ({
+      id: `draw around ${id}`,
       words: `Draw: ${AROUND[id].words}`,
       also: `around ${ALSO[id] ?? ''}`,
       run: () => strokes.addAround(id),
     })),
-    { words: 'Dots in a row', also: 'pearls points', run: () => strokes.addDots('row') },
-    { words: 'Dots in threes', also: 'points', run: () => strokes.addDots('threes') },
+    { id: 'dots-row', words: 'Dots in a row', also: 'pearls points', run: () => strokes.addDots('row') },
+    { id: 'dots-threes', words: 'Dots in threes', also: 'points', run: () => strokes.addDots('threes') },
   ]
   const decorating = (): Doing[] => [
-    { words: 'Gem', also: 'jewel sparkle stone rhinestone', run: () => sparkle.addGem('round') },
-    { words: 'Glitter, round patch', also: 'sparkle shimmer', run: () => sparkle.addGlitter('patch') },
-    { words: 'Glitter over a print', also: 'sparkle shimmer', run: () => sparkle.addGlitter('print') },
-    { words: 'Glitter before lifting', also: 'sparkle stencil', run: () => sparkle.beforeLifting() },
-    { words: 'Lip colour', also: 'lips mouth lipstick', run: () => sparkle.addLips() },
+    { id: 'gem', words: 'Gem', also: 'jewel sparkle stone rhinestone', run: () => sparkle.addGem('round') },
     {
+      id: 'glitter-patch',
+      words: 'Glitter, round patch',
+      also: 'sparkle shimmer',
+      run: () => sparkle.addGlitter('patch'),
+    },
+    {
+      id: 'glitter-print',
+      words: 'Glitter over a print',
+      also: 'sparkle shimmer',
+      run: () => sparkle.addGlitter('print'),
+    },
+    {
+      id: 'glitter-before',
+      words: 'Glitter before lifting',
+      also: 'sparkle stencil',
+      run: () => sparkle.beforeLifting(),
+    },
+    { id: 'lips', words: 'Lip colour', also: 'lips mouth lipstick', run: () => sparkle.addLips() },
+    {
+      id: 'blend',
       words: 'Blend the edges',
       also: 'soften sponge stipple',
       run: () => sponging.addRework('blend', 'rim'),
     },
     {
+      id: 'clean',
       words: 'Clean along a way',
       also: 'wet brush wipe edge',
       run: () => sponging.addRework('wetBrush', 'trail'),
@@ -67,26 +86,33 @@ export function useToolsByName(): () => Doing[] {
 
   /** What is done to what is selected, and to the whole look. */
   const handling = (): Doing[] => [
-    { words: 'Turn by 15 degrees', also: 'rotate right clockwise', run: () => turn(15) },
-    { words: 'Turn back by 15 degrees', also: 'rotate left counterclockwise', run: () => turn(-15) },
+    { id: 'turn', words: 'Turn by 15 degrees', also: 'rotate right clockwise', run: () => turn(15) },
     {
+      id: 'turn-back',
+      words: 'Turn back by 15 degrees',
+      also: 'rotate left counterclockwise',
+      run: () => turn(-15),
+    },
+    {
+      id: 'flow',
       words: 'Flow to the focal point',
       also: 'direction composition',
       run: () => (flow.watching = !flow.watching),
     },
     ...(
       [
-        ['Export as JSON', 'export.json', 'file save download'],
-        ['Export as SVG', 'export.svg', 'file vector true size'],
-        ['Export as PNG', 'picture.png?px=8', 'picture image download'],
+        ['export-json', 'Export as JSON', 'export.json', 'file save download'],
+        ['export-svg', 'Export as SVG', 'export.svg', 'file vector true size'],
+        ['export-png', 'Export as PNG', 'picture.png?px=8', 'picture image download'],
       ] as const
-    ).map(([words, path, also]) => ({
+    ).map(([id, words, path, also]) => ({
+      id,
       words,
       also,
       run: async () => {
-        const { id, name } = session.look!
+        const look = session.look!
         await session.saver?.flush()
-        await fetchFile(words, `/api/looks/${id}/${path}`, `${name}.png`)
+        await fetchFile(words, `/api/looks/${look.id}/${path}`, `${look.name}.png`)
       },
     })),
   ]

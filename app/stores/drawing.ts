@@ -3,8 +3,9 @@ import { ringOf, signedArea, type Point } from '#core/geometry'
 import { useNotices } from './notices'
 import { useSelection } from './selection'
 
-/** A shape that is asked for: what it is for, in words, and who takes it. */
+/** A shape that is asked for: by what, what it is for, in words, and who takes it. */
 interface Asked {
+  readonly id: string
   readonly words: string
   readonly take: (loop: [number, number][]) => void
 }
@@ -24,8 +25,8 @@ export const useDrawing = defineStore('drawing', () => {
     },
   )
   /** Asks for a shape; asked again, it is given up. */
-  function ask(words: string, take: Asked['take']): void {
-    asked.value = asked.value?.words === words ? null : { words, take }
+  function ask(id: string, words: string, take: Asked['take']): void {
+    asked.value = asked.value?.id === id ? null : { id, words, take }
   }
   /** Takes in what was drawn, as few points as tell its shape. */
   function put(loop: readonly Point[]): void {

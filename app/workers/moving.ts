@@ -16,7 +16,8 @@ import type { Picture } from './picture'
 export interface MovedLook {
   readonly words: string
   readonly picture: Picture
-  readonly sentences: readonly string[]
+  /** Null where nothing moves. */
+  readonly sentences: readonly string[] | null
 }
 
 /** What the job needs of the painting worker. */
@@ -42,14 +43,14 @@ export function movingJob({ worldOf, bares, pause }: Workshop) {
       const calm: Look = { ...look, skin: { ...look.skin, eyes: 'open' } }
       const world = worldOf(calm)
       checkWork(calm.steps, world)
-      const tell = async (words: string, picture: Picture, sentences: readonly string[] = []) => {
+      const tell = async (words: string, picture: Picture, sentences: readonly string[] | null) => {
         const one = { words, picture, sentences }
         onMoved(transfer(one, [picture.rgba.buffer]))
         await pause()
       }
       const bare = bares.of(calm, world.ground, pxPerMm)
       const rgba = painted(calm, bare, world)
-      await tell('calm', pictureOf(rgba.slice(), bare))
+      await tell('calm', pictureOf(rgba.slice(), bare), null)
       const coarse = bares.of(calm, world.ground, 1).head
       for (const expression of EXPRESSIONS) {
         const strained = strainedBy(expression, calm.steps, world, coarse)
@@ -65,7 +66,7 @@ export function movingJob({ worldOf, bares, pause }: Workshop) {
       const shut: Look = { ...look, skin: { ...look.skin, eyes: 'closed' } }
       const asleep = worldOf(shut)
       const closed = bares.of(shut, asleep.ground, pxPerMm)
-      await tell('eyes closed', pictureOf(painted(shut, closed, asleep), closed))
+      await tell('eyes closed', pictureOf(painted(shut, closed, asleep), closed), null)
     },
   }
 }

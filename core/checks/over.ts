@@ -12,6 +12,7 @@ import {
   type Wash,
   type World,
 } from '../look'
+import { keptWords } from '../skin'
 import type { PreparedSheet } from '../stencil'
 import { afterFix } from './applyFix'
 import { LEAVE_OUT, ofSheets, type Case, type Check, type Fix } from './finding'
@@ -21,7 +22,9 @@ import { shutFor } from './places'
 import type { Regions } from './regions'
 
 type Named = Regions['named'][number]
-const isEye = ({ words }: Named): boolean => words.endsWith('eye')
+const isEye = ({ kind }: Named): boolean => kind === 'eye'
+/** Some parts of the face in a sentence. */
+const namesOf = (parts: readonly Named[]): string => parts.map(keptWords).join(' and the ')
 
 /** The piece of some regions that a step covers most, for telling which eye it is and moving away from it. */
 const nearestPiece = (at: Case, region: readonly Polygon[]): Polygon[] =>
@@ -38,18 +41,18 @@ export const keepOut = ofSheets(at => {
   const { step, sheet, regions, world } = at
   const found: ReturnType<Check> = []
   const bad = new Set<number>()
-  const over: string[] = []
+  const over: Named[] = []
   // An opening over an eye that is shut for the step lies on its lid.
   const open = regions.named.filter(k => !(shutFor(step) && isEye(k)))
-  for (const { words, region } of open) {
-    const hit = openingsOn(step, sheet, painted(at, region), world)
-    if (hit.size) over.push(words)
+  for (const part of open) {
+    const hit = openingsOn(step, sheet, painted(at, part.region), world)
+    if (hit.size) over.push(part)
     hit.forEach(n => bad.add(n))
   }
   if (bad.size) {
     found.push({
-      level: over.some(w => w !== 'mouth') ? 'problem' : 'warning',
-      title: `${bad.size} ${bad.size === 1 ? 'opening lies' : 'openings lie'} over the ${over.join(' and the ')}`,
+      level: over.some(k => k.kind !== 'mouth') ? 'problem' : 'warning',
+      title: `${bad.size} ${bad.size === 1 ? 'opening lies' : 'openings lie'} over the ${namesOf(over)}`,
       why: 'Paint must keep off open eyes, nostrils and the mouth.',
       fix: withoutOpenings(step, sheet, bad) ?? LEAVE_OUT,
     })
@@ -96,10 +99,10 @@ function onKept(at: Case, byHand: string): ReturnType<Check> {
   const { step, regions, cover, world } = at
   const shut = shutFor(step)
   const hit = regions.named.filter(
-    k => k.words !== 'mouth' && !(shut && isEye(k)) && cover.area(k.region) > TOUCH,
+    k => k.kind !== 'mouth' && !(shut && isEye(k)) && cover.area(k.region) > TOUCH,
   )
   const eyes = hit.filter(isEye)
-  const nostrils = hit.filter(k => k.words.endsWith('nostril'))
+  const nostrils = hit.filter(k => k.kind === 'nostril')
   const worst = eyes[0] ?? hit[0]
   if (!worst) return []
   const alike = hit.filter(k => isEye(k) === isEye(worst)).flatMap(k => [...k.region])
@@ -115,7 +118,7 @@ function onKept(at: Case, byHand: string): ReturnType<Check> {
   return [
     {
       level: eyes.length ? 'problem' : 'warning',
-      title: `Runs over the ${hit.map(k => k.words).join(' and the ')}`,
+      title: `Runs over the ${namesOf(hit)}`,
       why: `${eyes.length ? 'Paint must keep off open eyes' : 'Leave the nostrils themselves free'}: ${byHand}.`,
       fix: eyes.length || fix !== LEAVE_OUT ? fix : null,
     },

@@ -1,5 +1,5 @@
 import { offset, regionOf, union, type Polygon, type Ring } from '../geometry'
-import type { Ground, ZoneId } from '../skin'
+import type { Ground, KeptKind, KeptPart, ZoneId } from '../skin'
 
 /** Chunky glitter, glue and gems keep this far from an eye, mm (common practice). */
 export const EYE_CLEARANCE = 8
@@ -26,7 +26,7 @@ export interface Regions {
   readonly forehead: readonly Polygon[]
   readonly smile: readonly Polygon[]
   /** Each of the open eyes and nostrils, and the mouth, by its own name. */
-  readonly named: readonly { readonly words: string; readonly region: readonly Polygon[] }[]
+  readonly named: readonly (KeptPart & { readonly region: readonly Polygon[] })[]
 }
 
 const NONE: Regions = {
@@ -49,7 +49,8 @@ const joined = (rings: readonly Ring[]): Polygon[] => union(rings.flatMap(r => r
 /** Works the places of a ground out; on paper nothing is near an eye. */
 export function regionsOf(ground: Ground): Regions {
   if (!ground.face || ground.kind === 'board') return NONE
-  const kept = (ends: string) => joined(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring))
+  const kept = (kind: KeptKind) =>
+    joined(ground.keepOuts.filter(k => k.kind === kind).map(k => k.ring))
   const zones = (ids: readonly ZoneId[]) => joined(ids.flatMap(id => ground.zone(id) ?? []))
   const eyes = kept('eye')
   const lids = zones(['left.lid', 'right.lid'])
@@ -66,7 +67,7 @@ export function regionsOf(ground: Ground): Regions {
     forehead: zones(['forehead']),
     smile: zones(['muzzle', 'left.jaw', 'right.jaw']),
     named: ground.keepOuts
-      .filter(k => k.words !== 'hair' && !(ground.eyesClosed && k.words.endsWith('eye')))
-      .map(k => ({ words: k.words, region: joined([k.ring]) })),
+      .filter(k => k.kind !== 'hair' && !(ground.eyesClosed && k.kind === 'eye'))
+      .map(k => ({ kind: k.kind, side: k.side, region: joined([k.ring]) })),
   }
 }

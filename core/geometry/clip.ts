@@ -12,7 +12,7 @@ import {
   type PolyPath64,
 } from 'clipper2-ts'
 import type { Polygon } from './polygon'
-import { signedArea, type Ring } from './ring'
+import { boxOf, signedArea, type Ring } from './ring'
 
 /** Clipping works on whole numbers; this many to the millimetre (0.1 micrometre). */
 const GRID = 10_000
@@ -98,18 +98,19 @@ export const difference = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[
 export const intersection = (a: Iterable<Polygon>, b: Iterable<Polygon>): Polygon[] =>
   combine(ClipType.Intersection, pathsOf(a), pathsOf(b), FillRule.NonZero)
 
+/** Whether a ring is wider and taller than so many mm. */
+function wider(ring: Ring, mm: number): boolean {
+  const { minX, minY, maxX, maxY } = boxOf(ring)
+  return Math.min(maxX - minX, maxY - minY) > mm
+}
+
 /**
  * The polygons grown (delta > 0) or shrunk (delta < 0) by `delta` mm, with round corners true to 0.005 mm.
  */
 export function offset(polygons: Iterable<Polygon>, delta: number): Polygon[] {
-  const grown = inflatePaths(
-    pathsOf(polygons),
-    delta * GRID,
-    JoinType.Round,
-    EndType.Polygon,
-    2,
-    0.005 * GRID,
-  )
+  // What shrinks to nothing is left out ahead: turned inside out it is what takes longest to untangle.
+  const stays = delta < 0 ? Array.from(polygons).filter(p => wider(p.outer, -2 * delta)) : polygons
+  const grown = inflatePaths(pathsOf(stays), delta * GRID, JoinType.Round, EndType.Polygon, 2, 0.005 * GRID)
   // Arcs leave more points than their tolerance needs.
   return combine(ClipType.Union, simplifyPaths(grown, 0.002 * GRID), [], FillRule.NonZero)
 }

@@ -204,11 +204,24 @@ export function zoneRing({ landmarks, form: { kx, ky } }: Face, id: FaceZone): R
   return curve([...half(right), ...half(left).reverse()])
 }
 
-/** A place that paint must keep off. */
-export interface KeepOut {
-  readonly words: string
+/** What paint must keep off. */
+export type KeptKind = 'eye' | 'nostril' | 'mouth' | 'hair'
+
+/** A part of the face that paint must keep off; its side as that of the zones, null where it has none. */
+export interface KeptPart {
+  readonly kind: KeptKind
+  readonly side: 'left' | 'right' | null
+}
+
+/** A place that paint must keep off: its outline, mm. */
+export interface KeepOut extends KeptPart {
   readonly ring: Ring
 }
+
+/** The side that a person calls theirs: what lies left in the picture is on their right. */
+const THEIR_SIDE = { left: 'right', right: 'left' } as const
+/** What a part of the face is called, by the person's own side. */
+export const keptWords = ({ kind, side }: KeptPart): string => (side ? `${THEIR_SIDE[side]} ${kind}` : kind)
 
 /**
  * Where paint must not go on a face: the open eyes, nostrils and the mouth, as rings in mm. Hair is added by
@@ -232,11 +245,11 @@ export function keepOutsOf({ landmarks, form: { kx, ky } }: Face): KeepOut[] {
   const { upperLip, lowerLip } = landmarks.mid
   const { left, right } = landmarks
   return [
-    { words: 'right eye', ring: eye(left) },
-    { words: 'left eye', ring: eye(right) },
-    { words: 'right nostril', ring: nostril(left) },
-    { words: 'left nostril', ring: nostril(right) },
-    { words: 'mouth', ring: curve([left.mouthCorner, upperLip, right.mouthCorner, lowerLip]) },
+    { kind: 'eye', side: 'left', ring: eye(left) },
+    { kind: 'eye', side: 'right', ring: eye(right) },
+    { kind: 'nostril', side: 'left', ring: nostril(left) },
+    { kind: 'nostril', side: 'right', ring: nostril(right) },
+    { kind: 'mouth', side: null, ring: curve([left.mouthCorner, upperLip, right.mouthCorner, lowerLip]) },
   ]
 }
 

@@ -1,4 +1,5 @@
 import { radians, ringCentroid, ringHolds, type Point } from '../geometry'
+import { keptWords } from '../skin'
 import type { Candidate, Spot } from './spot'
 
 /** One way of laying a sheet on a spot, with the shares that make up its score. */
@@ -36,7 +37,7 @@ export function reasonsOf(
           return ringHolds(k.ring, t.at[0] + c * x - s * y, t.at[1] + s * x + c * y)
         }),
       )
-      .map(k => k.words)
+      .map(keptWords)
     reasons.push(
       `${percent(t.kept)} would fall on ${hit.length ? hit.join(', ') : 'eyes, nostrils or mouth'}`,
     )

@@ -1,5 +1,5 @@
 import { boxOf, polygonHolds, ringCentroid, ringHolds, type Point, type Ring } from '../geometry'
-import type { Placement } from '../skin'
+import type { KeepOut, Placement } from '../skin'
 import type { SheetGeometry, StencilKind } from './types'
 
 /**
@@ -9,7 +9,7 @@ import type { SheetGeometry, StencilKind } from './types'
 export interface Spot {
   readonly ring: Ring
   readonly even: boolean
-  readonly keepOuts: readonly { words: string; ring: Ring }[]
+  readonly keepOuts: readonly KeepOut[]
   readonly focus: Point
   readonly zone: string | null
 }

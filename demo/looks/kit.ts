@@ -248,7 +248,7 @@ function hands(made: Look) {
     clear(step: SheetStep): SheetStep {
       const { openings } = readSvg(shelfSvg(step.stencil)).sheet
       const laid = layOn(ground.surface, step, true)
-      const keep = ground.keepOuts.filter(k => k.words !== 'hair')
+      const keep = ground.keepOuts.filter(k => k.kind !== 'hair')
       const numbers = openings.flatMap((o, i) =>
         pointsOf(laid.ring(o.outer)).some(p => keep.some(k => ringHolds(k.ring, ...p))) ||
         keep.some(k => ringHolds(laid.ring(o.outer), ...pointsOf(k.ring)[0]!))

@@ -22,6 +22,10 @@ vi.mock('../../app/composables/usePainter', async original => {
   }
 })
 
+// What Vue warns of is a fault that a built page keeps to itself.
+config.global.config.warnHandler = message => {
+  throw new Error(`[Vue warn] ${message}`)
+}
 config.global.stubs = {
   NuxtLink: { props: ['to'], template: '<a :href="to"><slot /></a>' },
   // Both are drawn on a canvas, which this page has none of.

@@ -15,7 +15,8 @@ const HOWS = [
   ['sponge', 'By sponge'],
   ['over', 'Go over'],
 ] as const
-const onFace: { words: string; zones: ZoneId[] }[] = [
+/** What a press covers, known by the first of its zones. */
+const onFace: { words: string; zones: [ZoneId, ...ZoneId[]] }[] = [
   { words: 'Forehead', zones: ['forehead'] },
   { words: 'Eyes', zones: ['left.eye', 'right.eye'] },
   { words: 'Lids', zones: ['left.lid', 'right.lid'] },
@@ -35,26 +36,26 @@ const onArm: typeof onFace = [
   { words: 'Middle band', zones: ['middle band'] },
   { words: 'Lower band', zones: ['lower band'] },
 ]
-const areas = computed(() => (scene.ground.face ? onFace : onArm))
+const areas = computed(() => (scene.ground.face ? onFace : onArm).map(a => ({ ...a, id: a.zones[0] })))
 /** A base on an outline of its own. */
-const DRAWN = 'Its own outline'
+const DRAWN = 'drawn'
 // What was chosen stays while other trays and other looks are open.
 const { how, where, whereChosen, colours } = useBaseChoice()
 watch(
   areas,
   () => {
-    if (where.value.every(w => w !== DRAWN && !areas.value.some(a => a.words === w))) {
-      where.value = [areas.value[0]!.words]
+    if (where.value.every(w => w !== DRAWN && !areas.value.some(a => a.id === w))) {
+      where.value = [areas.value[0]!.id]
       whereChosen.value = false
     }
   },
   { immediate: true },
 )
 /** The first press says where: what stood there before nobody had chosen. */
-function chooseWhere(words: string): void {
-  const before = whereChosen.value || where.value.includes(words) ? where.value.filter(w => w !== DRAWN) : []
+function chooseWhere(id: string): void {
+  const before = whereChosen.value || where.value.includes(id) ? where.value.filter(w => w !== DRAWN) : []
   whereChosen.value = true
-  where.value = toggle(before, words)
+  where.value = toggle(before, id)
 }
 const toggle = (list: string[], item: string, most = 99) =>
   list.includes(item) ? list.filter(v => v !== item) : [...list, item].slice(-most)
@@ -78,7 +79,7 @@ const nameOf = (places: readonly string[]) =>
     : `Base, ${listed(places)}`
 
 function layBase(): void {
-  const zones = areas.value.filter(a => where.value.includes(a.words)).flatMap(a => a.zones)
+  const zones = areas.value.filter(a => where.value.includes(a.id)).flatMap(a => a.zones)
   const paints = colours.value.map(id => kit.refOf(kit.find(id)!))
   const cake = chosenCake.value ? kit.cakeRefOf(chosenCake.value) : null
   if (where.value.includes(DRAWN) && paints.length) steps.addWash(null, paints, 'Base, drawn', cake)
@@ -86,7 +87,7 @@ function layBase(): void {
     steps.addWash(
       zones,
       paints,
-      nameOf(areas.value.filter(a => where.value.includes(a.words)).map(a => a.words.toLowerCase())),
+      nameOf(areas.value.filter(a => where.value.includes(a.id)).map(a => a.words.toLowerCase())),
       cake,
     )
 }
@@ -153,10 +154,10 @@ const overs = computed(() => {
         <div class="flex flex-wrap gap-1">
           <button
             v-for="a in areas"
-            :key="a.words"
+            :key="a.id"
             class="chip"
-            :aria-pressed="where.includes(a.words)"
-            @click="chooseWhere(a.words)"
+            :aria-pressed="where.includes(a.id)"
+            @click="chooseWhere(a.id)"
           >
             {{ a.words }}
           </button>
@@ -164,9 +165,9 @@ const overs = computed(() => {
             class="chip"
             :aria-pressed="where.includes(DRAWN)"
             v-tip="'An oval where the spot is picked, drawn on by its handles'"
-            @click="where = where.includes(DRAWN) ? [areas[0]!.words] : [DRAWN]"
+            @click="where = where.includes(DRAWN) ? [areas[0]!.id] : [DRAWN]"
           >
-            <PenLine :size="12" class="mr-0.5 inline" />{{ DRAWN }}
+            <PenLine :size="12" class="mr-0.5 inline" />Its own outline
           </button>
         </div>
       </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import type { Doing } from '~/composables/useCommands'
+import { keyCommands } from './keyCommands'
 import { keyNow, pressedInField, pressKey, type KeyActions } from './keys'
 import { useTour } from './tour'
 
@@ -147,77 +148,71 @@ const keys: KeyActions = {
 }
 ownHistory()
 const dialogs = { help, choosing, listing, trying, versions, telling, attempting, nine, moving }
-/** What the bench does by keys as well, in the list of commands. */
-function keyCommands(): Doing[] {
-  const { steps, twins, placing, shaping, clipboard } = keys
-  const key = (usual: string) => (settings.letterKeys ? keyNow(usual, settings.ownKeys) : undefined)
-  return [
-    { words: 'Undo', keys: 'Ctrl Z', run: () => session.undo() },
-    { words: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() },
-    { words: 'Play the build', also: 'animation steps watch', keys: key('P'), run: play },
-    {
-      words: 'Twin, or single again',
-      also: 'mirror other side symmetry',
-      keys: key('T'),
-      run: () => twins.toggle(),
-    },
-    {
-      words: 'Flip over',
-      also: 'mirror turn over side',
-      keys: key('F'),
-      run: () => (selection.byHandles ? shaping : placing).flip(),
-    },
-    {
-      words: 'Aim at the focal point',
-      also: 'direction point rotate',
-      keys: key('A'),
-      run: () => placing.aim(),
-    },
-    { words: 'One more dab', keys: key('D'), run: () => shaping.dab(1) },
-    { words: 'One dab less', keys: key('D') && `Shift ${key('D')}`, run: () => shaping.dab(-1) },
-    { words: 'Select all steps', keys: 'Ctrl A', run: () => selection.takeAll() },
-    { words: 'Copy the selected steps', keys: 'Ctrl C', run: () => clipboard.copy() },
-    { words: 'Paste steps', keys: 'Ctrl V', run: () => clipboard.paste() },
-    { words: 'The step once more', keys: 'Ctrl D', run: () => steps.duplicate() },
-    { words: 'Delete the step', keys: 'Delete', run: () => steps.remove() },
-    { words: 'Let go of the selection', keys: 'Esc', run: () => selection.letGo() },
-  ]
-}
+/** The dialogs in the list of commands, each known by its own id. */
+const DIALOGS: readonly (readonly [keyof typeof dialogs, words: string, also?: string])[] = [
+  ['listing', 'Check the look', 'problems warnings tips findings'],
+  ['choosing', 'Paint it on another face, an arm or the board', 'canvas move size age'],
+  ['trying', 'Try on other skins'],
+  ['moving', 'How it moves with the face'],
+  ['nine', 'Nine others at a glance'],
+  ['attempting', 'Try another way'],
+  ['versions', 'Earlier versions'],
+  ['telling', 'The face in words'],
+  ['help', 'Keys'],
+]
 /** What else the bench offers there. */
 function benchCommands(): Doing[] {
-  const show = (words: string, which: keyof typeof dialogs, keys?: string, also?: string): Doing => ({
-    words,
-    keys,
-    also,
-    run: () => {
-      dialogs[which].value = true
-    },
-  })
+  const letter = settings.letterKeys ? keyNow('N', settings.ownKeys) : undefined
+  const keyOf: Partial<Record<keyof typeof dialogs, string | undefined>> = { nine: letter, help: '?' }
   return [
-    show('Check the look', 'listing', undefined, 'problems warnings tips findings'),
-    show('Paint it on another face, an arm or the board', 'choosing', undefined, 'canvas move size age'),
-    show('Try on other skins', 'trying'),
-    ...(scene.ground.relief ? [show('How it moves with the face', 'moving')] : []),
-    show('Nine others at a glance', 'nine', settings.letterKeys ? keyNow('N', settings.ownKeys) : undefined),
-    show('Try another way', 'attempting'),
-    { words: 'Tries side by side', run: () => navigateTo(`/looks/${id}/tries`) },
-    show('Earlier versions', 'versions'),
-    show('The face in words', 'telling'),
-    show('Keys', 'help', '?'),
-    { words: 'Guides on or off', also: 'midline landmarks', run: () => (settings.guides = !settings.guides) },
-    { words: 'Ruler on or off', also: 'measure mm inches', run: () => (settings.ruler = !settings.ruler) },
-    { words: 'Snap on or off', also: 'magnet align', run: () => (settings.snap = !settings.snap) },
-    { words: 'Step list', also: 'print card paper pdf a4', run: () => navigateTo(`/looks/${id}/steps`) },
-    { words: 'To the chair', also: 'paint start sitting phone', run: () => navigateTo(`/looks/${id}/chair`) },
+    // Only a face moves.
+    ...DIALOGS.filter(([id]) => id !== 'moving' || scene.ground.relief).map(([id, words, also]) => ({
+      ...{ id, words, also, keys: keyOf[id] },
+      run: () => {
+        dialogs[id].value = true
+      },
+    })),
+    { id: 'tries', words: 'Tries side by side', run: () => navigateTo(`/looks/${id}/tries`) },
+    {
+      id: 'guides',
+      words: 'Guides on or off',
+      also: 'midline landmarks',
+      run: () => (settings.guides = !settings.guides),
+    },
+    {
+      id: 'ruler',
+      words: 'Ruler on or off',
+      also: 'measure mm inches',
+      run: () => (settings.ruler = !settings.ruler),
+    },
+    {
+      id: 'snap',
+      words: 'Snap on or off',
+      also: 'magnet align',
+      run: () => (settings.snap = !settings.snap),
+    },
+    {
+      id: 'step-list',
+      words: 'Step list',
+      also: 'print card paper pdf a4',
+      run: () => navigateTo(`/looks/${id}/steps`),
+    },
+    {
+      id: 'chair',
+      words: 'To the chair',
+      also: 'paint start sitting phone',
+      run: () => navigateTo(`/looks/${id}/chair`),
+    },
     ...byName(),
     ...drawer.list.map(s => ({
+      id: layCommand(s.id),
       words: `Lay ${s.name}`,
       also: `stencil ${s.kind} ${s.tags.join(' ')}`,
       run: () => laying.addSheet(s.id, null),
     })),
   ]
 }
-offerCommands(() => (session.look ? [...keyCommands(), ...benchCommands()] : []))
+offerCommands(() => (session.look ? [...keyCommands(keys), ...benchCommands()] : []))
 useEventListener(window, 'keydown', event => {
   const target = event.target as HTMLElement
   // A key that a list, a tab or a menu has taken is theirs alone.

@@ -57,6 +57,7 @@ function takeUnder(event: MouseEvent): void {
 const planning = ref(false)
 offerCommands(() => [
   {
+    id: 'order',
     words: 'Order and time',
     also: 'shortest order plan queue limit minutes',
     run: () => {

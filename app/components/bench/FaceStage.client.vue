@@ -113,16 +113,22 @@ const zoomBy = (factor: number) => {
 
 offerCommands(() => [
   {
+    id: 'turn-head',
     words: `Turn the ${ground.value.face ? 'head' : 'arm'}`,
     also: 'rotate 3d side view',
     run: () => (turned.value = true),
   },
-  { words: 'Zoom in', also: 'closer larger size', run: () => zoomBy(1.35) },
-  { words: 'Zoom out', also: 'smaller size', run: () => zoomBy(1 / 1.35) },
-  { words: 'Zoom to the whole picture', also: 'fit size all', run: fit },
-  { words: 'Pick a spot', also: 'place position', run: () => (picking.value = true) },
-  { words: 'Fit landmarks to a person', also: 'face measure', run: () => (fitting.value = true) },
-  { words: 'Tape measure', also: 'distance mm', run: () => (tape.on = true) },
+  { id: 'zoom-in', words: 'Zoom in', also: 'closer larger size', run: () => zoomBy(1.35) },
+  { id: 'zoom-out', words: 'Zoom out', also: 'smaller size', run: () => zoomBy(1 / 1.35) },
+  { id: 'zoom-whole', words: 'Zoom to the whole picture', also: 'fit size all', run: fit },
+  { id: 'pick-spot', words: 'Pick a spot', also: 'place position', run: () => (picking.value = true) },
+  {
+    id: 'fit-landmarks',
+    words: 'Fit landmarks to a person',
+    also: 'face measure',
+    run: () => (fitting.value = true),
+  },
+  { id: 'tape', words: 'Tape measure', also: 'distance mm', run: () => (tape.on = true) },
 ])
 function drop(event: DragEvent): void {
   const id = event.dataTransfer?.getData('application/x-janusform-sheet')
@@ -151,11 +157,11 @@ function takeUnder(event: MouseEvent): void {
     selection.spot = onSkin(scene.ground, skin) ? tenthPoint(skin) : null
   } else if (!selection.ids.has(hit.step.id)) selection.id = hit.step.id
 }
-const offered = computed(() =>
-  selection.id ? STEP_COMMANDS : ['Paste steps', 'Select all steps', 'The face in words', 'Guides on or off'],
-)
+const offered = computed(() => (selection.id ? STEP_COMMANDS : BARE_COMMANDS))
 const spotItems = computed(() =>
-  selection.spot && !selection.id ? [{ words: 'Forget this spot', run: () => selection.letGo() }] : [],
+  selection.spot && !selection.id
+    ? [{ id: 'forget-spot', words: 'Forget this spot', run: () => selection.letGo() }]
+    : [],
 )
 const faceCanvas = computed(() => session.look?.canvas.kind === 'face')
 watch(faceCanvas, is => {

@@ -43,8 +43,8 @@ onBeforeUnmount(() => {
         <img :src="picture" :alt="`The look, ${words}`" class="w-full" />
         <figcaption class="p-2 text-[0.87rem] leading-snug">
           <strong class="first-letter:uppercase">{{ words }}</strong>
-          <p v-for="s in sentences" :key="s" class="mt-1">{{ s }}</p>
-          <p v-if="words !== 'calm' && words !== 'eyes closed' && !sentences.length" class="mt-1 text-soft">
+          <p v-for="s in sentences ?? []" :key="s" class="mt-1">{{ s }}</p>
+          <p v-if="sentences?.length === 0" class="mt-1 text-soft">
             Nothing that is painted is drawn together much.
           </p>
         </figcaption>

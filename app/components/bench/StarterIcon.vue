@@ -63,7 +63,7 @@ function colourIn(step: Step, share: number): string {
 }
 /** The landmarks' outline gives the eye a hold. */
 const eyes = computed(() =>
-  scene.ground.keepOuts.filter(k => k.words.endsWith('eye') || k.words === 'mouth').map(k => k.ring),
+  scene.ground.keepOuts.filter(k => k.kind === 'eye' || k.kind === 'mouth').map(k => k.ring),
 )
 const view = computed(() => {
   const rings = shapes.value.flatMap(s => s.rings)

@@ -74,14 +74,15 @@ const put = (field: Field, value: unknown) =>
     // A value that the step cannot have is refused with a sentence when the look is read.
     Reflect.set(s, field.path, value)
   })
-/**
- * Sections that are folded until somebody opens them; what was opened or folded is remembered by its name.
- */
-const FOLDED: readonly string[] = ['Registered', 'Left free']
+/** Sections that are folded until somebody opens them, by what they hold; what was opened or folded is remembered. */
+const FOLDED: readonly string[] = ['register', 'free']
 const folds = useLocalStorage<Record<string, boolean>>('janusform-card-folds', {})
-const isOpen = (label: string) => folds.value[label] ?? !FOLDED.includes(label)
-const fold = (label: string, event: Event) => {
-  folds.value = { ...folds.value, [label]: (event.target as HTMLDetailsElement).open }
+const sectionOf = ({ control, path }: Field) => `${control} ${path}`.trim()
+/** Devices may remember sections by their labels, as version 0.1 did. */
+const isOpen = (field: Field) =>
+  folds.value[sectionOf(field)] ?? folds.value[field.label] ?? !FOLDED.includes(field.control)
+const fold = (field: Field, event: Event) => {
+  folds.value = { ...folds.value, [sectionOf(field)]: (event.target as HTMLDetailsElement).open }
 }
 /** Puts the step in another place, by its number. */
 function renumber(to: number | null): void {
@@ -160,12 +161,7 @@ const rename = (event: Event) =>
             :label="field.label"
             @update:model-value="put(field, $event)"
           />
-          <details
-            v-else
-            :open="isOpen(field.label)"
-            :data-section="field.label"
-            @toggle="fold(field.label, $event)"
-          >
+          <details v-else :open="isOpen(field)" :data-section="field.label" @toggle="fold(field, $event)">
             <summary class="eyebrow mb-1 select-none">{{ field.label }}</summary>
             <component :is="whole[field.control]" v-if="whole[field.control]" :step="step" />
             <component

@@ -9,14 +9,14 @@ import {
 import type { Doing } from '~/composables/useCommands'
 
 /**
- * What a right press on something of the bench offers: commands of the list, by their words. Where there are
+ * What a right press on something of the bench offers: commands of the list, by id. Where there are
  * none, nothing opens.
  */
 const props = defineProps<{ commands: readonly string[]; others?: readonly Doing[] }>()
 const all = useCommands()
 const items = computed(() => [
   ...(props.others ?? []),
-  ...props.commands.flatMap(words => all.value.find(c => c.words === words) ?? []),
+  ...props.commands.flatMap(id => all.value.find(c => c.id === id) ?? []),
 ])
 /** A finger that rests picks a spot on the face and drags in the strip: it opens no menu. */
 const NEVER_MS = 1e8
@@ -33,7 +33,7 @@ const NEVER_MS = 1e8
       >
         <ContextMenuItem
           v-for="c in items"
-          :key="c.words"
+          :key="c.id"
           class="flex min-h-8 cursor-pointer items-center gap-6 rounded-lg px-3 py-1 outline-none data-[highlighted]:bg-mulberry-wash data-[highlighted]:text-mulberry"
           @select="c.run()"
         >

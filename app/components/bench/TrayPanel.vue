@@ -30,7 +30,9 @@ function lookUnder(event: MouseEvent): void {
 }
 const others = computed(() => {
   const { id } = under.value ?? {}
-  return id ? [{ words: 'Open in the drawer', run: () => navigateTo(`/drawer/${id}`) }] : []
+  return id
+    ? [{ id: 'open-in-drawer', words: 'Open in the drawer', run: () => navigateTo(`/drawer/${id}`) }]
+    : []
 })
 function carry(event: DragEvent, id: string): void {
   event.dataTransfer!.setData('application/x-janusform-sheet', id)
@@ -88,7 +90,7 @@ function carry(event: DragEvent, id: string): void {
               {{ sheets.length }} stencils at one scale. Drag onto the {{ scene.ground.words }}, or press
               Enter.
             </p>
-            <StepMenu :commands="under ? [`Lay ${under.name}`] : []" :others="others">
+            <StepMenu :commands="under ? [layCommand(under.id)] : []" :others="others">
               <ul
                 ref="list"
                 class="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(205px,1fr))] content-start gap-1.5 overflow-y-auto px-3 pb-3"

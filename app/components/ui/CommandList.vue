@@ -19,27 +19,30 @@ const commands = useCommands()
 const theme = useTheme()
 const words = ref('')
 offerCommands(() => [
-  { words: 'Go to the looks', also: 'gallery home start', run: () => navigateTo('/') },
-  { words: 'Go to the drawer', also: 'stencils collection', run: () => navigateTo('/drawer') },
+  { id: 'go-looks', words: 'Go to the looks', also: 'gallery home start', run: () => navigateTo('/') },
+  { id: 'go-drawer', words: 'Go to the drawer', also: 'stencils collection', run: () => navigateTo('/drawer') },
   {
+    id: 'go-kit',
     words: 'Go to the kit',
     also: 'paints colours tools brushes cakes glitter',
     run: () => navigateTo('/kit'),
   },
-  { words: 'Go to the log', also: 'runs times pace history', run: () => navigateTo('/log') },
+  { id: 'go-log', words: 'Go to the log', also: 'runs times pace history', run: () => navigateTo('/log') },
   {
+    id: 'go-settings',
     words: 'Settings',
     also: 'units inches mm currency backup keys room preferences',
     run: () => navigateTo('/settings'),
   },
   {
+    id: 'photograph',
     words: 'A stencil from a photograph',
     also: 'import scan photo picture',
     run: () => navigateTo('/drawer/photo'),
   },
-  { words: 'Draw a stencil', also: 'new make cut', run: () => navigateTo('/drawer/draw') },
-  { words: 'Take the tour', also: 'help introduction tutorial', run: openTour },
-  { words: theme.dark.value ? 'Light theme' : 'Dark theme', also: 'night day colours', run: theme.toggle },
+  { id: 'draw-stencil', words: 'Draw a stencil', also: 'new make cut', run: () => navigateTo('/drawer/draw') },
+  { id: 'tour', words: 'Take the tour', also: 'help introduction tutorial', run: openTour },
+  { id: 'theme', words: theme.dark.value ? 'Light theme' : 'Dark theme', also: 'night day colours', run: theme.toggle },
 ])
 /** As many are shown at once: more are found by typing. */
 const MOST = 60
@@ -50,16 +53,19 @@ const things = computed((): readonly Doing[] =>
     ? []
     : [
         ...looks.value.map(l => ({
+          id: `look ${l.id}`,
           words: titleAmong(l, looks.value),
           also: `look open ${l.tags.join(' ')}`,
           run: () => navigateTo(`/looks/${l.id}`),
         })),
         ...drawer.list.map(s => ({
+          id: `stencil ${s.id}`,
           words: `${s.name}, stencil`,
           also: `drawer ${s.kind} ${s.tags.join(' ')}`,
           run: () => navigateTo(`/drawer/${s.id}`),
         })),
         ...kit.paints.map(p => ({
+          id: `paint ${p.id}`,
           words: `${p.name}, paint`,
           also: `kit colour ${p.finish}`,
           run: () => navigateTo({ path: '/kit', query: { paint: p.id } }),
@@ -104,8 +110,8 @@ async function run(command: Doing | null): Promise<void> {
           /></label>
           <ComboboxOptions static class="max-h-[55dvh] overflow-y-auto p-2">
             <ComboboxOption
-              v-for="(c, n) in found"
-              :key="`${n} ${c.words}`"
+              v-for="c in found"
+              :key="c.id"
               v-slot="{ active }"
               :value="c"
               as="template"

@@ -8,7 +8,7 @@ import type { Ground } from '../../skin'
  */
 export const keptFreeByZones = (ground: Ground, mouth: boolean): Ring[] =>
   ground.keepOuts
-    .filter(({ words }) =>
-      words.endsWith('eye') ? !ground.eyesClosed : words.endsWith('nostril') || (words === 'mouth' && !mouth),
+    .filter(({ kind }) =>
+      kind === 'eye' ? !ground.eyesClosed : kind === 'nostril' || (kind === 'mouth' && !mouth),
     )
     .map(k => k.ring)

@@ -1,7 +1,7 @@
 import { offset, regionOf, ringOf, tenthPoint, type Point, type Polygon, type Ring } from '../../geometry'
 import type { FreePlace, LeavesFree, Twin } from '../document'
 import { twinMap } from '../placement'
-import type { Ground } from '../../skin'
+import type { Ground, KeptKind } from '../../skin'
 
 /** Room that stays free round an open eye, for the lash line, and round a nostril, mm (common practice). */
 const ROOM = { eyes: 1.5, nostrils: 0.4 } as const
@@ -23,8 +23,8 @@ function half({ box }: Ground, side: -1 | 1): Polygon[] {
 const BEYOND = 50
 
 function placeOf(place: FreePlace, ground: Ground): Polygon[] {
-  const kept = (ends: string, room: number) =>
-    offset(region(ground.keepOuts.filter(k => k.words.endsWith(ends)).map(k => k.ring)), room)
+  const kept = (kind: KeptKind, room: number) =>
+    offset(region(ground.keepOuts.filter(k => k.kind === kind).map(k => k.ring)), room)
   const zones = (name: 'lid' | 'brow' | 'jaw') =>
     region((['left', 'right'] as const).flatMap(side => ground.zone(`${side}.${name}`) ?? []))
   switch (place) {

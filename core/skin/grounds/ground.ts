@@ -77,6 +77,6 @@ export function zoneAt(ground: Ground, [x, y]: Point): ZoneId | null {
 export function onSkin(ground: Ground, [x, y]: Point): boolean {
   return (
     ground.extent.some(r => ringHolds(r, x, y)) &&
-    !ground.keepOuts.some(k => k.words === 'hair' && ringHolds(k.ring, x, y))
+    !ground.keepOuts.some(k => k.kind === 'hair' && ringHolds(k.ring, x, y))
   )
 }

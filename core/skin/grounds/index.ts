@@ -50,10 +50,10 @@ function withLidsDown(open: Ground): Ground {
   const lids = new Map<ZoneId, Ring>()
   const zone = (id: ZoneId): Ring | null => {
     const ring = open.zone(id)
-    const side = id === 'left.lid' ? 'right eye' : id === 'right.lid' ? 'left eye' : null
+    const side = id === 'left.lid' ? 'left' : id === 'right.lid' ? 'right' : null
     if (!ring || !side) return ring
     if (!lids.has(id)) {
-      const eye = open.keepOuts.find(k => k.words === side)!.ring
+      const eye = open.keepOuts.find(k => k.kind === 'eye' && k.side === side)!.ring
       const both = union([ring, eye].flatMap(r => regionOf([r], 'nonzero')))
       // The crease between them is skin of the lid too: grown and shrunk again, they close over it.
       const whole = offset(offset(both, CREASE), -CREASE)

@@ -6,6 +6,7 @@ import {
   freshGlitter,
   freshLine,
   freshLook,
+  freshRework,
   freshSheet,
   freshWash,
   groundFor,
@@ -320,6 +321,38 @@ describe('the other checks', () => {
     expect(found(old, 'useBy')[0]!.why).toBe('Opened 2023-05-20, good for 24 months: until 2025-05-20.')
     expect(found(old, 'useBy', [], '2025-05-20')).toEqual([])
     expect(found(fixed(old, 'useBy'), 'useBy')).toEqual([])
+  })
+
+  it('find a layer that is kept to a part which the stencil does not reach, and dab all over it instead', () => {
+    const loop: [number, number][] = [
+      [-60, 60],
+      [-50, 60],
+      [-55, 70],
+    ]
+    const aside = pass(sheet('moth', [0, -40]), { part: { by: 'shape', loop, fades: 0 } })
+    expect(found(look([aside]), 'nothingDabbed')).toMatchObject([{ level: 'warning', stepId: 's' }])
+    expect(fixed(look([aside]), 'nothingDabbed').steps[0]).toMatchObject({ passes: [{ part: undefined }] })
+    expect(found(look([pass(sheet('moth', [0, -40]), {})]), 'nothingDabbed')).toEqual([])
+  })
+
+  it('find a cleaning that wipes a print out, and clean less of it', () => {
+    const fine = { ...sheet('lace', [0, -40]), id: 'fine' }
+    const cleaned = (width: number): Look =>
+      look([fine, { ...freshRework('s', 'wetBrush', 'rim', [0, 0], ['fine'], ground), width }])
+    const told = (l: Look) => found(l, 'wipedOut', [], '2026-06-01', withSteps(world, l.steps))
+    const [wiped] = told(cleaned(8))
+    expect(wiped).toMatchObject({ level: 'warning', stepId: 's' })
+    const mended = afterFix(cleaned(8).steps, 's', wiped!.fix!, () => 'added')
+    expect(told(look(mended))).toEqual([])
+  })
+
+  it('ask for shut eyes where a lid is worked, until the step says so', () => {
+    const onLid = { ...freshLine('s', 'eyeliner', [31, 3], paint('soot'), ground, [0, 0]) }
+    expect(found(look([onLid]), 'shutEyes')).toMatchObject([{ level: 'tip', stepId: 's' }])
+    expect(fixed(look([onLid]), 'shutEyes').steps[0]).toMatchObject({ eyes: 'shut' })
+    expect(found(fixed(look([onLid]), 'shutEyes'), 'shutEyes')).toEqual([])
+    const onCheek = freshLine('s', 'swirl', [40, 60], paint('soot'), ground, [0, 0])
+    expect(found(look([onCheek]), 'shutEyes')).toEqual([])
   })
 
   it('say nothing of a clean step', () => {

@@ -130,7 +130,7 @@ describe('a fix', () => {
     const look = lookOf([freshLine('l', 'line', [32, 12], soot, ground, [0, 0])])
     const [over] = found(look, 'overEyes')
     const next = fixed(look, over!)
-    const eyes = groundFor(look).keepOuts.filter(k => k.words.endsWith('eye'))
+    const eyes = groundFor(look).keepOuts.filter(k => k.kind === 'eye')
     expect(over!.fix!.words).toMatch(/^Move it \d+ mm off the eye$/)
     const points = kindOf(next.steps[0]!)
       .prints(next.steps[0]!, { ...worldOf(next), flat: true })

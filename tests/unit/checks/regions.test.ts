@@ -21,7 +21,7 @@ import {
 import type { CakeRef, GemStep, GlitterStep, Look, SheetStep, Step } from '#core/look'
 import { ellipsePoints } from '#core/geometry'
 import type { Paint } from '#core/paint'
-import { FACE_ZONES } from '#core/skin'
+import { FACE_ZONES, keptWords } from '#core/skin'
 import { prepared } from '#core/stencil'
 import { ground, paint, sheets } from '../world'
 
@@ -97,7 +97,7 @@ const square = (x: number, y: number, r: number): [number, number][] => [
 
 describe('the region that a step covers', () => {
   it('is what its prints enclose, whatever their outline points look at', () => {
-    const eye = [{ outer: ground.keepOuts.find(k => k.words === 'left eye')!.ring, holes: [] }]
+    const eye = [{ outer: ground.keepOuts.find(k => keptWords(k) === 'left eye')!.ring, holes: [] }]
     const world = { ground, stencil: () => PLATE, paint: () => undefined }
     const over = coverOf(freshSheet('s', 's', 'plate', [32, 4], soot), world)
     expect(over.area(eye)).toBeCloseTo(areaOf(eye), 1)
@@ -356,7 +356,7 @@ describe('the application does not contradict itself', () => {
   it('and paints the lowered lid where the eyes are shut', () => {
     const lid = (eyes: 'open' | 'closed') => {
       const here = groundFor(lookOf([], { eyes }))
-      const eye = [{ outer: here.keepOuts.find(k => k.words === 'left eye')!.ring, holes: [] }]
+      const eye = [{ outer: here.keepOuts.find(k => keptWords(k) === 'left eye')!.ring, holes: [] }]
       return (
         coverOf(freshWash('w', 'w', ['right.lid'], [soot], here), {
           ground: here,

@@ -133,4 +133,12 @@ describe('clipping', () => {
     expect(total(offset([square(0, 0, 10)], 1))).toBeCloseTo(100 + 40 + Math.PI, 1)
     expect(total(offset([square(0, 0, 10)], -1))).toBeCloseTo(64, 3)
   })
+
+  it('leaves nothing of what is no wider than it shrinks, and all else as it is beside it', () => {
+    const wide = square(0, 0, 10)
+    for (const side of [1.9, 2]) expect(offset([square(20, 0, side)], -1)).toEqual([])
+    expect(total(offset([square(20, 0, 2.1)], -1))).toBeCloseTo(0.01, 3)
+    expect(offset([wide, square(20, 0, 1.9)], -1)).toEqual(offset([wide], -1))
+    expect(total(offset([square(20, 0, 1.9)], 1))).toBeGreaterThan(1.9 * 1.9)
+  })
 })

@@ -88,7 +88,7 @@ describe('a base on a drawn outline', () => {
   })
 
   it('leaves the lips free unless it names them, on both sides of a twin and by zones as well', () => {
-    const mouth = ground.keepOuts.find(k => k.words === 'mouth')!.ring
+    const mouth = ground.keepOuts.find(k => k.kind === 'mouth')!.ring
     const lips = Math.abs(signedArea(mouth))
     const across: Wash = {
       ...oval(),

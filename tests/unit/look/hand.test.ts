@@ -38,7 +38,7 @@ import {
 } from '#core/look'
 import type { LineStep, Look, Pass, SheetStep, Step, World } from '#core/look'
 import { emptySpots } from '#core/raster'
-import { groundOf, PLAIN_FACE, zoneSpot } from '#core/skin'
+import { groundOf, keptWords, PLAIN_FACE, zoneSpot } from '#core/skin'
 import { prepared, fitsFor, type Candidate, type Stencil } from '#core/stencil'
 import { ground, MIDLINE, paint, sheets, world } from '../world'
 
@@ -376,8 +376,8 @@ describe('what fits', () => {
         })
         const cover = coverOf(step, world)
         const all = areaOf(cover.region)
-        for (const { ring, words } of ground.keepOuts)
-          expect(cover.area(regionOf([ring], 'nonzero')), `${fit.id} over ${words}`).toBeLessThan(0.6)
+        for (const k of ground.keepOuts)
+          expect(cover.area(regionOf([k.ring], 'nonzero')), `${fit.id} over ${keptWords(k)}`).toBeLessThan(0.6)
         const skin = areaOf(
           intersection(
             cover.region as Polygon[],

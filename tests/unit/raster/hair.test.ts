@@ -81,7 +81,7 @@ describe('hair', () => {
   })
 
   it('keeps nothing of a bald head off', () => {
-    const off = (cut: HairCut) => groundFor(look({ cut })).keepOuts.map(k => k.words)
+    const off = (cut: HairCut) => groundFor(look({ cut })).keepOuts.map(k => k.kind)
     expect(off('tied back')).toContain('hair')
     expect(off('bald')).toEqual(off('tied back').filter(w => w !== 'hair'))
   })

@@ -42,7 +42,7 @@ function toggle(what: FreePlace): void {
 }
 const ASK = 'Draw round what stays free, or tap for a disc'
 const draw = () =>
-  drawing.ask(ASK, loop =>
+  drawing.ask('free', ASK, loop =>
     change(s => {
       s.holes = [...(s.holes ?? []), loop]
     }),
@@ -69,7 +69,7 @@ const drop = (n: number) =>
       </button>
     </div>
     <div class="flex flex-wrap items-center gap-1">
-      <button class="btn px-2 text-[0.87rem]" :aria-pressed="drawing.asked?.words === ASK" @click="draw">
+      <button class="btn px-2 text-[0.87rem]" :aria-pressed="drawing.asked?.id === 'free'" @click="draw">
         <PenLine :size="14" />Draw a shape
       </button>
       <span

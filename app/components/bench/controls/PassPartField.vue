@@ -25,7 +25,9 @@ const put = (part: Part | null, merge: string | null = null) =>
   )
 const fades = computed(() => props.pass.part?.fades ?? FADES)
 const ASK = 'Draw round the part to dab, or tap for a disc'
-const draw = () => drawing.ask(ASK, loop => put({ by: 'shape', loop, fades: fades.value }))
+/** Each layer asks for a shape of its own. */
+const asking = computed(() => `part of layer ${props.index}`)
+const draw = () => drawing.ask(asking.value, ASK, loop => put({ by: 'shape', loop, fades: fades.value }))
 const hosts = computed(() => {
   const all = session.look!.steps
   return all
@@ -96,7 +98,7 @@ function toggleStrip(n: number): void {
       <button
         v-if="pass.part.by === 'shape'"
         class="btn px-2 text-[0.87rem]"
-        :aria-pressed="drawing.asked?.words === ASK"
+        :aria-pressed="drawing.asked?.id === asking"
         @click="draw"
       >
         <PenLine :size="14" />Draw it anew

@@ -1,5 +1,5 @@
 import { distance, ringHolds, tenth } from '../../../geometry'
-import { layOn, onSkin, type Placement } from '../../../skin'
+import { keptWords, layOn, onSkin, type Placement } from '../../../skin'
 import { samplePoints } from '../../../stencil'
 import { aimedTilt, atSoThat, bearingOn, carried, carryTwin, liesAt } from '../../placement'
 import type { Misfitting, Moves } from '../kind'
@@ -30,13 +30,13 @@ export function spoiltShares(
   const used = new Set(step.passes.flatMap(p => openingNumbers(p, sheet)))
   const openings = sheet.openings.filter((_, i) => used.has(i))
   const points = samplePoints({ ...sheet, openings }).map(laid.point)
-  const keep = world.ground.keepOuts.filter(k => k.words !== 'hair')
+  const keep = world.ground.keepOuts.filter(k => k.kind !== 'hair')
   if (points.length === 0) return { beside: 0, spoilt: [], share: 0 }
   const beside = points.filter(p => !onSkin(world.ground, p)).length
   const hit = keep.filter(k => points.some(p => ringHolds(k.ring, ...p)))
   return {
     beside: beside / points.length,
-    spoilt: hit.map(k => k.words),
+    spoilt: hit.map(keptWords),
     share: points.filter(p => keep.some(k => ringHolds(k.ring, ...p))).length / points.length,
   }
 }

@@ -66,7 +66,7 @@ const meets = (rings: readonly Ring[], kept: Ring): boolean =>
  * there; only a base that names them covers them.
  */
 export function lipsUnder(rings: readonly Ring[], wash: WashPlace, ground: Ground): Ring | null {
-  const mouth = wash.zones.includes('lips') ? undefined : ground.keepOuts.find(k => k.words === 'mouth')?.ring
+  const mouth = wash.zones.includes('lips') ? undefined : ground.keepOuts.find(k => k.kind === 'mouth')?.ring
   return mouth && meets(rings, mouth) ? mouth : null
 }
 
