@@ -49,8 +49,7 @@ const joined = (rings: readonly Ring[]): Polygon[] => union(rings.flatMap(r => r
 /** Works the places of a ground out; on paper nothing is near an eye. */
 export function regionsOf(ground: Ground): Regions {
   if (!ground.face || ground.kind === 'board') return NONE
-  const kept = (kind: KeptKind) =>
-    joined(ground.keepOuts.filter(k => k.kind === kind).map(k => k.ring))
+  const kept = (kind: KeptKind) => joined(ground.keepOuts.filter(k => k.kind === kind).map(k => k.ring))
   const zones = (ids: readonly ZoneId[]) => joined(ids.flatMap(id => ground.zone(id) ?? []))
   const eyes = kept('eye')
   const lids = zones(['left.lid', 'right.lid'])

@@ -20,7 +20,12 @@ const theme = useTheme()
 const words = ref('')
 offerCommands(() => [
   { id: 'go-looks', words: 'Go to the looks', also: 'gallery home start', run: () => navigateTo('/') },
-  { id: 'go-drawer', words: 'Go to the drawer', also: 'stencils collection', run: () => navigateTo('/drawer') },
+  {
+    id: 'go-drawer',
+    words: 'Go to the drawer',
+    also: 'stencils collection',
+    run: () => navigateTo('/drawer'),
+  },
   {
     id: 'go-kit',
     words: 'Go to the kit',
@@ -40,9 +45,19 @@ offerCommands(() => [
     also: 'import scan photo picture',
     run: () => navigateTo('/drawer/photo'),
   },
-  { id: 'draw-stencil', words: 'Draw a stencil', also: 'new make cut', run: () => navigateTo('/drawer/draw') },
+  {
+    id: 'draw-stencil',
+    words: 'Draw a stencil',
+    also: 'new make cut',
+    run: () => navigateTo('/drawer/draw'),
+  },
   { id: 'tour', words: 'Take the tour', also: 'help introduction tutorial', run: openTour },
-  { id: 'theme', words: theme.dark.value ? 'Light theme' : 'Dark theme', also: 'night day colours', run: theme.toggle },
+  {
+    id: 'theme',
+    words: theme.dark.value ? 'Light theme' : 'Dark theme',
+    also: 'night day colours',
+    run: theme.toggle,
+  },
 ])
 /** As many are shown at once: more are found by typing. */
 const MOST = 60
@@ -109,13 +124,7 @@ async function run(command: Doing | null): Promise<void> {
               @keydown.esc="open = false"
           /></label>
           <ComboboxOptions static class="max-h-[55dvh] overflow-y-auto p-2">
-            <ComboboxOption
-              v-for="c in found"
-              :key="c.id"
-              v-slot="{ active }"
-              :value="c"
-              as="template"
-            >
+            <ComboboxOption v-for="c in found" :key="c.id" v-slot="{ active }" :value="c" as="template">
               <li
                 class="flex min-h-9 cursor-pointer items-center gap-3 rounded-lg px-3 py-1"
                 :class="active && 'bg-mulberry-wash text-mulberry'"

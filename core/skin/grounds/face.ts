@@ -69,7 +69,10 @@ export function faceGround(canvas: FaceCanvas, age: number, bald = false): Groun
     box: shown
       ? framed({ minX: shown.minX - 8, maxX: shown.maxX + 8, minY: shown.minY - 8, maxY: shown.maxY + 8 })
       : whole,
-    keepOuts: [...keepOutsOf(face), ...(bald ? [] : [{ kind: 'hair' as const, side: null, ring: hairRing(form) }])],
+    keepOuts: [
+      ...keepOutsOf(face),
+      ...(bald ? [] : [{ kind: 'hair' as const, side: null, ring: hairRing(form) }]),
+    ],
     get surface() {
       return surface()
     },

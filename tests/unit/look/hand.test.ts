@@ -377,7 +377,9 @@ describe('what fits', () => {
         const cover = coverOf(step, world)
         const all = areaOf(cover.region)
         for (const k of ground.keepOuts)
-          expect(cover.area(regionOf([k.ring], 'nonzero')), `${fit.id} over ${keptWords(k)}`).toBeLessThan(0.6)
+          expect(cover.area(regionOf([k.ring], 'nonzero')), `${fit.id} over ${keptWords(k)}`).toBeLessThan(
+            0.6,
+          )
         const skin = areaOf(
           intersection(
             cover.region as Polygon[],
