@@ -336,13 +336,13 @@ describe('the other checks', () => {
   })
 
   it('find a cleaning that wipes a print out, and clean less of it', () => {
-    const fine = { ...sheet('lace', [0, -40]), id: 'fine' }
+    const fine = { ...sheet('star-set', [0, -40]), id: 'fine' }
     const cleaned = (width: number): Look =>
       look([fine, { ...freshRework('s', 'wetBrush', 'rim', [0, 0], ['fine'], ground), width }])
     const told = (l: Look) => found(l, 'wipedOut', [], '2026-06-01', withSteps(world, l.steps))
-    const [wiped] = told(cleaned(8))
+    const [wiped] = told(cleaned(3))
     expect(wiped).toMatchObject({ level: 'warning', stepId: 's' })
-    const mended = afterFix(cleaned(8).steps, 's', wiped!.fix!, () => 'added')
+    const mended = afterFix(cleaned(3).steps, 's', wiped!.fix!, () => 'added')
     expect(told(look(mended))).toEqual([])
   })
 
