@@ -21,6 +21,7 @@ import {
   type Step,
   type World,
 } from '#core/look'
+import { Memo } from '#core/memo'
 import { linearOf } from '#core/paint'
 import { analyse } from '#core/stencil'
 import { ground, MIDLINE, paint, sheets, world as plain } from '../world'
@@ -339,7 +340,8 @@ describe('the other checks', () => {
     const fine = { ...sheet('star-set', [0, -40]), id: 'fine' }
     const cleaned = (width: number): Look =>
       look([fine, { ...freshRework('s', 'wetBrush', 'rim', [0, 0], ['fine'], ground), width }])
-    const told = (l: Look) => found(l, 'wipedOut', [], '2026-06-01', withSteps(world, l.steps))
+    const told = (l: Look) =>
+      found(l, 'wipedOut', [], '2026-06-01', withSteps({ ...world, memo: new Memo() }, l.steps))
     const [wiped] = told(cleaned(3))
     expect(wiped).toMatchObject({ level: 'warning', stepId: 's' })
     const mended = afterFix(cleaned(3).steps, 's', wiped!.fix!, () => 'added')
