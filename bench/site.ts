@@ -1,5 +1,5 @@
 import { chromium, type Browser, type Page } from '@playwright/test'
-import { execFileSync, execSync, spawn, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -7,6 +7,7 @@ import { freshLook, freshSheet, NO_TWIN, type Look } from '../core/look'
 import { openHouse } from '../server/db/house'
 import { pictureKeys, rendererVersion } from '../server/pool/paintAhead'
 import { looks as demoLooks } from '../demo/looks'
+import { chromium as installedChromium } from '../scripts/ready.mjs'
 import { chairRows } from './chair'
 import { photoPageRows } from './photo'
 import type { Table } from './table'
@@ -514,7 +515,7 @@ export async function siteRows(table: Table): Promise<void> {
     stdio: 'ignore',
   })
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? execSync('command -v chromium', { encoding: 'utf8' }).trim(),
+    executablePath: process.env.CHROMIUM ?? installedChromium(),
     args: [
       '--no-sandbox',
       '--disable-gpu',

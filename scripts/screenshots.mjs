@@ -1,6 +1,6 @@
 // Makes docs/screenshots from a running demo (http://127.0.0.1:4600, or the address given).
 import { chromium } from '@playwright/test'
-import { execSync } from 'node:child_process'
+import { chromium as installedChromium } from './ready.mjs'
 import { mkdirSync } from 'node:fs'
 import { runOf } from './evening.mjs'
 
@@ -229,7 +229,7 @@ const views = [
 ]
 
 const browser = await chromium.launch({
-  executablePath: execSync('command -v chromium').toString().trim(),
+  executablePath: installedChromium(),
   args: [
     '--no-sandbox',
     '--disable-gpu',
