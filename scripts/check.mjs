@@ -44,7 +44,7 @@ function run(name, command, args, env = {}) {
     })
   })
 }
-const typed = code.some(file => /^(app|server)\//.test(file))
+const typed = code.some(file => /^(app|server|tests\/(components|unit\/app))\//.test(file))
 // The types take one core, everything else the other.
 const types = run(
   'types',
